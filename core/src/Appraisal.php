@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot;
+
+use PocketPlot\Assembly\Step;
+use PocketPlot\Assembly\StepPlanner;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\RuleBook;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Sourcing\Costs;
+
+/**
+ * The front door: appraisal = appraise(build). A build goes in, everything that can be known about
+ * it comes out. Pure: the same build and the same day give the same appraisal.
+ */
+final readonly class Appraisal
+{
+    /**
+     * @param  list<Finding>  $findings  worst first
+     * @param  list<Step>  $steps
+     */
+    private function __construct(
+        public Build $build,
+        public Verdict $verdict,
+        public Vitals $vitals,
+        public array $findings,
+        public array $steps,
+        public Costs $costs,
+    ) {}
+
+    public static function of(Build $build, Day $today): self
+    {
+        $facts = new Facts($build);
+        $findings = RuleBook::ask($facts);
+        $steps = StepPlanner::plan($facts);
+
+        return new self(
+            $build,
+            $findings === [] ? Verdict::Fits : $findings[0]->verdict,
+            Vitals::of($facts, $findings, $steps, $today),
+            $findings,
+            $steps,
+            $facts->costs(),
+        );
+    }
+
+    public function finding(string $key): ?Finding
+    {
+        foreach ($this->findings as $finding) {
+            if ($finding->key() === $key) {
+                return $finding;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> keys of all findings of this verdict */
+    public function keysOf(Verdict $verdict): array
+    {
+        return array_values(array_map(
+            static fn (Finding $finding): string => $finding->key(),
+            array_filter($this->findings, static fn (Finding $finding): bool => $finding->verdict === $verdict),
+        ));
+    }
+
+    /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal") */
+    public function toArray(): array
+    {
+        return [
+            'verdict' => $this->verdict->value,
+            'vitals' => $this->vitals->toArray(),
+            'findings' => array_map(static fn (Finding $finding): array => [
+                'key' => $finding->key(),
+                'rule' => $finding->rule,
+                'verdict' => $finding->verdict->value,
+                'lines' => $finding->lines,
+                'says' => $finding->says,
+                'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $finding->working),
+                'comparison' => $finding->comparison,
+                'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $finding->remedies),
+            ], $this->findings),
+            'steps' => array_map(fn (Step $step): array => [
+                'id' => $step->id,
+                'phase' => $step->phase->value,
+                'title' => $step->title,
+                'says' => $step->says,
+                'lines' => array_map(static fn (Line $line): string => $line->id, $step->lines),
+                'waitsFor' => array_map(static fn (Line $line): string => $line->id, $step->waitsFor()),
+                'minutes' => $step->minutes,
+                'cautions' => array_values(array_unique($step->cautions)),
+                'gate' => $step->isGate,
+                'cannotBeUndone' => $step->cannotBeUndone,
+                'tickedOn' => $this->build->ticks[$step->id] ?? null,
+            ], $this->steps),
+            'costs' => [
+                'planned' => $this->costs->planned->rounded(),
+                'committed' => $this->costs->committed->rounded(),
+                'spent' => $this->costs->spent->rounded(),
+                'currency' => $this->costs->planned->currency,
+                'byLine' => (object) array_map(static fn ($money): string => $money->rounded(), $this->costs->byLine),
+                'unpriced' => array_map(static fn (Line $line): string => $line->id, $this->costs->unpriced),
+            ],
+        ];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Build;
+
+use PocketPlot\Quantity\Money;
+
+/** What the build is for and what it may take. A target that is null was not set. */
+final readonly class Brief
+{
+    /**
+     * @param  array{float, float, float}|null  $largestMm  length, width, height
+     * @param  list<GamesClass>  $games
+     * @param  list<string>|null  $skills  null when the builder has not said
+     * @param  list<string>|null  $tools
+     * @param  list<string>  $mustHaves
+     */
+    public function __construct(
+        public string $purpose = '',
+        public ?float $runTimeHours = null,
+        public ?Money $budget = null,
+        public string $currency = 'EUR',
+        public ?array $largestMm = null,
+        public ?float $largestMassG = null,
+        public ?float $gamesGb = null,
+        public int $eveningMinutes = 120,
+        public array $games = [],
+        public ?array $skills = null,
+        public ?array $tools = null,
+        public array $mustHaves = [],
+    ) {}
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Build;
+
+use PocketPlot\Part\Part;
+use PocketPlot\Quantity\Rates;
+
+/** A build as it stands on the page. Changes give a new build. */
+final readonly class Build
+{
+    /**
+     * @param  list<Line>  $lines
+     * @param  list<Join>  $joins
+     * @param  array<string, string>  $ticks  step id => the day it was ticked
+     * @param  array<string, mixed>  $extra
+     */
+    public function __construct(
+        public string $name,
+        public Brief $brief,
+        public array $lines,
+        public Rates $rates,
+        public array $joins = [],
+        public array $ticks = [],
+        public array $extra = [],
+    ) {}
+
+    /** @return list<Line> the lines that count */
+    public function chosen(): array
+    {
+        return array_values(array_filter($this->lines, static fn (Line $line): bool => $line->chosen));
+    }
+
+    public function line(string $id): ?Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line->id === $id) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    public function withLine(Line $line): self
+    {
+        return $this->withLines([...$this->lines, $line]);
+    }
+
+    public function withSwap(string $lineId, Part $part): self
+    {
+        return $this->withLines(array_map(
+            static fn (Line $line): Line => $line->id === $lineId ? $line->takenBy($part) : $line,
+            $this->lines,
+        ));
+    }
+
+    /** @param list<Line> $lines */
+    private function withLines(array $lines): self
+    {
+        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra);
+    }
+}

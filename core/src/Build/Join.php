@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Build;
+
+/** A connection the builder has settled: line `from` feeds line `to`, by the output of this name. */
+final readonly class Join
+{
+    public function __construct(public string $kind, public string $from, public string $to, public string $output = '') {}
+}

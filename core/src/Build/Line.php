@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Build;
+
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Quantity\Money;
+
+/**
+ * One row of the bill of materials. Lines that share a `slot` are candidates for one place;
+ * at most one of them is `chosen`, and only chosen lines count.
+ */
+final readonly class Line
+{
+    /** @param array<string, mixed> $extra keys of the file that this version does not know */
+    public function __construct(
+        public string $id,
+        public Part $part,
+        public Role $role,
+        public string $slot,
+        public bool $chosen = true,
+        public int $quantity = 1,
+        public SupplyState $state = SupplyState::Chosen,
+        public Origin $origin = Origin::Buy,
+        public ?Money $price = null,
+        public string $vendor = '',
+        public ?Day $expectedOn = null,
+        public string $note = '',
+        public array $extra = [],
+    ) {}
+
+    public function name(): string
+    {
+        return $this->part->name;
+    }
+
+    /** The same place in the build, taken by another part, sourcing begun anew. */
+    public function takenBy(Part $part): self
+    {
+        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $this->quantity, extra: $this->extra);
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Body;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Constants;
+use PocketPlot\Part\Body;
+use PocketPlot\Part\Size;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
+use PocketPlot\Quantity\Source;
+
+final class FitsInside implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'body.fits-inside';
+    }
+
+    public static function sentence(): string
+    {
+        return 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $bodyLine = $facts->bodyLine();
+        $body = $bodyLine?->part->body;
+        if ($bodyLine === null || $body === null) {
+            return;
+        }
+        if (! $body->drawn) {
+            yield from $this->intoCavity($bodyLine, $body, $facts);
+        }
+        yield from $this->withinBrief($bodyLine, $facts);
+    }
+
+    /** @return iterable<Finding> */
+    private function intoCavity(Line $bodyLine, Body $body, Facts $facts): iterable
+    {
+        $cavity = $body->cavity();
+        if (! $cavity->hasAllSides()) {
+            yield $this->unmeasured($bodyLine, 'body.cavity');
+
+            return;
+        }
+        $filled = 0.0;
+        $sized = [];
+        $unsized = [];
+        foreach ($facts->inBody() as $line) {
+            $volume = $line->part->size->volumeCm3();
+            if ($volume === null) {
+                $unsized[] = $line;
+                yield $this->unmeasured($line, 'size', [$bodyLine], [$this->sides($bodyLine->name().', room inside', $cavity)]);
+
+                continue;
+            }
+            $filled += $volume * $line->quantity;
+            $sized[] = $line;
+            $finding = $this->onePart($line, $bodyLine, $cavity);
+            if ($finding !== null) {
+                yield $finding;
+            }
+        }
+        if ($unsized === [] && $sized !== []) {
+            yield $this->together($bodyLine, $cavity, $filled, $sized);
+        }
+    }
+
+    /** A block goes into a cavity, turned as it may be, when its sides in falling order are each within the cavity's. */
+    private function onePart(Line $line, Line $bodyLine, Size $cavity): ?Finding
+    {
+        $room = $cavity->sidesMm();
+        $margin = INF;
+        foreach ($line->part->size->sidesMm() as $index => $side) {
+            $margin = min($margin, $room[$index] - $side);
+        }
+        $working = [$this->sides("{$line->name()}, outside", $line->part->size), $this->sides("{$bodyLine->name()}, room inside", $cavity)];
+        $remedies = [
+            Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"),
+            Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
+        ];
+        if ($margin < 0.0) {
+            return $this->answer(Verdict::Clash, [$line, $bodyLine],
+                sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $bodyLine->name()),
+                $working, Number::says($margin).' mm to spare', $remedies);
+        }
+
+        return $margin >= Constants::CAVITY_MARGIN_MM ? null : $this->answer(Verdict::Tight, [$line, $bodyLine],
+            sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $bodyLine->name(), Number::says($margin)),
+            $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says(Constants::CAVITY_MARGIN_MM)), $remedies);
+    }
+
+    /** @param non-empty-list<Line> $sized */
+    private function together(Line $bodyLine, Size $cavity, float $filled, array $sized): Finding
+    {
+        $room = $cavity->volumeCm3() ?? 0.0;
+        $share = $room > 0.0 ? $filled / $room : INF;
+        $verdict = match (true) {
+            $share > Constants::PACKING_MOST_SHARE => Verdict::Clash,
+            $share > Constants::PACKING_TIGHT_SHARE => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+        usort($sized, static fn (Line $a, Line $b): int => ($b->part->size->volumeCm3() ?? 0) * $b->quantity <=> ($a->part->size->volumeCm3() ?? 0) * $a->quantity);
+        $working = array_map(fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')), array_slice($sized, 0, 6));
+        $working[] = $this->row('All parts inside, as blocks', Figure::exactly($filled, 'cm³'));
+        $working[] = $this->row("{$bodyLine->name()}, room inside", Figure::exactly($room, 'cm³', $cavity->lengthMm->source));
+        $says = sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),
+            match ($verdict) {
+                Verdict::Clash => '; wires, switches and screws find no place.',
+                Verdict::Tight => '; wires and switches will be a squeeze.',
+                default => '.',
+            });
+
+        return $this->answer($verdict, [$bodyLine], $says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says(Constants::PACKING_TIGHT_SHARE * 100), Number::says(Constants::PACKING_MOST_SHARE * 100)),
+            $verdict === Verdict::Fits ? [] : [
+                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
+                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
+            ], 'together');
+    }
+
+    /** @return iterable<Finding> */
+    private function withinBrief(Line $bodyLine, Facts $facts): iterable
+    {
+        $largest = $facts->build->brief->largestMm;
+        if ($largest === null) {
+            return;
+        }
+        $outside = $facts->bodySize();
+        $sides = $outside->size->sidesMm();
+        if ($sides === []) {
+            yield $this->unmeasured($outside->unsized ?? $bodyLine, 'size', [$bodyLine], [], 'brief');
+
+            return;
+        }
+        rsort($largest);
+        $margin = min($largest[0] - $sides[0], $largest[1] - $sides[1], $largest[2] - $sides[2]);
+        $fits = $margin >= 0.0;
+        yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$bodyLine],
+            $fits ? "{$bodyLine->name()} stays within the size in the brief." : sprintf('%s is %s mm larger than the brief allows.', $bodyLine->name(), Number::says(-$margin)),
+            [
+                $this->sides($outside->estimated ? 'Drawn around the parts, about' : "{$bodyLine->name()}, outside", $outside->size),
+                new WorkingLine('Largest in the brief', implode(' × ', array_map(Number::says(...), $largest)), 'mm', Source::Brief->value),
+            ],
+            Number::says($margin).' mm to spare',
+            $fits ? [] : [
+                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a smaller body'),
+                Remedy::brief('Allow a larger size in the brief'),
+            ], 'brief');
+    }
+
+    private function sides(string $label, Size $size): WorkingLine
+    {
+        return new WorkingLine($label, implode(' × ', array_map(Number::says(...), $size->sidesMm())), 'mm', $size->lengthMm->source->value);
+    }
+}

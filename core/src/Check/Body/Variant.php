@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Body;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+
+final class Variant implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'body.variant';
+    }
+
+    public static function sentence(): string
+    {
+        return 'Parts that look alike but differ are of the variant that the others were made for.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->lines() as $line) {
+            foreach ($line->part->variantWants as $key => $wanted) {
+                $having = array_values(array_filter($facts->lines(), static fn (Line $other): bool => isset($other->part->variantHas[$key])));
+                $need = new WorkingLine("{$line->name()} was made for {$key}", $wanted, '', 'datasheet');
+                if ($having === []) {
+                    $others = array_values(array_filter($facts->lines(), static fn (Line $other): bool => $other->role->value === explode('.', $key)[0]));
+                    if ($others !== []) {
+                        yield $this->unmeasured($others[0], 'variant', [$line], [$need], $key);
+                    }
+
+                    continue;
+                }
+                foreach ($having as $other) {
+                    $has = $other->part->variantHas[$key];
+                    $working = [$need, new WorkingLine("{$other->name()} is", $has, '', 'datasheet')];
+                    yield $has === $wanted
+                        ? $this->answer(Verdict::Fits, [$line, $other], "{$other->name()} is the variant that {$line->name()} was made for.", $working, 'same', [], $key)
+                        : $this->answer(Verdict::Clash, [$line, $other], "{$line->name()} was made for {$wanted}; {$other->name()} is {$has}.", $working, 'different', [
+                            Remedy::swap($line->id, $line->role, "Take the other variant of {$line->name()}"),
+                            Remedy::swap($other->id, $other->role, "Take the other variant of {$other->name()}"),
+                        ], $key);
+                }
+            }
+        }
+    }
+}

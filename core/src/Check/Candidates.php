@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Day;
+
+/** "What if I took this one?", asked of many parts for one place. */
+final class Candidates
+{
+    /** The id that a line has while it is only being thought about. */
+    public const TRIAL = 'candidate';
+
+    /**
+     * @param  list<Part>  $parts
+     * @param  string|null  $inPlaceOf  the line to swap; null to add a line
+     * @return list<array{part: Part, effect: Effect}> in the order of the parts
+     */
+    public static function judge(Build $build, array $parts, Role $role, ?string $inPlaceOf, Day $today): array
+    {
+        $before = Appraisal::of($build, $today);
+
+        return array_map(static fn (Part $part): array => [
+            'part' => $part,
+            'effect' => self::effectOf($before, $part, $role, $inPlaceOf, $today),
+        ], $parts);
+    }
+
+    public static function effectOf(Appraisal $before, Part $part, Role $role, ?string $inPlaceOf, Day $today): Effect
+    {
+        $build = $before->build;
+        $after = $inPlaceOf === null
+            ? $build->withLine(new Line(self::TRIAL, $part, $role, self::TRIAL))
+            : $build->withSwap($inPlaceOf, $part);
+
+        return Effect::between($before, Appraisal::of($after, $today), $inPlaceOf ?? self::TRIAL);
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Control;
+
+use PocketPlot\Build\GamesClass;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\Controls;
+use PocketPlot\Part\Role;
+
+final class Coverage implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'control.coverage';
+    }
+
+    public static function sentence(): string
+    {
+        return 'Each class of games in the brief finds the controls it needs, for every player.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->build->brief->games as $index => $games) {
+            $finding = $this->judge($games, $facts, (string) $index);
+            if ($finding !== null) {
+                yield $finding;
+            }
+        }
+    }
+
+    private function judge(GamesClass $games, Facts $facts, string $about): ?Finding
+    {
+        $lines = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->controls !== null || $line->part->fills(Role::Controls)));
+        if ($lines === []) {
+            // whole.missing-role says so already.
+            return null;
+        }
+        foreach ($lines as $line) {
+            if ($line->part->controls === null) {
+                return $this->unmeasured($line, 'controls', [], [], $about);
+            }
+        }
+        $touch = array_filter($facts->lines(), static fn (Line $line): bool => $line->part->panel?->touch === true) !== [];
+        $sets = $this->sets($lines, $games, $touch);
+        $players = max(1, count($sets));
+        $each = $this->poorest(array_slice($sets, 0, $games->players));
+        $working = $lacking = [];
+        $asked = [
+            'players' => [$games->players, $players],
+            'crosses' => [$games->directions, $each->directions],
+            'buttons' => [$games->buttons, $each->buttons],
+            'sticks' => [$games->sticks, $each->sticks],
+            'knobs' => [$games->knobs, $each->knobs],
+        ];
+        foreach ($asked as $what => [$need, $have]) {
+            if ($need === 0) {
+                continue;
+            }
+            $working[] = new WorkingLine("{$what} needed", (float) $need, '', 'brief');
+            $working[] = new WorkingLine("{$what} there", (float) $have, '', 'datasheet');
+            if ($have < $need) {
+                $lacking[] = $what === 'players' ? "controls for {$need} players (there are {$have})" : "{$need} {$what} for each player (there are {$have})";
+            }
+        }
+        if ($games->touch) {
+            $working[] = new WorkingLine('touch needed', 'yes', '', 'brief');
+            $working[] = new WorkingLine('touch there', $each->touch ? 'yes' : 'no', '', 'datasheet');
+            if (! $each->touch) {
+                $lacking[] = 'a panel that feels fingers';
+            }
+        }
+        if ($lacking === []) {
+            return $this->answer(Verdict::Fits, $lines, ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks', [], $about);
+        }
+
+        return $this->answer(Verdict::Clash, $lines, ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
+            Remedy::add(Role::Controls, 'Add what is lacking'),
+            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
+            ...($games->touch ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a panel that feels fingers'), $facts->filling(Role::Display)) : []),
+        ], $about);
+    }
+
+    /**
+     * What each player would hold, the richest hands first. A set for one player is one pair of hands;
+     * loose controls built into the body are one more pair, and for a single player they add to the set.
+     *
+     * @param  non-empty-list<Line>  $lines
+     * @return list<Controls>
+     */
+    private function sets(array $lines, GamesClass $games, bool $touch): array
+    {
+        $loose = new Controls(1, 0, 0, 0, 0, $touch);
+        $hasLoose = false;
+        $sets = [];
+        foreach ($lines as $line) {
+            $controls = $line->part->controls;
+            if ($controls === null) {
+                continue;
+            }
+            if ($controls->players === 0) {
+                $hasLoose = true;
+                for ($piece = 0; $piece < $line->quantity; $piece++) {
+                    $loose = $loose->together($controls);
+                }
+
+                continue;
+            }
+            for ($piece = 0; $piece < $line->quantity * $controls->players; $piece++) {
+                $sets[] = $touch ? $controls->together(new Controls(1, 0, 0, 0, 0, true)) : $controls;
+            }
+        }
+        $wealth = static fn (Controls $set): int => min($set->directions, $games->directions) + min($set->buttons, $games->buttons) + min($set->sticks, $games->sticks) + min($set->knobs, $games->knobs);
+        usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
+        if ($games->players === 1) {
+            return [$sets === [] ? $loose : $sets[0]->together($loose)];
+        }
+        if ($hasLoose) {
+            $sets[] = $loose;
+            usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
+        }
+
+        return $sets;
+    }
+
+    /** @param list<Controls> $sets */
+    private function poorest(array $sets): Controls
+    {
+        $poorest = array_shift($sets) ?? new Controls(0, 0, 0, 0, 0, false);
+        foreach ($sets as $set) {
+            $poorest = new Controls(
+                1,
+                min($poorest->directions, $set->directions),
+                min($poorest->buttons, $set->buttons),
+                min($poorest->sticks, $set->sticks),
+                min($poorest->knobs, $set->knobs),
+                $poorest->touch && $set->touch,
+            );
+        }
+
+        return $poorest;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Control;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Constants;
+use PocketPlot\Part\Role;
+
+final class UsbSlots implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'control.usb-slots';
+    }
+
+    public static function sentence(): string
+    {
+        return 'Everything that plugs into USB finds a socket, with one to spare for a keyboard at first start.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $users = $givers = [];
+        $needed = $there = 0;
+        foreach ($facts->lines() as $line) {
+            $takes = $gives = 0;
+            foreach ($line->part->sockets as $socket) {
+                if ($socket->carries === 'usb') {
+                    $takes += $socket->direction === 'in' ? $socket->count : 0;
+                    $gives += $socket->gives() ? $socket->count : 0;
+                }
+            }
+            if ($takes > 0) {
+                $users[] = $line;
+                $needed += $takes * $line->quantity;
+            }
+            if ($gives > 0) {
+                $givers[] = $line;
+                $there += $gives * $line->quantity;
+            }
+        }
+        if ($users === []) {
+            return;
+        }
+        $working = [
+            ...array_map(fn (Line $line) => $this->count("{$line->name()} takes", $this->sockets($line, false), 'sockets', 'datasheet'), $users),
+            ...array_map(fn (Line $line) => $this->count("{$line->name()} gives", $this->sockets($line, true), 'sockets', 'datasheet'), $givers),
+        ];
+        $verdict = match (true) {
+            $needed > $there => Verdict::Clash,
+            $needed + Constants::USB_SPARE > $there => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+        $says = match ($verdict) {
+            Verdict::Clash => "{$needed} USB plugs look for a socket; there are {$there}.",
+            Verdict::Tight => "All {$there} USB sockets are taken; a keyboard for the first start has to wait its turn.",
+            default => "{$needed} of {$there} USB sockets are taken.",
+        };
+        yield $this->answer($verdict, [...$users, ...$givers], $says, $working, "{$needed} needed, {$there} there, ".Constants::USB_SPARE.' wanted to spare',
+            $verdict === Verdict::Fits ? [] : [
+                Remedy::add(Role::Cable, 'Add a hub'),
+                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"), [...$givers, ...$users]),
+            ]);
+    }
+
+    private function sockets(Line $line, bool $given): int
+    {
+        $count = 0;
+        foreach ($line->part->sockets as $socket) {
+            $count += $socket->carries === 'usb' && $socket->gives() === $given ? $socket->count : 0;
+        }
+
+        return $count * $line->quantity;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+/** What one rule says of some parts: the verdict, one sentence, the working and the ways out. */
+final readonly class Finding
+{
+    /**
+     * @param  list<string>  $lines  ids of the lines concerned, the one it stands beside first
+     * @param  list<WorkingLine>  $working
+     * @param  list<Remedy>  $remedies
+     * @param  string  $about  tells findings of one rule on the same lines apart
+     */
+    public function __construct(
+        public string $rule,
+        public Verdict $verdict,
+        public array $lines,
+        public string $says,
+        public array $working = [],
+        public string $comparison = '',
+        public array $remedies = [],
+        public string $about = '',
+        /** About the whole build; the lines are only examples and may change while the finding stays. */
+        public bool $ofWhole = false,
+    ) {}
+
+    /** Stays the same while the finding is about the same thing, whatever its verdict. */
+    public function key(): string
+    {
+        return $this->rule.'/'.($this->ofWhole ? 'build' : ($this->lines[0] ?? 'build')).($this->about === '' ? '' : '/'.$this->about);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\People;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Constants;
+
+final class Skills implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'people.skills';
+    }
+
+    public static function sentence(): string
+    {
+        return 'The builder can do what the parts ask for.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $have = $facts->build->brief->skills;
+        foreach ($facts->lines() as $line) {
+            if ($line->part->skills === []) {
+                continue;
+            }
+            $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->skills), '', 'datasheet')];
+            if ($have === null) {
+                yield $this->answer(Verdict::Unmeasured, [$line], 'The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->skills).'.', $working, 'cannot be compared yet', [
+                    Remedy::measure($line->id, 'skills'),
+                ]);
+
+                continue;
+            }
+            $working[] = new WorkingLine('You can', $have === [] ? 'nothing ticked yet' : implode(', ', $have), '', 'brief');
+            $lacking = array_values(array_diff($line->part->skills, $have));
+            if ($lacking === []) {
+                yield $this->answer(Verdict::Fits, [$line], "You can do what {$line->name()} asks for.", $working, 'nothing lacks');
+
+                continue;
+            }
+            $hazards = array_values(array_intersect($lacking, Constants::HAZARDOUS_SKILLS));
+            $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
+            yield $hazards !== []
+                ? $this->answer(Verdict::Clash, [$line], "{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.', $working, 'a mistake here can hurt someone', [
+                    $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
+                ])
+                : $this->answer(Verdict::Tight, [$line], "{$line->name()} asks for ".implode(' and ', $lacking).', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
+                    Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
+                ]);
+        }
+    }
+}

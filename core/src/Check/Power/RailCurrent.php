@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Constants;
+use PocketPlot\Part\Role;
+use PocketPlot\Power\Missing;
+use PocketPlot\Power\Rail;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
+
+final class RailCurrent implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'power.rail-current';
+    }
+
+    public static function sentence(): string
+    {
+        return 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->supplyTree()->rails as $rail) {
+            if ($rail->loads !== []) {
+                yield $this->judge($rail);
+            }
+        }
+    }
+
+    private function judge(Rail $rail): Finding
+    {
+        $working = $this->working($rail);
+        if ($rail->missing !== []) {
+            return $this->missing($rail, $rail->missing, $working);
+        }
+        $need = $rail->currentMa();
+        $peak = $rail->peakNeedMa();
+        if (! $need->isKnown() || $peak === null) {
+            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : 'output.volts', $rail->loads, $working, $rail->name);
+        }
+        $working[] = $this->row('Together, idle to heavy', $need);
+        $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
+        $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
+        $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
+        if (! $rail->continuousMa->isKnown() || ! $rail->peakMa->isKnown()) {
+            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.maxDischargeMa' : 'output.continuousMa', $rail->loads, array_slice($working, 0, -2), $rail->name);
+        }
+        $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
+        $verdict = match (true) {
+            $share > 1.0, $peak > $rail->peakMa->least() => Verdict::Clash,
+            $share > Constants::RAIL_TIGHT_SHARE => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+        $says = sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA, %s mA for a moment.',
+            $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()), Number::says($rail->peakMa->least()));
+        $comparison = sprintf('%s %% of the continuous rating; above %s %% counts as tight', Number::says($share * 100), Number::says(Constants::RAIL_TIGHT_SHARE * 100));
+        $remedies = $verdict === Verdict::Fits ? [] : [
+            Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
+            Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
+            ...array_map(static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"), $rail->loads),
+        ];
+
+        return $this->answer($verdict, [$rail->line, ...$rail->loads], $says, $working, $comparison, $remedies, $rail->name);
+    }
+
+    /** @return list<WorkingLine> */
+    private function working(Rail $rail): array
+    {
+        $working = [$this->row("{$rail->says()} gives", $rail->volts)];
+        foreach ($rail->loads as $load) {
+            $supply = $load->part->supply;
+            if ($supply !== null && ! ($load->part->isConverter() && ! $supply->drawMa->isKnown())) {
+                $times = $load->quantity === 1 ? '' : "{$load->quantity} × ";
+                $working[] = $this->row($times.$load->name(), $supply->watts()->times($load->quantity));
+            }
+        }
+
+        return $working;
+    }
+
+    /**
+     * @param  non-empty-list<Missing>  $missing
+     * @param  list<WorkingLine>  $working
+     */
+    private function missing(Rail $rail, array $missing, array $working): Finding
+    {
+        return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$rail->line], $working, $rail->line->id.'/'.$rail->name);
+    }
+}

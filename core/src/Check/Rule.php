@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+/** One thing an experienced builder would check. One file a rule; its id never changes. */
+interface Rule
+{
+    /** `family.name`. */
+    public static function id(): string;
+
+    /** What it checks, in one sentence. */
+    public static function sentence(): string;
+
+    /** @return iterable<Finding> nothing when the rule does not apply to this build */
+    public function check(Facts $facts): iterable;
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Software;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Constants;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
+use PocketPlot\Quantity\Source;
+
+final class StorageRoom implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'software.storage';
+    }
+
+    public static function sentence(): string
+    {
+        return 'The board\'s image and the games in the brief go onto a card that the board takes.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->lines() as $line) {
+            if ($line->part->software !== null) {
+                yield $this->judge($line, $facts);
+            }
+        }
+    }
+
+    private function judge(Line $board, Facts $facts): Finding
+    {
+        $software = $board->part->software ?? throw new \LogicException('only lines with software are judged');
+        $stores = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->storage !== null
+            && ($line->part->storage->card === $software->card)));
+        if ($stores === []) {
+            $wrong = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->storage !== null));
+
+            return $this->answer(Verdict::Clash, [$board, ...$wrong],
+                $wrong === [] ? "{$board->name()} starts from {$software->card}, and there is none in the parts list." : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.",
+                [], 'nothing to write the image to', [
+                    Remedy::add(Role::Storage, 'Add a card'),
+                    ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
+                ]);
+        }
+        $store = $stores[0];
+        $capacity = $store->part->storage->capacityGb ?? Figure::unknown('GB');
+        $games = $facts->build->brief->gamesGb ?? 0.0;
+        $working = [
+            $this->row("{$board->name()}, image", $software->imageGb),
+            $this->row('Games', Figure::exactly($games, 'GB', Source::Brief)),
+            $this->row("{$store->name()}", $capacity),
+        ];
+        if (! $software->imageGb->isKnown()) {
+            return $this->unmeasured($board, 'software.imageGb', [$store], array_slice($working, 1));
+        }
+        if (! $capacity->isKnown()) {
+            return $this->unmeasured($store, 'storage.capacityGb', [$board], array_slice($working, 0, 2));
+        }
+        $need = $software->imageGb->most() + $games;
+        $share = $capacity->least() > 0.0 ? $need / $capacity->least() : INF;
+        $verdict = match (true) {
+            $share > 1.0 => Verdict::Clash,
+            $share > Constants::STORAGE_TIGHT_SHARE => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+
+        return $this->answer($verdict, [$store, $board],
+            sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()),
+            $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says(Constants::STORAGE_TIGHT_SHARE * 100)),
+            $verdict === Verdict::Fits ? [] : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')]);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+/** The four answers of a rule, mildest first. */
+enum Verdict: string
+{
+    case Fits = 'fits';
+    case Tight = 'tight';
+    case Unmeasured = 'unmeasured';
+    case Clash = 'clash';
+
+    public function weight(): int
+    {
+        return match ($this) {
+            self::Fits => 0,
+            self::Tight => 1,
+            self::Unmeasured => 2,
+            self::Clash => 3,
+        };
+    }
+
+    public function worseOf(self $other): self
+    {
+        return $other->weight() > $this->weight() ? $other : $this;
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Video;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Part\Socket;
+
+final class Path implements Rule
+{
+    use Answers;
+
+    /** Signals that make a picture. */
+    public const SIGNALS = ['hdmi', 'dsi', 'spi-panel', 'composite', 'parallel-rgb', 'edp'];
+
+    private const MOST_ADAPTERS = 2;
+
+    public static function id(): string
+    {
+        return 'video.path';
+    }
+
+    public static function sentence(): string
+    {
+        return 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.';
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
+        foreach ($facts->filling(Role::Display) as $display) {
+            if ($boards === [] || in_array($display, $boards, true)) {
+                continue;
+            }
+            $board = $boards[0];
+            $gives = self::pictureSockets($board->part, static fn (Socket $socket): bool => $socket->gives());
+            $takes = self::pictureSockets($display->part, static fn (Socket $socket): bool => $socket->takes());
+            $working = [self::list("{$board->name()} gives", $gives), self::list("{$display->name()} takes", $takes)];
+            if ($takes === []) {
+                yield $this->unmeasured($display, 'sockets', [$board], [$working[0]]);
+
+                continue;
+            }
+            if ($gives === []) {
+                yield $this->unmeasured($board, 'sockets', [$display], [$working[1]], $display->id);
+
+                continue;
+            }
+            $route = $this->route($gives, $takes, $facts);
+            if ($route !== null) {
+                $names = array_map(static fn (Line $line): string => $line->name(), $route);
+                yield $this->answer(Verdict::Fits, [$display, $board, ...$route],
+                    $names === [] ? "{$display->name()} plugs straight into {$board->name()}." : "{$display->name()} gets its picture from {$board->name()} through ".implode(' and ', $names).'.',
+                    $working, 'a way was found');
+
+                continue;
+            }
+            $shared = array_values(array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)));
+            yield $this->answer(Verdict::Clash, [$display, $board],
+                $shared === []
+                    ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
+                    : "Both know {$shared[0]}, but no lead in the parts list goes from {$board->name()} ({$gives[0]->connector}) to {$display->name()} ({$takes[0]->connector}).",
+                $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
+                    Remedy::add(Role::Cable, 'Add a lead or an adapter'),
+                    Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
+                    Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
+                ]);
+        }
+    }
+
+    /**
+     * Breadth first over leads and adapters.
+     *
+     * @param  list<Socket>  $gives
+     * @param  list<Socket>  $takes
+     * @return list<Line>|null the lines on the shortest way; null when there is none
+     */
+    private function route(array $gives, array $takes, Facts $facts): ?array
+    {
+        /** @var list<array{Socket, list<Line>, int}> $queue */
+        $queue = array_map(static fn (Socket $socket): array => [$socket, [], 0], $gives);
+        while ($queue !== []) {
+            [$at, $used, $adapters] = array_shift($queue);
+            foreach ($takes as $socket) {
+                $lead = $this->lead($at, $socket, $facts, $used);
+                if ($lead !== null) {
+                    return [...$used, ...$lead];
+                }
+            }
+            if ($adapters >= self::MOST_ADAPTERS) {
+                continue;
+            }
+            foreach ($facts->lines() as $line) {
+                if (in_array($line, $used, true) || $line->role !== Role::Cable || $line->part->sockets === []) {
+                    continue;
+                }
+                foreach (self::pictureSockets($line->part, static fn (Socket $s): bool => $s->takes()) as $in) {
+                    $lead = $this->lead($at, $in, $facts, $used);
+                    if ($lead === null) {
+                        continue;
+                    }
+                    foreach (self::pictureSockets($line->part, static fn (Socket $s): bool => $s->gives()) as $out) {
+                        $queue[] = [$out, [...$used, ...$lead, $line], $adapters + 1];
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Line>  $used
+     * @return list<Line>|null the lead between two sockets: none when one brings its own, null when there is none
+     */
+    private function lead(Socket $from, Socket $to, Facts $facts, array $used): ?array
+    {
+        if ($from->carries !== $to->carries) {
+            return null;
+        }
+        if (($from->ownLead || $to->ownLead) && $from->connector === $to->connector) {
+            return [];
+        }
+        foreach ($facts->lines() as $line) {
+            if (! in_array($line, $used, true) && $line->part->cable?->leadsFrom($from->connector, $from->carries) === $to->connector) {
+                return [$line];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  callable(Socket): bool  $want
+     * @return list<Socket>
+     */
+    private static function pictureSockets(Part $part, callable $want): array
+    {
+        return array_values(array_filter($part->sockets, static fn (Socket $socket): bool => in_array($socket->carries, self::SIGNALS, true) && $want($socket)));
+    }
+
+    /** @param list<Socket> $sockets */
+    private static function list(string $label, array $sockets): WorkingLine
+    {
+        return new WorkingLine($label, $sockets === [] ? null : implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $sockets)), '', $sockets === [] ? 'unknown' : 'datasheet');
+    }
+
+    /** @param list<Socket> $sockets */
+    private static function signals(array $sockets): string
+    {
+        return implode(' or ', array_unique(array_map(static fn (Socket $socket): string => $socket->carries, $sockets)));
+    }
+}

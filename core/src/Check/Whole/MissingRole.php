@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Whole;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\Role;
+
+final class MissingRole implements Rule
+{
+    use Answers;
+
+    public static function id(): string
+    {
+        return 'whole.missing-role';
+    }
+
+    public static function sentence(): string
+    {
+        return 'Nothing that every console needs is forgotten.';
+    }
+
+    /** Roles without which nothing plays. Cells are asked for apart: a wall supply will do, too. */
+    private const NEEDED = [Role::Board, Role::Display, Role::Controls, Role::Case_];
+
+    public function check(Facts $facts): iterable
+    {
+        if ($facts->lines() === []) {
+            yield $this->answer(Verdict::Unmeasured, [], 'The parts list is empty; nothing can be said yet.', [], 'nothing to compare', [
+                Remedy::add(Role::Board, 'Begin with the board'),
+            ], 'empty');
+
+            return;
+        }
+        $missing = array_values(array_filter(self::NEEDED, static fn (Role $role): bool => $facts->filling($role) === []));
+        foreach ($missing as $role) {
+            yield $this->lacking($role->value, $role);
+        }
+        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->livesOn === 'mains') === []) {
+            yield $this->lacking('pack or wall supply', Role::Cells);
+        } elseif ($missing === []) {
+            yield $this->answer(Verdict::Fits, [], 'Board, display, controls, case and power are all there.', [
+                new WorkingLine('Lines that count', (float) count($facts->lines()), '', 'worked out'),
+            ], 'nothing forgotten', [], 'all');
+        }
+    }
+
+    private function lacking(string $what, Role $role): Finding
+    {
+        return $this->answer(Verdict::Clash, [], "There is no {$what} in the parts list.", [new WorkingLine(ucfirst($what), 'none', '', 'worked out')], 'one is needed', [
+            Remedy::add($role, "Add a {$what}"),
+        ], $role->value);
+    }
+}

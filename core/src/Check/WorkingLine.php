@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+use PocketPlot\Quantity\Figure;
+
+/** One figure of a finding's working. The value is a number, a band as text ("3 to 4.2"), or null when unknown. */
+final readonly class WorkingLine
+{
+    public function __construct(public string $label, public float|string|null $value, public string $unit, public string $source) {}
+
+    public static function figure(string $label, Figure $figure): self
+    {
+        $value = match (true) {
+            ! $figure->isKnown() => null,
+            $figure->least() === $figure->most() => round($figure->usual(), 4),
+            default => trim(substr($figure->says(), 0, strlen($figure->says()) - strlen($figure->unit))),
+        };
+
+        return new self($label, $value, $figure->unit, $figure->source->value);
+    }
+
+    /** @return array{label: string, value: float|string|null, unit: string, source: string} */
+    public function toArray(): array
+    {
+        return ['label' => $this->label, 'value' => $this->value, 'unit' => $this->unit, 'source' => $this->source];
+    }
+}

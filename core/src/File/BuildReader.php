@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File;
+
+use PocketPlot\Build\Brief;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\GamesClass;
+use PocketPlot\Build\Join;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\Origin;
+use PocketPlot\Build\SupplyState;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Rates;
+
+/** Makes a build out of a decoded and schema-checked build file. */
+final class BuildReader
+{
+    /** Keys of a line that mean something to this version; all others travel along untouched. */
+    public const LINE_KEYS = ['id', 'part', 'role', 'slot', 'chosen', 'quantity', 'state', 'origin', 'price', 'vendor', 'expectedOn', 'note'];
+
+    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks'];
+
+    /**
+     * @param  array<string, mixed>  $document
+     *
+     * @throws BadFile naming each field that cannot be read
+     */
+    public static function read(array $document): Build
+    {
+        $file = new Fields($document);
+        $parts = self::parts($file);
+        $brief = self::brief($file->child('brief') ?? new Fields([]));
+        $lines = [];
+        foreach ($file->children('lines') as $fields) {
+            $partId = $fields->string('part');
+            $line = self::line($fields, $parts[$partId] ?? throw BadFile::at(
+                "{$fields->path}/part", "no part \"{$partId}\" is in the file; add it under \"parts\" or remove the line",
+            ));
+            if (isset($lines[$line->id])) {
+                throw BadFile::at("{$fields->path}/id", "\"{$line->id}\" is used by two lines; give each its own");
+            }
+            $lines[$line->id] = $line;
+        }
+        self::refuseTwoChosen(array_values($lines));
+        $ticks = [];
+        foreach ($file->children('ticks') as $tick) {
+            $ticks[$tick->string('step')] = (string) ($tick->day('on') ?? throw BadFile::at("{$tick->path}/on", 'is missing; write a day'));
+        }
+
+        return new Build(
+            $file->string('name'),
+            $brief,
+            array_values($lines),
+            self::rates($file->child('rates'), $brief->currency),
+            self::joins($file, $lines),
+            $ticks,
+            $file->rest(self::BUILD_KEYS),
+        );
+    }
+
+    public static function line(Fields $fields, Part $part): Line
+    {
+        $id = $fields->string('id');
+
+        return new Line(
+            id: $id,
+            part: $part,
+            role: $fields->oneOf('role', Role::class, $part->role),
+            slot: $fields->string('slot', $id),
+            chosen: $fields->bool('chosen', true),
+            quantity: $fields->int('quantity', 1),
+            state: $fields->oneOf('state', SupplyState::class, SupplyState::Chosen),
+            origin: $fields->oneOf('origin', Origin::class, Origin::Buy),
+            price: $fields->money('price'),
+            vendor: $fields->string('vendor', ''),
+            expectedOn: $fields->day('expectedOn'),
+            note: $fields->string('note', ''),
+            extra: $fields->rest(self::LINE_KEYS),
+        );
+    }
+
+    public static function brief(Fields $brief): Brief
+    {
+        $budget = $brief->money('budget');
+        $largest = $brief->child('largestMm');
+        $sides = $largest === null ? [] : [$largest->number('lengthMm'), $largest->number('widthMm'), $largest->number('heightMm')];
+
+        return new Brief(
+            purpose: $brief->string('purpose', ''),
+            runTimeHours: $brief->number('runTimeHours'),
+            budget: $budget,
+            currency: $brief->string('currency', $budget === null ? 'EUR' : $budget->currency),
+            largestMm: isset($sides[0], $sides[1], $sides[2]) ? [$sides[0], $sides[1], $sides[2]] : null,
+            largestMassG: $brief->number('largestMassG'),
+            gamesGb: $brief->number('gamesGb'),
+            eveningMinutes: max(10, $brief->int('eveningMinutes', 120)),
+            games: array_map(static fn (Fields $games): GamesClass => new GamesClass(
+                $games->string('class'),
+                $games->int('players', 1),
+                $games->int('directions', 0),
+                $games->int('buttons', 0),
+                $games->int('sticks', 0),
+                $games->int('knobs', 0),
+                $games->bool('touch'),
+                $games->int('pictureWidthPx', 0),
+                $games->int('pictureHeightPx', 0),
+            ), $brief->children('games')),
+            skills: $brief->has('skills') ? $brief->strings('skills') : null,
+            tools: $brief->has('tools') ? $brief->strings('tools') : null,
+            mustHaves: $brief->strings('mustHaves'),
+        );
+    }
+
+    public static function rates(?Fields $rates, string $base): Rates
+    {
+        return $rates === null ? new Rates($base, []) : new Rates(
+            $rates->string('base', $base),
+            $rates->stringMap('worth'),
+            $rates->has('asOf') ? (string) $rates->day('asOf') : null,
+            $rates->string('source', ''),
+        );
+    }
+
+    /**
+     * @return array<string, Part>
+     *
+     * @throws BadFile with one problem a part
+     */
+    public static function parts(Fields $file): array
+    {
+        $parts = $problems = [];
+        foreach ($file->children('parts') as $fields) {
+            try {
+                $part = PartReader::read($fields->rest([]), $fields->path);
+                if (isset($parts[$part->id])) {
+                    $problems[] = "{$fields->path}/id: \"{$part->id}\" is used by two parts; give each its own";
+                }
+                $parts[$part->id] = $part;
+            } catch (BadFile $bad) {
+                $problems = [...$problems, ...$bad->problems];
+            }
+        }
+        if ($problems !== []) {
+            throw new BadFile($problems);
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  array<string, Line>  $lines
+     * @return list<Join>
+     */
+    private static function joins(Fields $file, array $lines): array
+    {
+        $joins = [];
+        foreach ($file->children('joins') as $fields) {
+            $join = new Join($fields->string('kind', 'power'), $fields->string('from'), $fields->string('to'), $fields->string('output', ''));
+            foreach (['from' => $join->from, 'to' => $join->to] as $end => $id) {
+                if (! isset($lines[$id])) {
+                    throw BadFile::at("{$fields->path}/{$end}", "there is no line \"{$id}\"");
+                }
+            }
+            if ($join->from === $join->to) {
+                throw BadFile::at("{$fields->path}/to", 'a line cannot feed itself');
+            }
+            $joins[] = $join;
+        }
+
+        return $joins;
+    }
+
+    /** @param list<Line> $lines */
+    private static function refuseTwoChosen(array $lines): void
+    {
+        $taken = [];
+        foreach ($lines as $line) {
+            if (! $line->chosen) {
+                continue;
+            }
+            if (isset($taken[$line->slot])) {
+                throw BadFile::at('lines', "\"{$taken[$line->slot]}\" and \"{$line->id}\" are candidates for one place and both chosen; choose one");
+            }
+            $taken[$line->slot] = $line->id;
+        }
+    }
+}

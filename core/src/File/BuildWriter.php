@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+
+/** Writes a build as a document of the open format, keys it does not know included. */
+final class BuildWriter
+{
+    /**
+     * @param  array<string, mixed>  $brief  the brief as it was written, unknown keys included
+     * @return array<string, mixed>
+     */
+    public static function document(Build $build, array $brief): array
+    {
+        $parts = [];
+        foreach ($build->lines as $line) {
+            $parts[$line->part->id] = $line->part->raw;
+        }
+        $document = [
+            'format' => Format::BUILD,
+            'version' => Format::VERSION,
+            'name' => $build->name,
+            'brief' => $brief === [] ? new \stdClass : $brief,
+            'rates' => ['worth' => $build->rates->worth === [] ? new \stdClass : $build->rates->worth] + array_filter($build->rates->toArray(), static fn (mixed $value): bool => $value !== null),
+            'parts' => array_values($parts),
+            'lines' => array_map(self::line(...), $build->lines),
+            'joins' => array_map(static fn ($join): array => array_filter(
+                ['kind' => $join->kind, 'from' => $join->from, 'to' => $join->to, 'output' => $join->output],
+                static fn (string $value): bool => $value !== '',
+            ), $build->joins),
+            'ticks' => array_map(
+                static fn (string $step, string $on): array => ['step' => $step, 'on' => $on],
+                array_keys($build->ticks), array_values($build->ticks),
+            ),
+        ];
+
+        return $document + $build->extra;
+    }
+
+    /** @param array<string, mixed> $document */
+    public static function json(array $document): string
+    {
+        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(Line $line): array
+    {
+        return [
+            'id' => $line->id,
+            'part' => $line->part->id,
+            'role' => $line->role->value,
+            'slot' => $line->slot,
+            'chosen' => $line->chosen,
+            'quantity' => $line->quantity,
+            'state' => $line->state->value,
+            'origin' => $line->origin->value,
+            ...($line->price === null ? [] : ['price' => $line->price->toArray()]),
+            ...($line->vendor === '' ? [] : ['vendor' => $line->vendor]),
+            ...($line->expectedOn === null ? [] : ['expectedOn' => (string) $line->expectedOn]),
+            ...($line->note === '' ? [] : ['note' => $line->note]),
+        ] + $line->extra;
+    }
+}

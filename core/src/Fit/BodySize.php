@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Fit;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Constants;
+use PocketPlot\Part\Size;
+use PocketPlot\Quantity\Figure;
+
+/**
+ * How large the finished thing is outside: the body's own size, or for a body drawn around its
+ * parts an estimate. The estimate takes the largest face any part has as the face of the body and
+ * pours all parts, at the easy packing share, behind it.
+ */
+final readonly class BodySize
+{
+    private function __construct(public Size $size, public bool $estimated, public ?Line $unsized) {}
+
+    /** @param list<Line> $inBody lines whose parts have to find room */
+    public static function of(?Line $line, array $inBody): self
+    {
+        if ($line === null) {
+            return new self(Size::unknown(), false, null);
+        }
+        if ($line->part->body?->drawn !== true) {
+            return new self($line->part->size, false, $line->part->size->hasAllSides() ? null : $line);
+        }
+        $long = $wide = $thick = $volume = 0.0;
+        foreach ($inBody as $part) {
+            $sides = $part->part->size->sidesMm();
+            if ($sides === []) {
+                return new self(Size::unknown(), true, $part);
+            }
+            $long = max($long, $sides[0]);
+            $wide = max($wide, $sides[1]);
+            $thick = max($thick, $sides[2]);
+            $volume += $sides[0] * $sides[1] * $sides[2] * $part->quantity;
+        }
+        if ($long * $wide <= 0.0) {
+            return new self(Size::unknown(), true, $line);
+        }
+        $walls = 2 * ($line->part->body->wallMm->isKnown() ? $line->part->body->wallMm->usual() : Constants::DRAWN_WALL_MM);
+        $depth = max($thick, $volume / Constants::PACKING_TIGHT_SHARE / ($long * $wide));
+        $side = static fn (float $mm): Figure => Figure::exactly(round($mm + $walls, 1), 'mm');
+
+        return new self(new Size($side($long), $side($wide), $side($depth), Figure::unknown('g')), true, null);
+    }
+}

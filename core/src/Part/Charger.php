@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Part;
+
+use PocketPlot\Quantity\Figure;
+
+/** Fills a pack: for which chemistries, how many cells in a row, with what current, from what input. */
+final readonly class Charger
+{
+    /** @param list<string> $chemistries */
+    public function __construct(
+        public array $chemistries,
+        public int $seriesLeast,
+        public int $seriesMost,
+        public Figure $inputVolts,
+        public Figure $chargeMa,
+    ) {}
+
+    public function takes(Pack $pack): bool
+    {
+        return in_array($pack->chemistry, $this->chemistries, true)
+            && $pack->series >= $this->seriesLeast && $pack->series <= $this->seriesMost;
+    }
+}

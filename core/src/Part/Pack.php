@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Part;
+
+use PocketPlot\Quantity\Figure;
+
+/** Cells as they stand in the build: `series` in a row, the capacity being that of one row times its parallel rows. */
+final readonly class Pack
+{
+    public function __construct(
+        public string $chemistry,
+        public int $series,
+        public Figure $capacityMah,
+        public Figure $cellFullV,
+        public Figure $cellNominalV,
+        public Figure $cellEmptyV,
+        public Figure $usableShare,
+        public Figure $maxDischargeMa,
+        public Figure $maxChargeMa,
+        public Protection $protection,
+        /** A ready-made bank: its raw cells cannot be reached, only its outputs. */
+        public bool $sealed,
+    ) {}
+
+    /** Empty, nominal and full volts of the whole row. */
+    public function volts(): Figure
+    {
+        if (! $this->cellEmptyV->isKnown() || ! $this->cellNominalV->isKnown() || ! $this->cellFullV->isKnown()) {
+            return Figure::unknown('V');
+        }
+
+        return Figure::band(
+            $this->cellEmptyV->least() * $this->series,
+            $this->cellNominalV->usual() * $this->series,
+            $this->cellFullV->most() * $this->series,
+            'V',
+            $this->cellNominalV->source,
+        );
+    }
+
+    /**
+     * Watt-hours = cells in series × nominal cell volts × amp-hours. Capacity counts at the cell,
+     * for a power bank, too: what is printed on it is not what its socket gives.
+     */
+    public function wattHours(): Figure
+    {
+        return $this->cellNominalV->isKnown()
+            ? $this->capacityMah->times($this->series * $this->cellNominalV->usual() / 1000, 'Wh')
+            : Figure::unknown('Wh');
+    }
+}

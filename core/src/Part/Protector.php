@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Part;
+
+/** A board that cuts a pack off when it is too empty, too full or shorted. */
+final readonly class Protector
+{
+    /** @param list<string> $chemistries */
+    public function __construct(public array $chemistries, public int $series) {}
+
+    public function guards(Pack $pack): bool
+    {
+        return in_array($pack->chemistry, $this->chemistries, true) && $pack->series === $this->series;
+    }
+}

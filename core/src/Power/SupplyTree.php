@@ -1,0 +1,319 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Constants;
+use PocketPlot\Part\Output;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
+
+/**
+ * Who feeds whom. Joins that the builder settled stand; for every other line that wants feeding
+ * the rail is proposed whose volts lie closest to the line's window, the most direct one first.
+ */
+final class SupplyTree
+{
+    /** @var array<string, Rail> by rail id */
+    public readonly array $rails;
+
+    /** @var array<string, Feed> by the fed line's id */
+    public readonly array $feeds;
+
+    /** @var list<Line> lines that want feeding and for which there is no rail at all */
+    public readonly array $unfed;
+
+    /** @var list<Line> lines whose settled join would feed them from themselves */
+    public readonly array $inCircles;
+
+    /** @var array<string, array{line: Line, output: ?Output, name: string}> */
+    private array $givers = [];
+
+    /** @var array<string, Feed> */
+    private array $found = [];
+
+    /** @var array<string, list<Line>> */
+    private array $loadsOf = [];
+
+    public function __construct(private readonly Build $build)
+    {
+        $lines = $build->chosen();
+        foreach ($lines as $line) {
+            if ($line->part->pack !== null && ! $line->part->pack->sealed) {
+                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack'];
+            }
+            foreach ($line->part->outputs as $output) {
+                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name];
+            }
+        }
+        $this->inCircles = $this->takeSettled();
+        $this->unfed = $this->propose($lines);
+        $this->feeds = $this->found;
+        foreach ($this->found as $feed) {
+            $this->loadsOf[$feed->railId][] = $feed->line;
+        }
+        $rails = [];
+        foreach (array_keys($this->givers) as $id) {
+            $rails[$id] = $this->rail($id);
+        }
+        $this->rails = $rails;
+    }
+
+    public function railOf(Line $line): ?Rail
+    {
+        $feed = $this->feeds[$line->id] ?? null;
+
+        return $feed === null ? null : $this->rails[$feed->railId];
+    }
+
+    /** @return list<Rail> rails that live on this line's own pack */
+    public function railsOfPack(Line $pack): array
+    {
+        return array_values(array_filter($this->rails, static fn (Rail $rail): bool => $rail->line->id === $pack->id));
+    }
+
+    /**
+     * Watts taken out of a line's pack: its raw rail and its outputs with their losses.
+     *
+     * @return array{Figure, list<Missing>}
+     */
+    public function wattsFromPack(Line $pack): array
+    {
+        $watts = Figure::exactly(0.0, 'W');
+        $missing = [];
+        foreach ($this->railsOfPack($pack) as $rail) {
+            $missing = [...$missing, ...$rail->missing];
+            $output = $this->givers[$rail->id]['output'];
+            $watts = $watts->plus($output === null ? $rail->watts : $this->withLoss($rail->watts, $output));
+        }
+
+        return [$watts, $missing];
+    }
+
+    /** @return list<Line> */
+    private function takeSettled(): array
+    {
+        $circles = [];
+        foreach ($this->build->joins as $join) {
+            $load = $this->build->line($join->to);
+            $rail = $this->giverFor($join->from, $join->output);
+            if ($join->kind !== 'power' || $load === null || ! $load->chosen || $load->part->supply === null || $rail === null) {
+                continue;
+            }
+            if ($this->livesOn($rail, $load->id)) {
+                $circles[] = $load;
+            } else {
+                $this->found[$load->id] = new Feed($load, $rail, true, 'settled by you');
+            }
+        }
+
+        return $circles;
+    }
+
+    private function giverFor(string $lineId, string $output): ?string
+    {
+        foreach ($this->givers as $id => $giver) {
+            if ($giver['line']->id === $lineId && ($output === '' || $giver['name'] === $output)) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return list<Line> those left without any rail
+     */
+    private function propose(array $lines): array
+    {
+        $wanting = array_filter($lines, fn (Line $line): bool => $line->part->supply !== null && ! isset($this->found[$line->id]));
+        // Converters first: what they are fed by decides what may be fed by them.
+        usort($wanting, static fn (Line $a, Line $b): int => self::turn($a) <=> self::turn($b));
+        $unfed = [];
+        foreach ($wanting as $line) {
+            $best = null;
+            foreach (array_keys($this->givers) as $id) {
+                $rank = $this->rank($line, $id);
+                if ($rank === null || $this->livesOn($id, $line->id)) {
+                    continue;
+                }
+                $score = [$this->shortfall($line, $id), $rank];
+                if ($best === null || $score < $best[0]) {
+                    $best = [$score, $id];
+                }
+            }
+            if ($best === null) {
+                $unfed[] = $line;
+
+                continue;
+            }
+            $reason = $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is';
+            $this->found[$line->id] = new Feed($line, $best[1], false, $reason);
+        }
+
+        return $unfed;
+    }
+
+    private static function turn(Line $line): int
+    {
+        return match (true) {
+            $line->part->isConverter() => 0,
+            $line->part->outputs !== [] => 1,
+            default => 2,
+        };
+    }
+
+    /** How direct a rail is for this line, lowest first; null when it may not feed it. */
+    private function rank(Line $line, string $railId): ?int
+    {
+        $giver = $this->givers[$railId]['line']->part;
+        $isRaw = $this->givers[$railId]['output'] === null;
+        $givesUsb = false;
+        foreach ($giver->sockets as $socket) {
+            $givesUsb = $givesUsb || ($socket->carries === 'usb' && $socket->gives());
+        }
+        $takesUsb = false;
+        foreach ($line->part->sockets as $socket) {
+            $takesUsb = $takesUsb || ($socket->carries === 'usb' && $socket->direction === 'in');
+        }
+        if ($giver->livesOn === 'sun') {
+            return null;
+        }
+        $isConverter = $line->part->isConverter();
+
+        return match (true) {
+            $takesUsb && $givesUsb && ! $isConverter => 0,
+            $isRaw => $isConverter ? 1 : 4,
+            $giver->pack !== null => 2,
+            $giver->livesOn === 'mains' => $isConverter ? 3 : 5,
+            $giver->isConverter() => $isConverter ? 4 : 1,
+            $line->role === Role::Board => 6,
+            default => 3,
+        };
+    }
+
+    /** Volts by which the rail leaves the window; a little for what is not known, so that known rails come first. */
+    private function shortfall(Line $line, string $railId): float
+    {
+        $window = $line->part->supply->volts ?? Figure::unknown('V');
+        $volts = $this->voltsOf($railId);
+        if (! $window->isKnown() || ! $volts->isKnown()) {
+            return 0.001;
+        }
+
+        return round(max(0.0, $window->least() - $volts->least()) + max(0.0, $volts->most() - $window->most()), 6);
+    }
+
+    private function voltsOf(string $railId): Figure
+    {
+        $giver = $this->givers[$railId];
+
+        return $giver['output'] === null ? ($giver['line']->part->pack?->volts() ?? Figure::unknown('V')) : $giver['output']->volts;
+    }
+
+    /** Whether a rail is fed, at however many removes, by the line. */
+    private function livesOn(string $railId, string $lineId): bool
+    {
+        for ($steps = 0; $steps <= count($this->givers); $steps++) {
+            $giver = $this->givers[$railId]['line'];
+            if ($giver->id === $lineId) {
+                return true;
+            }
+            $feed = $giver->part->pack === null ? ($this->found[$giver->id] ?? null) : null;
+            if ($feed === null) {
+                return false;
+            }
+            $railId = $feed->railId;
+        }
+
+        return true;
+    }
+
+    private function rail(string $id): Rail
+    {
+        ['line' => $line, 'output' => $output, 'name' => $name] = $this->givers[$id];
+        $watts = $peak = Figure::exactly(0.0, 'W');
+        $missing = [];
+        foreach ($this->loadsOf[$id] ?? [] as $load) {
+            [$itsWatts, $itsPeak, $itsMissing] = $this->demandOf($load);
+            $watts = $watts->plus($itsWatts);
+            $peak = $peak->plus($itsPeak);
+            $missing = [...$missing, ...$itsMissing];
+        }
+        $pack = $line->part->pack;
+        $limit = ($output === null ? $pack?->maxDischargeMa : $output->continuousMa) ?? Figure::unknown('mA');
+        $limit = $limit->times($line->quantity);
+
+        return new Rail(
+            $id, $line, $name, $output === null, $this->voltsOf($id),
+            $limit,
+            $output !== null && $output->peakMa->isKnown() ? $output->peakMa->times($line->quantity) : $limit,
+            $this->loadsOf[$id] ?? [], $watts, $peak, $missing,
+        );
+    }
+
+    /** @return array{Figure, Figure, list<Missing>} usual watts, peak watts, and what is missing to know them */
+    private function demandOf(Line $load): array
+    {
+        $supply = $load->part->supply;
+        if ($supply === null) {
+            return [Figure::exactly(0.0, 'W'), Figure::exactly(0.0, 'W'), []];
+        }
+        $own = $supply->watts();
+        $passesOn = $load->part->outputs !== [] && $load->part->pack === null && $load->part->livesOn === '';
+        $missing = [];
+        if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
+            // A converter's own idle draw is in its efficiency where it is not given apart.
+            $own = $peak = Figure::exactly(0.0, 'W');
+        } else {
+            $peak = $supply->peakWatts();
+            if (! $own->isKnown()) {
+                $missing[] = new Missing($load, 'supply.drawMa');
+            }
+        }
+        $own = $own->times($load->quantity);
+        $peak = $peak->times($load->quantity);
+        if ($passesOn) {
+            foreach ($load->part->outputs as $output) {
+                $below = $this->rail("{$load->id}:{$output->name}");
+                $missing = [...$missing, ...$below->missing];
+                $own = $own->plus($this->withLoss($below->watts, $output));
+                $peak = $peak->plus($this->withLoss($below->peakWatts, $output));
+            }
+        }
+
+        return [$own, $peak, $missing];
+    }
+
+    /** Watts before a converter for these watts behind it: the worst efficiency belongs to the heaviest case. */
+    private function withLoss(Figure $watts, Output $output): Figure
+    {
+        if (! $watts->isKnown()) {
+            return $watts;
+        }
+        $efficiency = self::efficiencyOf($output);
+
+        return Figure::band(
+            $watts->least() / $efficiency->most(),
+            $watts->usual() / $efficiency->usual(),
+            $watts->most() / $efficiency->least(),
+            'W',
+        );
+    }
+
+    public static function efficiencyOf(Output $output): Figure
+    {
+        $given = $output->efficiency;
+        if ($given->isKnown() && $given->least() > 0.0) {
+            return $given;
+        }
+        [$least, $usual, $most] = Constants::CONVERTER_EFFICIENCY;
+
+        return Figure::band($least, $usual, $most, '', Source::Guess);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Quantity;
+
+/**
+ * A physical figure: a band from least to most around a usual value, its unit and its source.
+ * A figure that is not known is a figure, too: it has a unit and no numbers.
+ */
+final readonly class Figure
+{
+    private function __construct(
+        public ?float $least,
+        public ?float $usual,
+        public ?float $most,
+        public string $unit,
+        public Source $source,
+        public ?string $on = null,
+    ) {}
+
+    public static function unknown(string $unit): self
+    {
+        return new self(null, null, null, $unit, Source::Unknown);
+    }
+
+    public static function exactly(float $value, string $unit, Source $source = Source::WorkedOut, ?string $on = null): self
+    {
+        return new self($value, $value, $value, $unit, $source, $on);
+    }
+
+    /**
+     * @throws BadFigure when the three values are not in rising order
+     */
+    public static function band(float $least, float $usual, float $most, string $unit, Source $source = Source::WorkedOut, ?string $on = null): self
+    {
+        if ($least > $usual || $usual > $most) {
+            throw BadFigure::outOfOrder($least, $usual, $most, $unit);
+        }
+
+        return new self($least, $usual, $most, $unit, $source, $on);
+    }
+
+    public function isKnown(): bool
+    {
+        return $this->usual !== null;
+    }
+
+    /** @throws BadFigure when the figure is unknown: callers ask isKnown() first */
+    public function least(): float
+    {
+        return $this->least ?? throw BadFigure::notKnown($this->unit);
+    }
+
+    /** @throws BadFigure when the figure is unknown */
+    public function usual(): float
+    {
+        return $this->usual ?? throw BadFigure::notKnown($this->unit);
+    }
+
+    /** @throws BadFigure when the figure is unknown */
+    public function most(): float
+    {
+        return $this->most ?? throw BadFigure::notKnown($this->unit);
+    }
+
+    public function times(float $factor, ?string $unit = null): self
+    {
+        if ($this->least === null || $this->usual === null || $this->most === null) {
+            return self::unknown($unit ?? $this->unit);
+        }
+
+        return new self($this->least * $factor, $this->usual * $factor, $this->most * $factor, $unit ?? $this->unit, $this->source, $this->on);
+    }
+
+    /** Adds two figures of one unit; unknown when either is. */
+    public function plus(self $other): self
+    {
+        if (! $this->isKnown() || ! $other->isKnown()) {
+            return self::unknown($this->unit);
+        }
+
+        return new self(
+            $this->least() + $other->least(),
+            $this->usual() + $other->usual(),
+            $this->most() + $other->most(),
+            $this->unit,
+            Source::WorkedOut,
+        );
+    }
+
+    /** The figure as people read it: "5 V", "3 to 4.2 V", "unknown". */
+    public function says(): string
+    {
+        if ($this->least === null || $this->most === null) {
+            return 'unknown';
+        }
+        $unit = $this->unit === '' ? '' : ' '.$this->unit;
+        if (Number::says($this->least) === Number::says($this->most)) {
+            return Number::says($this->least).$unit;
+        }
+
+        return Number::says($this->least).' to '.Number::says($this->most).$unit;
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Quantity;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\Exception\MathException;
+use Brick\Math\RoundingMode;
+
+/** An exact amount in a currency (three letters). Sums are kept exact; rounding is to two places when said. */
+final readonly class Money
+{
+    private function __construct(public BigDecimal $amount, public string $currency) {}
+
+    /** @throws BadFigure when the amount or the currency cannot be read */
+    public static function of(string $amount, string $currency): self
+    {
+        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
+            throw BadFigure::notACurrency($currency);
+        }
+        try {
+            return new self(BigDecimal::of($amount), $currency);
+        } catch (MathException) {
+            throw BadFigure::notMoney($amount);
+        }
+    }
+
+    public static function zero(string $currency): self
+    {
+        return self::of('0', $currency);
+    }
+
+    /** @throws \LogicException when the currencies differ: convert with Rates first */
+    public function plus(self $other): self
+    {
+        if ($other->currency !== $this->currency) {
+            throw new \LogicException("cannot add {$other->currency} to {$this->currency}");
+        }
+
+        return new self($this->amount->plus($other->amount), $this->currency);
+    }
+
+    public function times(string|int $factor): self
+    {
+        return new self($this->amount->multipliedBy($factor), $this->currency);
+    }
+
+    public function isMoreThan(self $other): bool
+    {
+        return $this->amount->isGreaterThan($other->amount);
+    }
+
+    /** Two places, half up. */
+    public function rounded(): string
+    {
+        return (string) $this->amount->toScale(2, RoundingMode::HALF_UP);
+    }
+
+    public function says(): string
+    {
+        return $this->rounded().' '.$this->currency;
+    }
+
+    /** @return array{amount: string, currency: string} */
+    public function toArray(): array
+    {
+        return ['amount' => $this->rounded(), 'currency' => $this->currency];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Quantity;
+
+/** What one unit of a currency is worth in the base currency, on one day. */
+final readonly class Rates
+{
+    /** @param array<string, string> $worth currency => exact decimal, in the base currency */
+    public function __construct(public string $base, public array $worth, public ?string $asOf = null, public string $source = '') {}
+
+    /**
+     * In the currency asked for, going through the base; null when a rate is missing.
+     */
+    public function convert(Money $money, string $currency): ?Money
+    {
+        if ($money->currency === $currency) {
+            return $money;
+        }
+        $from = $this->worthOf($money->currency);
+        $to = $this->worthOf($currency);
+        if ($from === null || $to === null) {
+            return null;
+        }
+        $amount = $money->amount->multipliedBy($from)->dividedBy($to, 6, \Brick\Math\RoundingMode::HALF_UP);
+
+        return Money::of((string) $amount, $currency);
+    }
+
+    private function worthOf(string $currency): ?string
+    {
+        return $currency === $this->base ? '1' : ($this->worth[$currency] ?? null);
+    }
+
+    /** @return array{base: string, worth: array<string, string>, asOf: ?string, source: string} */
+    public function toArray(): array
+    {
+        return ['base' => $this->base, 'worth' => $this->worth, 'asOf' => $this->asOf, 'source' => $this->source];
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Quantity;
+
+/** Where a figure came from. */
+enum Source: string
+{
+    case Datasheet = 'datasheet';
+    case Measured = 'measured';
+    case Listing = 'listing';
+    case Guess = 'guess';
+    case Unknown = 'unknown';
+    /** Worked out from other figures, or set by the brief. */
+    case WorkedOut = 'worked out';
+    case Brief = 'brief';
+}

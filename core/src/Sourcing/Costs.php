@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Sourcing;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Money;
+
+/**
+ * What the chosen lines cost in the brief's currency. Planned holds everything; committed what is
+ * ordered or here; spent what is here. Each holds the next.
+ */
+final readonly class Costs
+{
+    /**
+     * @param  array<string, Money>  $byLine  line id => price of the whole line, converted
+     * @param  list<Line>  $unpriced  lines that will cost something nobody knows yet
+     * @param  list<Line>  $withoutRate  lines priced in a currency that has no exchange rate
+     */
+    private function __construct(
+        public Money $planned,
+        public Money $committed,
+        public Money $spent,
+        public array $byLine,
+        public array $unpriced,
+        public array $withoutRate,
+    ) {}
+
+    public static function of(Build $build): self
+    {
+        $currency = $build->brief->currency;
+        $planned = $committed = $spent = Money::zero($currency);
+        $byLine = $unpriced = $withoutRate = [];
+        foreach ($build->chosen() as $line) {
+            $price = $line->price === null && $line->origin->isFree() ? Money::zero($currency) : self::unitPrice($line);
+            if ($price === null) {
+                $unpriced[] = $line;
+
+                continue;
+            }
+            $converted = $build->rates->convert($price, $currency);
+            if ($converted === null) {
+                $withoutRate[] = $line;
+
+                continue;
+            }
+            $whole = $converted->times($line->quantity);
+            $byLine[$line->id] = $whole;
+            $planned = $planned->plus($whole);
+            $committed = $line->state->isCommitted() ? $committed->plus($whole) : $committed;
+            $spent = $line->state->isSpent() ? $spent->plus($whole) : $spent;
+        }
+
+        return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate);
+    }
+
+    /** The price of one written on the line, else the first offer's; null when neither is known. */
+    public static function unitPrice(Line $line): ?Money
+    {
+        return $line->price ?? $line->part->bestOffer()?->price;
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot;
+
+use PocketPlot\Assembly\Schedule;
+use PocketPlot\Assembly\Step;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\SupplyState;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\RemedyKind;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Quantity\Figure;
+
+/** The line at the head of every page: each figure beside its target from the brief. */
+final readonly class Vitals
+{
+    /**
+     * @param  list<float>  $sidesMm
+     * @param  array{kind: string, says: string, station: string, ref: ?string}  $next
+     */
+    private function __construct(
+        public Quantity\Money $cost,
+        public ?Quantity\Money $budget,
+        public Verdict $costVerdict,
+        public Figure $runTime,
+        public ?float $runTimeWanted,
+        public Verdict $runTimeVerdict,
+        public bool $hasPack,
+        public array $sidesMm,
+        public bool $sizeEstimated,
+        /** @var array{float, float, float}|null */
+        public ?array $largestMm,
+        public Verdict $sizeVerdict,
+        public float $massG,
+        public int $unweighed,
+        public ?float $largestMassG,
+        public Verdict $massVerdict,
+        public int $clashes,
+        public int $unmeasured,
+        public ?Day $finish,
+        public int $undated,
+        public int $stepsLeft,
+        public array $next,
+    ) {}
+
+    /**
+     * @param  list<Finding>  $findings
+     * @param  list<Step>  $steps
+     */
+    public static function of(Facts $facts, array $findings, array $steps, Day $today): self
+    {
+        $build = $facts->build;
+        $brief = $build->brief;
+        $costs = $facts->costs();
+        $budget = $brief->budget === null ? null : ($build->rates->convert($brief->budget, $brief->currency) ?? $brief->budget);
+        $hours = $facts->runTime()->hours;
+        $size = $facts->bodySize();
+        [$mass, $unweighed] = self::mass($facts);
+        $schedule = Schedule::of($build, $steps, $today);
+        $missing = [];
+        $clashes = 0;
+        foreach ($findings as $finding) {
+            $clashes += $finding->verdict === Verdict::Clash ? 1 : 0;
+            foreach ($finding->verdict === Verdict::Unmeasured ? $finding->remedies : [] as $remedy) {
+                $missing[$remedy->kind === RemedyKind::Measure ? "{$remedy->lineId} {$remedy->figure}" : $finding->key()] = true;
+            }
+        }
+        $open = array_values(array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id])));
+
+        return new self(
+            cost: $costs->planned,
+            budget: $budget,
+            costVerdict: self::worst($findings, 'money.budget'),
+            runTime: $hours,
+            runTimeWanted: $brief->runTimeHours,
+            runTimeVerdict: self::worst($findings, 'power.runtime'),
+            hasPack: $facts->runTime()->pack !== null,
+            sidesMm: $size->size->sidesMm(),
+            sizeEstimated: $size->estimated,
+            largestMm: $brief->largestMm,
+            sizeVerdict: self::worst(array_values(array_filter($findings, static fn (Finding $finding): bool => $finding->about === 'brief')), 'body.fits-inside'),
+            massG: $mass,
+            unweighed: $unweighed,
+            largestMassG: $brief->largestMassG,
+            massVerdict: match (true) {
+                $brief->largestMassG === null => Verdict::Fits,
+                $mass > $brief->largestMassG => Verdict::Clash,
+                $unweighed > 0 => Verdict::Unmeasured,
+                $mass > $brief->largestMassG * Constants::TARGET_TIGHT_SHARE => Verdict::Tight,
+                default => Verdict::Fits,
+            },
+            clashes: $clashes,
+            unmeasured: count($missing),
+            finish: $schedule->finish,
+            undated: count($schedule->undated),
+            stepsLeft: count($open),
+            next: self::next($build, $findings, $open),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'cost' => [...$this->cost->toArray(), 'target' => $this->budget?->rounded(), 'verdict' => $this->costVerdict->value],
+            'runTime' => [
+                'leastHours' => self::round($this->runTime->least), 'usualHours' => self::round($this->runTime->usual), 'mostHours' => self::round($this->runTime->most),
+                'targetHours' => $this->runTimeWanted, 'fromPack' => $this->hasPack, 'verdict' => $this->runTimeVerdict->value,
+            ],
+            'size' => ['sidesMm' => $this->sidesMm, 'estimated' => $this->sizeEstimated, 'targetMm' => $this->largestMm, 'verdict' => $this->sizeVerdict->value],
+            'mass' => ['grams' => round($this->massG, 1), 'unweighed' => $this->unweighed, 'targetGrams' => $this->largestMassG, 'verdict' => $this->massVerdict->value],
+            'clashes' => $this->clashes,
+            'unmeasured' => $this->unmeasured,
+            'finish' => ['on' => $this->finish === null ? null : (string) $this->finish, 'undated' => $this->undated],
+            'stepsLeft' => $this->stepsLeft,
+            'next' => $this->next,
+        ];
+    }
+
+    private static function round(?float $hours): ?float
+    {
+        return $hours === null ? null : round($hours, 2);
+    }
+
+    /** @return array{float, int} grams of what is weighed and carried, and how many lines are not weighed */
+    private static function mass(Facts $facts): array
+    {
+        $mass = 0.0;
+        $unweighed = 0;
+        foreach ($facts->lines() as $line) {
+            if (! $line->part->sits->takesRoom()) {
+                continue;
+            }
+            if ($line->part->size->massG->isKnown()) {
+                $mass += $line->part->size->massG->usual() * $line->quantity;
+            } else {
+                $unweighed++;
+            }
+        }
+
+        return [$mass, $unweighed];
+    }
+
+    /** @param list<Finding> $findings */
+    private static function worst(array $findings, string $rule): Verdict
+    {
+        return array_reduce(
+            array_filter($findings, static fn (Finding $finding): bool => $finding->rule === $rule),
+            static fn (Verdict $worst, Finding $finding): Verdict => $worst->worseOf($finding->verdict),
+            Verdict::Fits,
+        );
+    }
+
+    /**
+     * Clashes before money goes out; then orders, since post takes longest; then measuring; then the bench.
+     *
+     * @param  list<Finding>  $findings
+     * @param  list<Step>  $open
+     * @return array{kind: string, says: string, station: string, ref: ?string}
+     */
+    private static function next(Build $build, array $findings, array $open): array
+    {
+        $worst = $findings[0] ?? null;
+        if ($build->chosen() === []) {
+            return ['kind' => 'add', 'says' => 'Add the first part: the board.', 'station' => 'parts', 'ref' => null];
+        }
+        if ($worst !== null && $worst->verdict === Verdict::Clash) {
+            return ['kind' => 'settle', 'says' => $worst->says, 'station' => 'parts', 'ref' => $worst->key()];
+        }
+        $wanted = array_values(array_filter($build->chosen(), static fn (Line $line): bool => in_array($line->state, [SupplyState::ToFind, SupplyState::Chosen, SupplyState::Faulty], true)));
+        if ($wanted !== [] && $worst?->verdict !== Verdict::Unmeasured) {
+            $first = $wanted[0];
+            $verb = match ($first->state) {
+                SupplyState::ToFind => 'Find',
+                SupplyState::Faulty => 'Replace',
+                default => $first->origin->isFree() ? 'Get out' : 'Order',
+            };
+            $more = count($wanted) > 1 ? sprintf(' and %d more', count($wanted) - 1) : '';
+
+            return ['kind' => 'order', 'says' => "{$verb} {$first->name()}{$more}.", 'station' => 'buy', 'ref' => $first->id];
+        }
+        if ($worst !== null && $worst->verdict === Verdict::Unmeasured) {
+            return ['kind' => 'measure', 'says' => $worst->says, 'station' => 'parts', 'ref' => $worst->key()];
+        }
+        foreach ($open as $step) {
+            if ($step->waitsFor() === []) {
+                return ['kind' => 'step', 'says' => "{$step->title}.", 'station' => 'build', 'ref' => $step->id];
+            }
+        }
+
+        return $open === []
+            ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null]
+            : ['kind' => 'wait', 'says' => "Wait for {$open[0]->waitsFor()[0]->name()}.", 'station' => 'buy', 'ref' => $open[0]->waitsFor()[0]->id];
+    }
+}
