@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Mapping\BuildMapper;
+use App\Mapping\BuildView;
+use App\Models\BuildRecord;
+use Illuminate\Support\Facades\DB;
+
+/** The frame of every edit: one transaction, one row lock, one version forward, one answer. */
+final class EditBuild
+{
+    /**
+     * @param  callable(BuildRecord): void  $edit
+     * @return array<string, mixed> the whole build as it is after the edit
+     *
+     * @throws StaleBuild when the page that was edited is not the latest
+     */
+    public static function run(BuildRecord $build, int $version, callable $edit): array
+    {
+        $after = DB::transaction(static function () use ($build, $version, $edit): BuildRecord {
+            $locked = BuildRecord::query()->lockForUpdate()->findOrFail($build->id);
+            if ($locked->version !== $version) {
+                throw new StaleBuild(BuildView::of($locked));
+            }
+            $edit($locked);
+            $locked->version++;
+            $locked->save();
+            $locked->unsetRelations()->load(BuildMapper::RELATIONS);
+
+            return $locked;
+        });
+
+        return BuildView::of($after);
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\BuildPartRecord;
+use App\Models\BuildRecord;
+use App\Models\JoinRecord;
+use App\Models\LineRecord;
+use App\Models\TickRecord;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use PocketPlot\Build\Line;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\Format;
+
+/** Reads a build file and stores it as a new build of the builder's. All or nothing. */
+final class ImportBuild
+{
+    /**
+     * @return array{array<string, mixed>, \PocketPlot\Build\Build} the document and what it says
+     *
+     * @throws BadFile
+     */
+    public static function read(string $text): array
+    {
+        $document = (new Format(Format::BUILD, (string) file_get_contents(base_path('core/schema/build.schema.json'))))->decode($text);
+
+        return [$document, BuildReader::read($document)];
+    }
+
+    /** @throws BadFile */
+    public static function as(User $user, string $text, ?string $name = null): BuildRecord
+    {
+        [$document, $core] = self::read($text);
+        $brief = $document['brief'] ?? [];
+
+        return DB::transaction(static function () use ($user, $core, $brief, $name): BuildRecord {
+            $build = BuildRecord::query()->create([
+                'user_id' => $user->id,
+                'name' => $name ?? $core->name,
+                'brief' => $brief,
+                'rates' => $core->rates->toArray(),
+                'extra' => $core->extra,
+            ]);
+            $parts = $lines = [];
+            foreach ($core->lines as $position => $line) {
+                $part = $parts[$line->part->id] ??= BuildPartRecord::query()->create(['build_id' => $build->id, 'key' => $line->part->id, 'spec' => $line->part->raw]);
+                $lines[$line->id] = LineRecord::query()->create(self::row($build, $part, $line, $position));
+            }
+            foreach ($core->joins as $join) {
+                JoinRecord::query()->create([
+                    'build_id' => $build->id, 'kind' => $join->kind,
+                    'from_line_id' => $lines[$join->from]->id, 'to_line_id' => $lines[$join->to]->id, 'output' => $join->output,
+                ]);
+            }
+            foreach ($core->ticks as $step => $day) {
+                TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day]);
+            }
+
+            return $build->refresh();
+        });
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(BuildRecord $build, BuildPartRecord $part, Line $line, int $position): array
+    {
+        return [
+            'build_id' => $build->id,
+            'build_part_id' => $part->id,
+            'key' => $line->id,
+            'role' => $line->role->value,
+            'slot' => $line->slot,
+            'chosen' => $line->chosen,
+            'quantity' => $line->quantity,
+            'state' => $line->state->value,
+            'origin' => $line->origin->value,
+            'price_amount' => $line->price === null ? null : (string) $line->price->amount,
+            'price_currency' => $line->price?->currency,
+            'vendor' => $line->vendor,
+            'expected_on' => $line->expectedOn === null ? null : (string) $line->expectedOn,
+            'note' => $line->note,
+            'extra' => $line->extra,
+            'position' => $position,
+        ];
+    }
+}

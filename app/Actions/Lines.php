@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\BuildPartRecord;
+use App\Models\BuildRecord;
+use App\Models\LineRecord;
+use App\Models\PartRecord;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** What the edits of lines have in common. */
+final class Lines
+{
+    public static function find(BuildRecord $build, string $key): LineRecord
+    {
+        return LineRecord::query()->where('build_id', $build->id)->where('key', $key)->firstOrFail();
+    }
+
+    /** The build's own copy of a library part; made when there is none of the same content yet. */
+    public static function ownCopy(BuildRecord $build, PartRecord $part): BuildPartRecord
+    {
+        $key = $part->key;
+        for ($copy = 2; ; $copy++) {
+            $spec = [...$part->spec, 'id' => $key];
+            $own = BuildPartRecord::query()->where('build_id', $build->id)->where('key', $key)->first();
+            if ($own === null) {
+                return BuildPartRecord::query()->create(['build_id' => $build->id, 'key' => $key, 'spec' => $spec]);
+            }
+            // Loose comparison: the order of keys does not matter.
+            if ($own->spec == $spec) {
+                return $own;
+            }
+            $key = Str::limit($part->key, 74, '')."-{$copy}";
+        }
+    }
+
+    public static function newKey(BuildRecord $build, string $role): string
+    {
+        $taken = LineRecord::query()->where('build_id', $build->id)->pluck('key')->flip();
+        for ($number = 1; ; $number++) {
+            $key = $number === 1 ? $role : "{$role}-{$number}";
+            if (! $taken->has($key)) {
+                return $key;
+            }
+        }
+    }
+
+    public static function lastPosition(BuildRecord $build): int
+    {
+        $last = LineRecord::query()->where('build_id', $build->id)->max('position');
+
+        return is_numeric($last) ? (int) $last : 0;
+    }
+
+    public static function chooseOnly(BuildRecord $build, LineRecord $line): void
+    {
+        LineRecord::query()->where('build_id', $build->id)->where('slot', $line->slot)->whereNull('removed_at')->update(['chosen' => false]);
+        $line->chosen = true;
+        $line->save();
+    }
+
+    /** @throws ValidationException */
+    public static function refuseTooMany(BuildRecord $build): void
+    {
+        if (LineRecord::query()->where('build_id', $build->id)->whereNull('removed_at')->count() >= 1000) {
+            throw ValidationException::withMessages(['part' => 'A build holds at most 1000 lines. Remove some, or begin another build.']);
+        }
+    }
+}

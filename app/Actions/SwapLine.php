@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use PocketPlot\Build\Origin;
+use PocketPlot\Build\SupplyState;
+
+/** Puts another part in a line's place; what was known of sourcing the old one does not hold for the new. */
+final class SwapLine
+{
+    public static function in(BuildRecord $build, string $key, PartRecord $part): void
+    {
+        $line = Lines::find($build, $key);
+        $line->fill([
+            'build_part_id' => Lines::ownCopy($build, $part)->id,
+            'state' => SupplyState::Chosen->value,
+            'origin' => Origin::Buy->value,
+            'price_amount' => null,
+            'price_currency' => null,
+            'vendor' => '',
+            'expected_on' => null,
+        ])->save();
+    }
+}

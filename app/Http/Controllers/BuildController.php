@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ChangeBrief;
+use App\Actions\EditBuild;
+use App\Actions\ImportBuild;
+use App\Actions\StartBuild;
+use App\Actions\TickStep;
+use App\Http\Requests\ChangeBriefRequest;
+use App\Http\Requests\ImportRequest;
+use App\Http\Requests\StartBuildRequest;
+use App\Http\Requests\TickRequest;
+use App\Mapping\BuildMapper;
+use App\Mapping\BuildView;
+use App\Mapping\PartsCsv;
+use App\Mapping\Today;
+use App\Models\BuildRecord;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PocketPlot\Appraisal;
+use PocketPlot\File\BuildWriter;
+
+final class BuildController
+{
+    public function index(User $user): JsonResponse
+    {
+        $builds = $user->builds()->with(BuildMapper::RELATIONS)->latest('updated_at')->limit(100)->get();
+
+        return new JsonResponse(['builds' => $builds->map(BuildView::card(...))->all()]);
+    }
+
+    public function store(StartBuildRequest $request, User $user): JsonResponse
+    {
+        $demo = $request->string('demo')->toString();
+        $name = $request->string('name')->toString();
+        $build = $demo === '' ? StartBuild::blank($user, $name) : StartBuild::fromDemo($user, $demo, $name === '' ? null : $name);
+
+        return new JsonResponse(BuildView::of($build), 201);
+    }
+
+    /** What an import would take; nothing is stored. */
+    public function preview(ImportRequest $request): JsonResponse
+    {
+        [$document, $build] = ImportBuild::read($request->string('text')->toString());
+        $appraisal = Appraisal::of($build, Today::day());
+
+        return new JsonResponse([
+            'name' => $build->name,
+            'verdict' => $appraisal->verdict->value,
+            'vitals' => $appraisal->vitals->toArray(),
+            'lines' => array_map(static fn ($line): array => ['id' => $line->id, 'name' => $line->name(), 'role' => $line->role->value], $build->lines),
+            'kept' => array_map(strval(...), array_keys($build->extra)),
+            'unused' => array_values(array_map(
+                static fn (array $part): string => is_string($part['name'] ?? null) ? $part['name'] : '',
+                array_filter(
+                    is_array($document['parts'] ?? null) ? $document['parts'] : [],
+                    static fn (mixed $part): bool => is_array($part) && ! in_array($part['id'] ?? null, array_map(static fn ($line): string => $line->part->id, $build->lines), true),
+                ),
+            )),
+        ]);
+    }
+
+    public function import(ImportRequest $request, User $user): JsonResponse
+    {
+        $name = $request->string('name')->toString();
+
+        return new JsonResponse(BuildView::of(ImportBuild::as($user, $request->string('text')->toString(), $name === '' ? null : $name)), 201);
+    }
+
+    public function show(BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(BuildView::of($build));
+    }
+
+    public function discard(BuildRecord $build): JsonResponse
+    {
+        DB::transaction(static fn () => $build->delete());
+
+        return new JsonResponse(['id' => $build->id]);
+    }
+
+    public function restore(BuildRecord $build): JsonResponse
+    {
+        DB::transaction(static fn () => $build->restore());
+
+        return new JsonResponse(BuildView::of($build));
+    }
+
+    public function brief(ChangeBriefRequest $request, BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($request): void {
+            /** @var array<string, mixed> $brief */
+            $brief = $request->array('brief');
+            ChangeBrief::of($build, $request->string('name')->toString(), $brief);
+        }));
+    }
+
+    public function tick(TickRequest $request, BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run(
+            $build, $request->version(),
+            static fn (BuildRecord $build) => TickStep::in($build, $request->string('step')->toString(), $request->boolean('done')),
+        ));
+    }
+
+    public function exportFile(BuildRecord $build): Response
+    {
+        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
+
+        return $this->download(BuildWriter::json(BuildWriter::document($core, $build->brief)), 'application/json', "{$this->fileName($build)}.pocketplot.json");
+    }
+
+    public function exportCsv(BuildRecord $build): Response
+    {
+        return $this->download(PartsCsv::of(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())), 'text/csv; charset=utf-8', "{$this->fileName($build)}-parts.csv");
+    }
+
+    private function fileName(BuildRecord $build): string
+    {
+        $slug = Str::slug($build->name);
+
+        return $slug === '' ? 'build' : $slug;
+    }
+
+    private function download(string $content, string $type, string $name): Response
+    {
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+    }
+}

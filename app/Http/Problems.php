@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Actions\StaleBuild;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use PocketPlot\File\BadFile;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/**
+ * Every error the API answers has one shape (contract/openapi.json, "Problem"): a code for the
+ * page, a sentence for the builder saying what now, and fields or problems where there are some.
+ */
+final class Problems
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([StaleBuild::class, BadFile::class]);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::answer($error) : null);
+    }
+
+    private static function answer(\Throwable $error): ?JsonResponse
+    {
+        return match (true) {
+            $error instanceof StaleBuild => self::json(409, 'stale', 'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.', ['fresh' => $error->fresh]),
+            $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => $error->problems]),
+            $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
+            $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),
+            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Files of up to 4 MB are read.'),
+            $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
+            $error instanceof HttpExceptionInterface => self::http($error),
+            default => config('app.debug') === true ? null : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
+        };
+    }
+
+    private static function database(\PDOException $error): JsonResponse
+    {
+        // 2002 refused, 2006 gone away, 2013 lost, 1040 too many: the server is away, not the query wrong.
+        $away = preg_match('/\b(2002|2006|2013|1040)\b/', $error->getMessage()) === 1;
+        report($error);
+
+        return $away
+            ? self::json(503, 'database-away', 'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.')
+            : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
+    }
+
+    private static function http(HttpExceptionInterface $error): JsonResponse
+    {
+        $status = $error->getStatusCode();
+
+        return match ($status) {
+            403, 404 => self::json(404, 'not-found', 'There is nothing here for you under this address.'),
+            419 => self::json(419, 'signed-out', 'The page was open too long and its key has run out. Load it again in another window and sign in, then save once more.'),
+            429 => self::json(429, 'too-often', 'Too many tries. Wait a minute, then try again.'),
+            default => self::json($status, 'refused', 'That was not understood.'),
+        };
+    }
+
+    /** @param array<string, mixed> $more */
+    private static function json(int $status, string $code, string $message, array $more = []): JsonResponse
+    {
+        return new JsonResponse(['code' => $code, 'message' => $message, ...$more], $status);
+    }
+}

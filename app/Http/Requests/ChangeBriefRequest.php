@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** The whole brief; a target given as null is taken out. */
+final class ChangeBriefRequest extends EditRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'name' => ['required', 'string', 'max:120'],
+            'brief' => ['required', 'array'],
+            'brief.purpose' => ['nullable', 'string', 'max:4000'],
+            'brief.runTimeHours' => ['nullable', 'numeric', 'min:0', 'max:1000'],
+            'brief.budget' => ['nullable', 'array:amount,currency'],
+            'brief.budget.amount' => ['required_with:brief.budget', 'regex:/^\d{1,9}(\.\d{1,4})?$/'],
+            'brief.budget.currency' => ['required_with:brief.budget', 'regex:/^[A-Z]{3}$/'],
+            'brief.currency' => ['required', 'regex:/^[A-Z]{3}$/'],
+            'brief.largestMm' => ['nullable', 'array:lengthMm,widthMm,heightMm'],
+            'brief.largestMm.lengthMm' => ['required_with:brief.largestMm', 'numeric', 'min:1', 'max:5000'],
+            'brief.largestMm.widthMm' => ['required_with:brief.largestMm', 'numeric', 'min:1', 'max:5000'],
+            'brief.largestMm.heightMm' => ['required_with:brief.largestMm', 'numeric', 'min:1', 'max:5000'],
+            'brief.largestMassG' => ['nullable', 'numeric', 'min:1', 'max:100000'],
+            'brief.gamesGb' => ['nullable', 'numeric', 'min:0', 'max:100000'],
+            'brief.eveningMinutes' => ['nullable', 'integer', 'min:10', 'max:720'],
+            'brief.games' => ['present', 'array', 'max:20'],
+            'brief.games.*.class' => ['required', 'string', 'max:60'],
+            'brief.games.*.players' => ['required', 'integer', 'min:1', 'max:8'],
+            'brief.games.*.directions' => ['required', 'integer', 'min:0', 'max:1000'],
+            'brief.games.*.buttons' => ['required', 'integer', 'min:0', 'max:1000'],
+            'brief.games.*.sticks' => ['required', 'integer', 'min:0', 'max:1000'],
+            'brief.games.*.knobs' => ['required', 'integer', 'min:0', 'max:1000'],
+            'brief.games.*.touch' => ['required', 'boolean'],
+            'brief.games.*.pictureWidthPx' => ['required', 'integer', 'min:0', 'max:20000'],
+            'brief.games.*.pictureHeightPx' => ['required', 'integer', 'min:0', 'max:20000'],
+            'brief.skills' => ['nullable', 'array', 'max:100'],
+            'brief.skills.*' => ['string', 'max:200'],
+            'brief.tools' => ['nullable', 'array', 'max:100'],
+            'brief.tools.*' => ['string', 'max:200'],
+            'brief.mustHaves' => ['nullable', 'array', 'max:100'],
+            'brief.mustHaves.*' => ['string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.*' => 'Give the build a name of up to 120 characters.',
+            'brief.runTimeHours.*' => 'Write the hours as a number from 0 to 1000, such as 4.5.',
+            'brief.budget.amount.*' => 'Write the budget in digits with a point, such as 260 or 259.90.',
+            'brief.budget.currency.*' => 'Write the currency as three letters, such as EUR.',
+            'brief.currency.*' => 'Write the currency as three letters, such as EUR.',
+            'brief.largestMm.*' => 'Write each side in millimetres, from 1 to 5000, or leave all three empty.',
+            'brief.largestMassG.*' => 'Write the grams as a number from 1 to 100000.',
+            'brief.gamesGb.*' => 'Write the gigabytes as a number of nought or more.',
+            'brief.eveningMinutes.*' => 'Write the minutes of an evening as a whole number from 10 to 720.',
+            'brief.games.*' => 'Write whole numbers of nought or more for the controls, and 1 to 8 players.',
+        ];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Validation\Rule;
+use PocketPlot\Build\Origin;
+use PocketPlot\Build\SupplyState;
+
+/** Quantity, sourcing and note of a line; only what is given changes. */
+final class ChangeLineRequest extends EditRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'quantity' => ['sometimes', 'integer', 'min:1', 'max:10000'],
+            'state' => ['sometimes', Rule::enum(SupplyState::class)],
+            'origin' => ['sometimes', Rule::enum(Origin::class)],
+            'price' => ['sometimes', 'nullable', 'array:amount,currency'],
+            'price.amount' => ['required_with:price', 'regex:/^\d{1,9}(\.\d{1,4})?$/'],
+            'price.currency' => ['required_with:price', 'regex:/^[A-Z]{3}$/'],
+            'vendor' => ['sometimes', 'nullable', 'string', 'max:120'],
+            'expectedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:4000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'quantity.*' => 'Write a whole number from 1 to 10000.',
+            'price.amount.*' => 'Write the price in digits with a point, such as 12.40.',
+            'price.currency.*' => 'Write the currency as three letters, such as EUR.',
+            'expectedOn.*' => 'Write the day as year-month-day, such as 2026-12-01.',
+            'note.max' => 'A note holds up to 4000 characters.',
+            'vendor.max' => 'A vendor\'s name holds up to 120 characters.',
+        ];
+    }
+}

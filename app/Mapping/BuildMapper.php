@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Mapping;
+
+use App\Models\BuildRecord;
+use App\Models\LineRecord;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Join;
+use PocketPlot\Build\Line;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\Fields;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\Part;
+
+/** The one place where rows become a core build. */
+final class BuildMapper
+{
+    /** @var list<string> */
+    public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks'];
+
+    public static function toCore(BuildRecord $record): Build
+    {
+        $brief = BuildReader::brief(new Fields($record->brief, 'brief'));
+        $parts = self::parts($record);
+        $lines = $names = [];
+        foreach ($record->lines as $row) {
+            $lines[] = self::line($row, $parts[$row->build_part_id]);
+            $names[$row->id] = $row->key;
+        }
+        $joins = [];
+        foreach ($record->joins as $join) {
+            if (isset($names[$join->from_line_id], $names[$join->to_line_id])) {
+                $joins[] = new Join($join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output);
+            }
+        }
+
+        return new Build(
+            $record->name,
+            $brief,
+            $lines,
+            BuildReader::rates(new Fields($record->rates, 'rates'), $brief->currency),
+            $joins,
+            $record->ticks->pluck('done_on', 'step')->map(static fn (string $day): string => substr($day, 0, 10))->all(),
+            $record->extra,
+        );
+    }
+
+    /** @return array<int, Part> by row id */
+    private static function parts(BuildRecord $record): array
+    {
+        $parts = [];
+        foreach ($record->parts as $row) {
+            $parts[$row->id] = PartReader::read($row->spec, "parts/{$row->key}");
+        }
+
+        return $parts;
+    }
+
+    private static function line(LineRecord $row, Part $part): Line
+    {
+        return BuildReader::line(new Fields([
+            ...$row->extra,
+            'id' => $row->key,
+            'part' => $part->id,
+            'role' => $row->role,
+            'slot' => $row->slot,
+            'chosen' => $row->chosen,
+            'quantity' => $row->quantity,
+            'state' => $row->state,
+            'origin' => $row->origin,
+            'price' => $row->price_amount === null ? null : ['amount' => rtrim(rtrim($row->price_amount, '0'), '.'), 'currency' => $row->price_currency],
+            'vendor' => $row->vendor,
+            'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
+            'note' => $row->note,
+        ], "lines/{$row->key}"), $part);
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Mapping;
+
+use App\Models\BuildRecord;
+use App\Models\LineRecord;
+use PocketPlot\Appraisal;
+use PocketPlot\Assembly\Schedule;
+use PocketPlot\Build\Line;
+use PocketPlot\Part\Offer;
+use PocketPlot\Part\Part;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Sourcing\Costs;
+
+/** What the API answers of a build: its rows and its appraisal (contract/openapi.json, "Build"). */
+final class BuildView
+{
+    /** @return array<string, mixed> */
+    public static function of(BuildRecord $record, ?Appraisal $appraisal = null): array
+    {
+        $record->loadMissing(BuildMapper::RELATIONS);
+        $today = Today::day();
+        $appraisal ??= Appraisal::of(BuildMapper::toCore($record), $today);
+
+        return [
+            'id' => $record->id,
+            'version' => $record->version,
+            'name' => $record->name,
+            'brief' => (object) $record->brief,
+            'rates' => $appraisal->build->rates->toArray(),
+            'lines' => array_map(static fn (Line $line): array => self::line($line, $today), $appraisal->build->lines),
+            'removed' => $record->removedLines->map(static fn (LineRecord $row): array => [
+                'id' => $row->key,
+                'name' => self::nameOf($record, $row),
+                'role' => $row->role,
+            ])->values()->all(),
+            'appraisal' => $appraisal->toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed> the card of a build on the shelf of builds */
+    public static function card(BuildRecord $record): array
+    {
+        $record->loadMissing(BuildMapper::RELATIONS);
+        $appraisal = Appraisal::of(BuildMapper::toCore($record), Today::day());
+
+        return [
+            'id' => $record->id,
+            'name' => $record->name,
+            'purpose' => $appraisal->build->brief->purpose,
+            'verdict' => $appraisal->verdict->value,
+            'lines' => count($appraisal->build->chosen()),
+            'vitals' => $appraisal->vitals->toArray(),
+            'updatedAt' => $record->updated_at?->toIso8601String(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function part(Part $part): array
+    {
+        return [
+            'id' => $part->id,
+            'name' => $part->name,
+            'role' => $part->role->value,
+            'maker' => $part->maker,
+            'summary' => $part->summary,
+            'skills' => $part->skills,
+            'cautions' => $part->cautions,
+            'offers' => array_map(static fn (Offer $offer): array => ['vendor' => $offer->vendor, 'price' => $offer->price->toArray(), 'leadDays' => $offer->leadDays], $part->offers),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(Line $line, Day $today): array
+    {
+        $arrives = $line->state->isAtHand() ? null : Schedule::arrivalOf($line, $today);
+
+        return [
+            'id' => $line->id,
+            'part' => self::part($line->part),
+            'role' => $line->role->value,
+            'slot' => $line->slot,
+            'chosen' => $line->chosen,
+            'quantity' => $line->quantity,
+            'state' => $line->state->value,
+            'origin' => $line->origin->value,
+            'price' => $line->price?->toArray(),
+            'listPrice' => Costs::unitPrice($line)?->toArray(),
+            'vendor' => $line->vendor,
+            'expectedOn' => $line->expectedOn === null ? null : (string) $line->expectedOn,
+            'arrivesOn' => $arrives === null ? null : (string) $arrives,
+            'note' => $line->note,
+        ];
+    }
+
+    private static function nameOf(BuildRecord $record, LineRecord $row): string
+    {
+        $name = $record->parts->firstWhere('id', $row->build_part_id)?->spec['name'] ?? null;
+
+        return is_string($name) ? $name : $row->key;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Collection;
+
+/**
+ * A build as rows. What can be known about it is asked of the core, through Mapping\BuildMapper.
+ *
+ * @property string $id
+ * @property int $user_id
+ * @property string $name
+ * @property array<string, mixed> $brief as written, keys this version does not know included
+ * @property array<string, mixed> $rates
+ * @property array<string, mixed> $extra
+ * @property int $version grows with every edit
+ * @property Collection<int, LineRecord> $lines
+ * @property Collection<int, LineRecord> $removedLines
+ * @property Collection<int, BuildPartRecord> $parts
+ * @property Collection<int, JoinRecord> $joins
+ * @property Collection<int, TickRecord> $ticks
+ */
+final class BuildRecord extends Model
+{
+    use HasUlids;
+    use SoftDeletes;
+
+    protected $table = 'builds';
+
+    protected $guarded = [];
+
+    protected $casts = ['brief' => 'array', 'rates' => 'array', 'extra' => 'array', 'version' => 'integer'];
+
+    /** @return HasMany<LineRecord, $this> */
+    public function lines(): HasMany
+    {
+        return $this->hasMany(LineRecord::class, 'build_id')->whereNull('removed_at')->orderBy('position');
+    }
+
+    /** @return HasMany<LineRecord, $this> */
+    public function removedLines(): HasMany
+    {
+        return $this->hasMany(LineRecord::class, 'build_id')->whereNotNull('removed_at')->orderByDesc('removed_at');
+    }
+
+    /** @return HasMany<BuildPartRecord, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(BuildPartRecord::class, 'build_id');
+    }
+
+    /** @return HasMany<JoinRecord, $this> */
+    public function joins(): HasMany
+    {
+        return $this->hasMany(JoinRecord::class, 'build_id')->orderBy('id');
+    }
+
+    /** @return HasMany<TickRecord, $this> */
+    public function ticks(): HasMany
+    {
+        return $this->hasMany(TickRecord::class, 'build_id');
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $build_id
+ * @property int $build_part_id
+ * @property string $key
+ * @property string $role
+ * @property string $slot
+ * @property bool $chosen
+ * @property int $quantity
+ * @property string $state
+ * @property string $origin
+ * @property ?string $price_amount
+ * @property ?string $price_currency
+ * @property string $vendor
+ * @property ?string $expected_on
+ * @property string $note
+ * @property array<string, mixed> $extra
+ * @property int $position
+ * @property ?string $removed_at
+ */
+final class LineRecord extends Model
+{
+    protected $table = 'build_lines';
+
+    protected $guarded = [];
+
+    public $timestamps = false;
+
+    protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'extra' => 'array', 'build_part_id' => 'integer'];
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A part in somebody's library.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $key
+ * @property string $name
+ * @property string $role
+ * @property string $maker
+ * @property string $summary
+ * @property array<string, mixed> $spec
+ */
+final class PartRecord extends Model
+{
+    protected $table = 'parts';
+
+    protected $guarded = [];
+
+    protected $casts = ['spec' => 'array'];
+
+    /**
+     * The builder's own parts and the shared shelf.
+     *
+     * @return Builder<self>
+     */
+    public static function visibleTo(User $user): Builder
+    {
+        return self::query()->whereIn('user_id', [$user->id, User::shelf()->id]);
+    }
+
+    /**
+     * Every word must begin some word of name, maker or summary.
+     *
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public static function matching(Builder $query, string $words): Builder
+    {
+        preg_match_all('/[\p{L}\p{N}]+/u', $words, $found);
+        $terms = array_filter($found[0], static fn (string $word): bool => mb_strlen($word) > 1);
+        if ($terms === []) {
+            return $query;
+        }
+        $short = array_filter($terms, static fn (string $word): bool => mb_strlen($word) < 3);
+        foreach ($short as $word) {
+            $query->where('name', 'like', '%'.addcslashes($word, '%_\\').'%');
+        }
+        $long = array_diff($terms, $short);
+
+        return $long === [] ? $query : $query->whereRaw(
+            'match(name, maker, summary) against (? in boolean mode)',
+            [implode(' ', array_map(static fn (string $word): string => "+{$word}*", $long))],
+        );
+    }
+}

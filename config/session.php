@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => env('SESSION_DRIVER', 'file'),
+    'lifetime' => (int) env('SESSION_LIFETIME', 480),
+    'expire_on_close' => false,
+    'encrypt' => true,
+    'files' => storage_path('framework/sessions'),
+    'lottery' => [2, 100],
+    'cookie' => 'pocketplot_session',
+    'path' => '/',
+    'domain' => null,
+    'secure' => env('SESSION_SECURE_COOKIE', false),
+    'http_only' => true,
+    'same_site' => 'lax',
+    'partitioned' => false,
+];

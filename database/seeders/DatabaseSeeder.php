@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\StartBuild;
+use App\Models\PartRecord;
+use App\Models\User;
+use App\Models\VendorRecord;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Str;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\Fields;
+use PocketPlot\File\Format;
+
+/** The shared shelf of parts and vendors, and the demo builder with the demo builds. Runs once; again it only freshens the shelf. */
+final class DatabaseSeeder extends Seeder
+{
+    public function run(): void
+    {
+        $this->shelf();
+        if (config('pocketplot.demo') === true) {
+            $this->demoBuilder();
+        }
+    }
+
+    private function shelf(): void
+    {
+        $shelf = User::query()->firstOrCreate(['email' => config('pocketplot.shelf_email')], ['name' => 'The shared shelf', 'password' => Str::random(40)]);
+        $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
+        $document = new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path('demo/library.pocketplot.json'))));
+        foreach ($document->children('vendors') as $vendor) {
+            VendorRecord::query()->updateOrCreate(
+                ['user_id' => $shelf->id, 'name' => $vendor->string('name')],
+                ['currency' => $vendor->string('currency'), 'lead_days' => $vendor->int('leadDays', 7), 'note' => $vendor->string('note', '')],
+            );
+        }
+        foreach (BuildReader::parts($document) as $part) {
+            PartRecord::query()->updateOrCreate(
+                ['user_id' => $shelf->id, 'key' => $part->id],
+                ['name' => $part->name, 'role' => $part->role->value, 'maker' => $part->maker, 'summary' => $part->summary, 'spec' => $part->raw],
+            );
+        }
+    }
+
+    private function demoBuilder(): void
+    {
+        $demo = User::query()->firstOrCreate(['email' => config('pocketplot.demo_email')], ['name' => 'Demo builder', 'password' => Str::random(40)]);
+        if ($demo->wasRecentlyCreated) {
+            foreach (array_reverse(StartBuild::DEMOS) as $slug) {
+                StartBuild::fromDemo($demo, $slug, null);
+            }
+        }
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BuildController;
+use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\LineController;
+use App\Http\Controllers\PageController;
+use App\Http\Controllers\SessionController;
+use App\Http\Middleware\OnlyHere;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->group(function (): void {
+    Route::get('nothing', [PageController::class, 'nothing']);
+    Route::get('session', [SessionController::class, 'show']);
+    Route::middleware('throttle:sign-in')->group(function (): void {
+        Route::post('register', [SessionController::class, 'register']);
+        Route::post('sign-in', [SessionController::class, 'signIn']);
+        Route::post('forgot-password', [SessionController::class, 'forgot']);
+        Route::post('new-password', [SessionController::class, 'newPassword']);
+    });
+    Route::middleware(OnlyHere::class)->group(function (): void {
+        Route::post('demo-door', [SessionController::class, 'demo']);
+        Route::get('mailbox', [SessionController::class, 'mailbox']);
+    });
+
+    Route::middleware('auth')->group(function (): void {
+        Route::post('sign-out', [SessionController::class, 'signOut']);
+        Route::get('parts', [LibraryController::class, 'search']);
+        Route::get('vendors', [LibraryController::class, 'vendors']);
+        Route::get('builds', [BuildController::class, 'index']);
+        Route::post('builds', [BuildController::class, 'store']);
+        Route::post('imports/preview', [BuildController::class, 'preview']);
+        Route::post('imports', [BuildController::class, 'import']);
+
+        Route::prefix('builds/{build}')->middleware('can:touch,build')->group(function (): void {
+            Route::get('', [BuildController::class, 'show']);
+            Route::delete('', [BuildController::class, 'discard']);
+            Route::post('restore', [BuildController::class, 'restore'])->withTrashed();
+            Route::put('brief', [BuildController::class, 'brief']);
+            Route::put('ticks', [BuildController::class, 'tick']);
+            Route::get('file', [BuildController::class, 'exportFile']);
+            Route::get('parts.csv', [BuildController::class, 'exportCsv']);
+            Route::get('candidates', [LibraryController::class, 'candidates']);
+            Route::get('remedies', [LibraryController::class, 'remedies']);
+            Route::post('lines', [LineController::class, 'add']);
+            Route::patch('lines/{line}', [LineController::class, 'change']);
+            Route::delete('lines/{line}', [LineController::class, 'remove']);
+            Route::post('lines/{line}/swap', [LineController::class, 'swap']);
+            Route::post('lines/{line}/choose', [LineController::class, 'choose']);
+            Route::post('lines/{line}/restore', [LineController::class, 'restore']);
+        });
+    });
+    Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
+});
+
+Route::get('{anything?}', [PageController::class, 'page'])->where('anything', '.*');
