@@ -27,6 +27,7 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::get('parts', [LibraryController::class, 'search']);
+        Route::get('vocabulary', [LibraryController::class, 'vocabulary']);
         Route::get('vendors', [LibraryController::class, 'vendors']);
         Route::get('builds', [BuildController::class, 'index']);
         Route::post('builds', [BuildController::class, 'store']);

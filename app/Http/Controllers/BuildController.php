@@ -30,7 +30,7 @@ final class BuildController
 {
     public function index(User $user): JsonResponse
     {
-        $builds = $user->builds()->with(BuildMapper::RELATIONS)->latest('updated_at')->limit(100)->get();
+        $builds = $user->builds()->with(BuildMapper::RELATIONS)->latest('updated_at')->latest('id')->limit(100)->get();
 
         return new JsonResponse(['builds' => $builds->map(BuildView::card(...))->all()]);
     }

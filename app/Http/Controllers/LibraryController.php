@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use PocketPlot\Appraisal;
+use PocketPlot\Build\Vocabulary;
 use PocketPlot\Check\Candidates;
 use PocketPlot\Check\Effect;
 use PocketPlot\Check\Finding;
@@ -41,6 +42,16 @@ final class LibraryController
         return new JsonResponse(['parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, ...BuildView::part(PartReader::read($row->spec))])->all()]);
     }
 
+    /** The words that briefs and parts share. */
+    public function vocabulary(): JsonResponse
+    {
+        return new JsonResponse([
+            'skills' => Vocabulary::SKILLS,
+            'tools' => Vocabulary::TOOLS,
+            'gamesClasses' => array_map(get_object_vars(...), Vocabulary::gamesClasses()),
+        ]);
+    }
+
     public function vendors(User $user): JsonResponse
     {
         $vendors = VendorRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->orderBy('name')->get();
@@ -62,6 +73,7 @@ final class LibraryController
         $answers = [];
         foreach ($judged as $index => $one) {
             $answers[] = [
+                'weight' => $one['effect']->verdict->weight(),
                 'libraryId' => $rows[$index]?->id,
                 'part' => BuildView::part($one['part']),
                 'inUse' => $swap !== '' && $core->line($swap)?->part->id === $one['part']->id,
@@ -69,7 +81,9 @@ final class LibraryController
             ];
         }
 
-        return new JsonResponse(['candidates' => $answers]);
+        usort($answers, static fn (array $a, array $b): int => $a['weight'] <=> $b['weight']);
+
+        return new JsonResponse(['candidates' => array_map(static fn (array $answer): array => array_diff_key($answer, ['weight' => 0]), $answers)]);
     }
 
     /** For one finding, the swaps and additions that really settle it. */

@@ -46,6 +46,30 @@ final class ChangeBriefRequest extends EditRequest
         ];
     }
 
+    /** Figures may be written as text, with a unit or without. */
+    protected function prepareForValidation(): void
+    {
+        $brief = $this->input('brief');
+        if (! is_array($brief)) {
+            return;
+        }
+        foreach (['runTimeHours' => 'h', 'largestMassG' => 'g', 'gamesGb' => 'GB', 'eveningMinutes' => 'min'] as $field => $unit) {
+            $brief[$field] = TypedInput::figure("brief.{$field}", $brief[$field] ?? null, $unit);
+        }
+        $brief['eveningMinutes'] = is_float($brief['eveningMinutes']) ? (int) round($brief['eveningMinutes']) : $brief['eveningMinutes'];
+        if (is_array($brief['largestMm'] ?? null)) {
+            foreach ($brief['largestMm'] as $side => $value) {
+                $brief['largestMm'][$side] = TypedInput::figure("brief.largestMm.{$side}", $value, 'mm');
+            }
+            $brief['largestMm'] = array_filter($brief['largestMm'], static fn (mixed $side): bool => $side !== null) === [] ? null : $brief['largestMm'];
+        }
+        if (is_string($brief['budget'] ?? null)) {
+            $currency = is_string($brief['currency'] ?? null) && $brief['currency'] !== '' ? $brief['currency'] : 'EUR';
+            $brief['budget'] = trim($brief['budget']) === '' ? null : TypedInput::money('brief.budget', $brief['budget'], $currency);
+        }
+        $this->merge(['brief' => $brief]);
+    }
+
     /** @return array<string, string> */
     public function messages(): array
     {

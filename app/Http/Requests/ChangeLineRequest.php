@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\BuildRecord;
 use Illuminate\Validation\Rule;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
@@ -26,6 +27,18 @@ final class ChangeLineRequest extends EditRequest
             'expectedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
             'note' => ['sometimes', 'nullable', 'string', 'max:4000'],
         ];
+    }
+
+    /** A price may be written as text: "18,50" or "18.50 GBP". */
+    protected function prepareForValidation(): void
+    {
+        $price = $this->input('price');
+        if (! is_string($price)) {
+            return;
+        }
+        $build = $this->route('build');
+        $currency = $build instanceof BuildRecord && is_string($build->brief['currency'] ?? null) ? $build->brief['currency'] : 'EUR';
+        $this->merge(['price' => trim($price) === '' ? null : TypedInput::money('price', $price, $currency)]);
     }
 
     /** @return array<string, string> */

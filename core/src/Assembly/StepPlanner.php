@@ -8,6 +8,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Facts;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Number;
 
 /**
  * Steps out of the parts: prove everything on the bench, make the body, wire and mount, close.
@@ -155,7 +156,7 @@ final class StepPlanner
         $volts = $pack->volts();
         $says = $pack->sealed || ! $volts->isKnown()
             ? 'Meter its output before anything hangs on it.'
-            : "Meter it: full it shows {$volts->says()} at the top end. Far below, or warm, or swollen: do not use it.";
+            : sprintf('Full it shows up to %s V, empty %s V. Far below that, or warm, or swollen: do not use it.', Number::says($volts->most()), Number::says($volts->least()));
 
         return new Step("meter/{$line->id}", Phase::Prove, "Meter {$line->name()}", $says, [$line], 5, [self::CELLS], true);
     }

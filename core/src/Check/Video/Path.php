@@ -68,7 +68,7 @@ final class Path implements Rule
             yield $this->answer(Verdict::Clash, [$display, $board],
                 $shared === []
                     ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
-                    : "Both know {$shared[0]}, but no lead in the parts list goes from {$board->name()} ({$gives[0]->connector}) to {$display->name()} ({$takes[0]->connector}).",
+                    : sprintf('Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).', $shared[0], $board->name(), self::connectorFor($gives, $shared[0]), $display->name(), self::connectorFor($takes, $shared[0])),
                 $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
                     Remedy::add(Role::Cable, 'Add a lead or an adapter'),
                     Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
@@ -152,6 +152,18 @@ final class Path implements Rule
     private static function list(string $label, array $sockets): WorkingLine
     {
         return new WorkingLine($label, $sockets === [] ? null : implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $sockets)), '', $sockets === [] ? 'unknown' : 'datasheet');
+    }
+
+    /** @param list<Socket> $sockets */
+    private static function connectorFor(array $sockets, string $signal): string
+    {
+        foreach ($sockets as $socket) {
+            if ($socket->carries === $signal) {
+                return $socket->connector;
+            }
+        }
+
+        return '';
     }
 
     /** @param list<Socket> $sockets */

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Validation\ValidationException;
+use PocketPlot\Quantity\BadFigure;
+use PocketPlot\Quantity\Typed;
+
+/** Turns typed text into figures through the core, and its complaint into one about the field. */
+final class TypedInput
+{
+    /** Text becomes a number in the unit, empty text null; anything else is left for the rules to judge. */
+    public static function figure(string $field, mixed $value, string $unit): mixed
+    {
+        if (! is_string($value)) {
+            return $value;
+        }
+
+        return trim($value) === '' ? null : self::or($field, static fn (): float => Typed::figure($value, $unit));
+    }
+
+    /** @return array{amount: string, currency: string} */
+    public static function money(string $field, string $text, string $currency): array
+    {
+        $money = self::or($field, static fn () => Typed::money($text, $currency));
+
+        return ['amount' => (string) $money->amount, 'currency' => $money->currency];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T
+     */
+    private static function or(string $field, callable $read): mixed
+    {
+        try {
+            return $read();
+        } catch (BadFigure $bad) {
+            throw ValidationException::withMessages([$field => ucfirst($bad->getMessage()).'.']);
+        }
+    }
+}

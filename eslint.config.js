@@ -1,0 +1,20 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+    { ignores: ['resources/js/api/contract.ts'] },
+    js.configs.recommended,
+    ...ts.configs.strictTypeChecked,
+    {
+        files: ['**/*.{ts,tsx}'],
+        plugins: { 'react-hooks': hooks },
+        languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+        rules: {
+            ...hooks.configs.recommended.rules,
+            '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+            '@typescript-eslint/no-confusing-void-expression': 'off',
+            '@typescript-eslint/no-unnecessary-type-parameters': 'off',
+        },
+    },
+);

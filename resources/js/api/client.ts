@@ -1,0 +1,81 @@
+import type { components } from './contract';
+
+type Schemas = components['schemas'];
+export type Build = Schemas['Build'];
+export type BuildCard = Schemas['BuildCard'];
+export type Brief = Schemas['Brief'];
+export type Candidate = Schemas['Candidate'];
+export type Finding = Schemas['Finding'];
+export type FoundRemedy = Schemas['FoundRemedy'];
+export type GamesClass = Schemas['GamesClass'];
+export type ImportPreview = Schemas['ImportPreview'];
+export type Letter = Schemas['Letter'];
+export type Line = Schemas['Line'];
+export type Role = Schemas['Role'];
+export type Session = Schemas['Session'];
+export type Step = Schemas['Step'];
+export type Vendor = Schemas['Vendor'];
+export type Verdict = Schemas['Verdict'];
+export type Vitals = Schemas['Vitals'];
+type ProblemBody = Schemas['Problem'];
+
+/** What went wrong, in the words of the application; `code` tells pages what to do about it. */
+export class Problem extends Error {
+    constructor(
+        readonly code: string,
+        message: string,
+        readonly fields: Record<string, string[]> = {},
+        readonly problems: string[] = [],
+        readonly fresh: Build | null = null,
+    ) {
+        super(message);
+    }
+
+    /** The first complaint about a field. */
+    about(field: string): string | undefined {
+        return this.fields[field]?.[0];
+    }
+}
+
+const away = 'The application does not answer. What you typed is still here. See that it is running, then save once more.';
+
+function crossSiteKey(): string {
+    return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+}
+
+async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+    let response: Response;
+    try {
+        response = await fetch(`/api${path}`, {
+            method,
+            credentials: 'same-origin',
+            headers: {
+                Accept: 'application/json',
+                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+                ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': crossSiteKey() }),
+            },
+            ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+        });
+    } catch {
+        throw new Problem('away', away);
+    }
+    let answer: unknown;
+    try {
+        answer = await response.json();
+    } catch {
+        throw new Problem('away', away);
+    }
+    if (!response.ok) {
+        const said = answer as ProblemBody;
+        throw new Problem(said.code, said.message, said.fields, said.problems, said.fresh ?? null);
+    }
+    return answer as T;
+}
+
+export const api = {
+    get: <T>(path: string) => send<T>('GET', path),
+    post: <T>(path: string, body: unknown = {}) => send<T>('POST', path, body),
+    put: <T>(path: string, body: unknown) => send<T>('PUT', path, body),
+    patch: <T>(path: string, body: unknown) => send<T>('PATCH', path, body),
+    remove: <T>(path: string, body: unknown = {}) => send<T>('DELETE', path, body),
+};

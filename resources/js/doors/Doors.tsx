@@ -1,0 +1,182 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode, type SubmitEvent } from 'react';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
+import { api, Problem, type Session } from '../api/client';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Peg } from '../ui/Peg';
+import { useSession } from './InWorkshop';
+
+function Door({ title, children }: { title: string; children: ReactNode }) {
+    return (
+        <main className="dot-grid flex min-h-screen items-center justify-center bg-desk p-4">
+            <div className="w-full max-w-md rounded-sm border border-edge bg-paper p-7 shadow-lg">
+                <p className="font-head mb-5 flex items-center gap-2 text-lg font-semibold text-pen">
+                    <span aria-hidden="true">
+                        <Peg verdict="fits" size={22} />
+                    </span>
+                    Pocket Plot
+                </p>
+                <h1 className="mb-4 text-2xl">{title}</h1>
+                {children}
+            </div>
+        </main>
+    );
+}
+
+function useDoor<T>(path: string, then: (answer: T) => void) {
+    return useMutation<T, Error, Record<string, string>>({ mutationFn: (body) => api.post<T>(path, body), onSuccess: then });
+}
+
+const about = (error: Error | null, field: string) => (error instanceof Problem ? error.about(field) : undefined);
+
+function Complaint({ error }: { error: Error | null }) {
+    return error === null || (error instanceof Problem && error.code === 'bad-input') ? null : (
+        <p role="alert" className="mb-3 text-clash">
+            {error.message}
+        </p>
+    );
+}
+
+function useEnter() {
+    const cache = useQueryClient();
+    const go = useNavigate();
+    return (session: Session) => {
+        cache.clear();
+        cache.setQueryData(['session'], session);
+        void go('/');
+    };
+}
+
+function values(event: SubmitEvent<HTMLFormElement>): Record<string, string> {
+    event.preventDefault();
+    return Object.fromEntries([...new FormData(event.currentTarget)].map(([name, value]) => [name, typeof value === 'string' ? value : '']));
+}
+
+export function SignIn() {
+    const session = useSession();
+    const enter = useEnter();
+    const door = useDoor<Session>('/sign-in', enter);
+    const demo = useDoor<Session>('/demo-door', enter);
+    if (session.data?.user) return <Navigate to="/" replace />;
+    return (
+        <Door title="Into the workshop">
+            {session.data?.demoDoor === true && (
+                <div className="mb-6 border-b border-line pb-6">
+                    <Button look="pen" className="min-h-12 w-full text-lg" onClick={() => demo.mutate({})} disabled={demo.isPending}>
+                        Look around the demo workshop
+                    </Button>
+                    <p className="mt-2 text-sm text-pencil">No account needed. This door exists only on this machine, in demo mode.</p>
+                    <Complaint error={demo.error} />
+                </div>
+            )}
+            <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
+                <Complaint error={door.error} />
+                <Field label="E-mail" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
+                <Field label="Password" name="password" type="password" autoComplete="current-password" required problem={about(door.error, 'password')} />
+                <Button type="submit" look={session.data?.demoDoor === true ? 'plain' : 'pen'} disabled={door.isPending}>
+                    Sign in
+                </Button>
+            </form>
+            <p className="mt-5 flex flex-wrap justify-between gap-3 text-pen">
+                <Link className="underline" to="/register">
+                    Make an account
+                </Link>
+                <Link className="underline" to="/forgot-password">
+                    Forgotten the password?
+                </Link>
+            </p>
+        </Door>
+    );
+}
+
+export function Register() {
+    const door = useDoor<Session>('/register', useEnter());
+    return (
+        <Door title="Make an account">
+            <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4" noValidate>
+                <Complaint error={door.error} />
+                <Field label="What should we call you?" name="name" autoComplete="name" required problem={about(door.error, 'name')} />
+                <Field label="E-mail" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
+                <Field label="Password" name="password" type="password" autoComplete="new-password" required hint="10 characters or more." problem={about(door.error, 'password')} />
+                <Button type="submit" look="pen" disabled={door.isPending}>
+                    Make the account
+                </Button>
+            </form>
+            <p className="mt-5 text-pen">
+                <Link className="underline" to="/sign-in">
+                    Sign in instead
+                </Link>
+            </p>
+        </Door>
+    );
+}
+
+export function AskForPassword() {
+    const session = useSession();
+    const door = useDoor<{ message: string }>('/forgot-password', () => undefined);
+    return (
+        <Door title="A new password">
+            {door.isSuccess ? (
+                <p role="status">
+                    {door.data.message}{' '}
+                    {session.data?.demoDoor === true && (
+                        <>
+                            In demo mode letters land in the{' '}
+                            <Link className="text-pen underline" to="/mailbox">
+                                stand-in mailbox
+                            </Link>
+                            .
+                        </>
+                    )}
+                </p>
+            ) : (
+                <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
+                    <Complaint error={door.error} />
+                    <Field label="E-mail of your account" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
+                    <Button type="submit" look="pen" disabled={door.isPending}>
+                        Send me a letter
+                    </Button>
+                </form>
+            )}
+            <p className="mt-5 text-pen">
+                <Link className="underline" to="/sign-in">
+                    Back to the door
+                </Link>
+            </p>
+        </Door>
+    );
+}
+
+export function NewPassword() {
+    const [query] = useSearchParams();
+    const [done, setDone] = useState(false);
+    const door = useDoor<{ message: string }>('/new-password', () => setDone(true));
+    return (
+        <Door title="Set a new password">
+            {done ? (
+                <p role="status">
+                    The new password holds.{' '}
+                    <Link className="text-pen underline" to="/sign-in">
+                        Sign in with it.
+                    </Link>
+                </p>
+            ) : (
+                <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
+                    <Complaint error={door.error} />
+                    {about(door.error, 'token') !== undefined && (
+                        <p role="alert" className="text-clash">
+                            {about(door.error, 'token')}
+                        </p>
+                    )}
+                    <input type="hidden" name="token" value={query.get('token') ?? ''} />
+                    <input type="hidden" name="email" value={query.get('email') ?? ''} />
+                    <Field label="New password" name="password" type="password" autoComplete="new-password" required hint="10 characters or more." problem={about(door.error, 'password')} />
+                    <Button type="submit" look="pen" disabled={door.isPending}>
+                        Set it
+                    </Button>
+                </form>
+            )}
+        </Door>
+    );
+}

@@ -1,0 +1,153 @@
+import { useQuery } from '@tanstack/react-query';
+import { createContext, useContext } from 'react';
+import { api, type Build, type Finding, type FoundRemedy } from '../api/client';
+import { useOpenBuild } from '../api/useBuild';
+import { Button } from '../ui/Button';
+import { useNotices } from '../ui/Notices';
+import { Peg } from '../ui/Peg';
+import { Sheetlet } from '../ui/Sheetlet';
+import { differing } from './VitalsLine';
+
+export const NoteLeafContext = createContext<(key: string) => void>(() => undefined);
+
+/** Opens the leaf of one finding by its key. */
+export const useNoteLeaf = () => useContext(NoteLeafContext);
+
+/** One finding in full: its sentence, the working, and the ways out with what each would change. */
+export function NoteLeaf({ noteKey, onClose }: { noteKey: string | null; onClose: () => void }) {
+    const { build } = useOpenBuild();
+    const finding = build.appraisal.findings.find((one) => one.key === noteKey);
+    return (
+        <Sheetlet
+            open={noteKey !== null && finding !== undefined}
+            onClose={onClose}
+            title={
+                finding === undefined ? (
+                    ''
+                ) : (
+                    <span className="flex items-center gap-3">
+                        <Peg verdict={finding.verdict} size={30} named />
+                        <code className="figures text-sm font-normal text-pencil">{finding.rule}</code>
+                    </span>
+                )
+            }
+        >
+            {finding !== undefined && <Note finding={finding} onClose={onClose} />}
+        </Sheetlet>
+    );
+}
+
+function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
+    const { build } = useOpenBuild();
+    const names = finding.lines.map((id) => build.lines.find((line) => line.id === id)?.part.name).filter((name) => name !== undefined);
+    return (
+        <>
+            <p className="mb-4 text-lg leading-snug">{finding.says}</p>
+            {finding.working.length > 0 && (
+                <section className="mb-5">
+                    <h3 className="mb-1 text-lg">Working</h3>
+                    <table className="dot-grid w-full border border-line">
+                        <thead className="sr-only">
+                            <tr>
+                                <th>Figure</th>
+                                <th>Value</th>
+                                <th>Source</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {finding.working.map((line, index) => (
+                                <tr key={index} className="border-b border-line last:border-0">
+                                    <th scope="row" className="px-2 py-1 text-left font-normal">
+                                        {line.label}
+                                    </th>
+                                    <td className="figures px-2 py-1 text-right font-semibold">{line.value === null ? 'unknown' : `${line.value} ${line.unit}`}</td>
+                                    <td className="px-2 py-1 text-right text-sm text-pencil">{line.source}</td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                    {finding.comparison !== '' && <p className="mt-1 text-sm text-pencil">{finding.comparison}</p>}
+                </section>
+            )}
+            {finding.verdict !== 'fits' && <Remedies finding={finding} onClose={onClose} />}
+            {names.length > 0 && <p className="mt-5 border-t border-line pt-3 text-sm text-pencil">About: {names.join(', ')}</p>}
+        </>
+    );
+}
+
+function Remedies({ finding, onClose }: { finding: Finding; onClose: () => void }) {
+    const { build, edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const searched = finding.remedies.some((remedy) => remedy.kind === 'swap' || remedy.kind === 'add');
+    const found = useQuery({
+        queryKey: ['remedies', build.id, build.version, finding.key],
+        queryFn: () => api.get<{ remedies: FoundRemedy[] }>(`/builds/${build.id}/remedies?finding=${encodeURIComponent(finding.key)}`),
+        enabled: searched,
+    });
+    const byHand = finding.remedies.filter((remedy) => remedy.kind !== 'swap' && remedy.kind !== 'add');
+    const apply = async (remedy: FoundRemedy) => {
+        const answer = await edit((path, version) =>
+            remedy.line === null ? api.post<Build>(`${path}/lines`, { version, part: remedy.libraryId, role: remedy.role }) : api.post<Build>(`${path}/lines/${remedy.line}/swap`, { version, part: remedy.libraryId }),
+        );
+        if (answer instanceof Error) return;
+        notices.say(remedy.line === null ? `${remedy.part.name} was added.` : `${remedy.part.name} took the place.`);
+        onClose();
+    };
+    return (
+        <section>
+            <h3 className="mb-2 text-lg">Ways out</h3>
+            {searched && found.isPending && <p className="min-h-24 text-pencil">Trying the parts of your library …</p>}
+            {found.isError && <p role="alert">{found.error.message}</p>}
+            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap or addition from your library settles this.</p>}
+            <ul className="grid gap-3">
+                {found.data?.remedies.map((remedy) => (
+                    <li key={`${remedy.line ?? 'add'}${remedy.libraryId}`} className="rounded-sm border border-line bg-leaf p-3">
+                        <div className="flex items-start justify-between gap-3">
+                            <p>
+                                <span className="text-sm text-pencil">{remedy.line === null ? 'Add' : `Instead of ${build.lines.find((line) => line.id === remedy.line)?.part.name ?? ''}`}</span>
+                                <br />
+                                <span className="font-semibold">{remedy.part.name}</span>
+                            </p>
+                            <Button look="pen" disabled={busy} onClick={() => void apply(remedy)} aria-label={`${remedy.line === null ? 'Add' : 'Take'} ${remedy.part.name}`}>
+                                {remedy.line === null ? 'Add' : 'Take it'}
+                            </Button>
+                        </div>
+                        <EffectList before={build} after={remedy.vitals} />
+                        {remedy.verdict !== 'fits' && remedy.says !== finding.says && (
+                            <p className="mt-1 flex gap-1.5 text-sm">
+                                <Peg verdict={remedy.verdict} size={16} /> {remedy.says}
+                            </p>
+                        )}
+                    </li>
+                ))}
+            </ul>
+            {byHand.length > 0 && (
+                <ul className="mt-3 grid gap-2">
+                    {byHand.map((remedy, index) => (
+                        <li key={index} className="border-l-4 border-edge pl-3">
+                            <span className="text-sm text-pencil">{remedy.kind === 'measure' ? 'Find out' : remedy.kind === 'brief' ? 'In the brief' : 'By hand'}</span>
+                            <br />
+                            {remedy.says}
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+/** What a change would do to the vitals, before it is made. */
+export function EffectList({ before, after }: { before: Build; after: Build['appraisal']['vitals'] }) {
+    const changes = differing(before.appraisal.vitals, after);
+    if (changes.length === 0) return <p className="figures mt-1 text-sm text-pencil">No vital moves.</p>;
+    return (
+        <ul className="figures mt-1 flex flex-wrap gap-x-4 text-sm">
+            {changes.map(({ what, was, is }) => (
+                <li key={what}>
+                    <span className="text-pencil">{what} </span>
+                    {was} → <strong>{is}</strong>
+                </li>
+            ))}
+        </ul>
+    );
+}

@@ -1,0 +1,149 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { api, type Build, type Verdict } from '../api/client';
+import { OpenBuildContext, useBuildQuery, useEdit } from '../api/useBuild';
+import { Button } from '../ui/Button';
+import { turnLight } from '../ui/light';
+import { useNotices } from '../ui/Notices';
+import { Peg, worst } from '../ui/Peg';
+import { useShortcuts } from '../ui/useShortcuts';
+import { NoteLeaf, NoteLeafContext } from './NoteLeaf';
+import { Shortcuts } from './Shortcuts';
+import { VitalsLine } from './VitalsLine';
+
+interface Tab {
+    station: string;
+    name: string;
+    key: string;
+    verdict: Verdict;
+    figure: string;
+}
+
+function tabs({ lines, brief, appraisal }: Build): Tab[] {
+    const { vitals, findings, steps } = appraisal;
+    const waiting = steps.find((step) => step.tickedOn === null && step.waitsFor.length > 0);
+    return [
+        { station: 'brief', name: 'Brief', key: '1', verdict: worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict]), figure: `${(brief.games ?? []).length} games` },
+        { station: 'parts', name: 'Parts', key: '2', verdict: worst(findings.map((finding) => finding.verdict)), figure: `${lines.filter((line) => line.chosen).length} lines` },
+        { station: 'buy', name: 'Buy', key: '3', verdict: worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict)), figure: vitals.cost.amount },
+        { station: 'build', name: 'Build', key: '4', verdict: vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight', figure: `${vitals.stepsLeft} left` },
+    ];
+}
+
+/** The frame that every station shares: name, vitals, page and index tabs. */
+export function Sheet() {
+    const { id = '' } = useParams();
+    const query = useBuildQuery(id);
+    const { edit, before, busy } = useEdit(id);
+    const [openNote, setOpenNote] = useState<string | null>(null);
+    const [showKeys, setShowKeys] = useState(false);
+    const go = useNavigate();
+    const cache = useQueryClient();
+    const notices = useNotices();
+    const build = query.data;
+
+    useEffect(() => {
+        if (build !== undefined) document.title = `${build.name} · Pocket Plot`;
+    }, [build]);
+
+    const keys = useMemo<Record<string, () => void>>(() => {
+        const to = (station: string) => () => void go(`/builds/${id}/${station}`);
+        return {
+            '?': () => setShowKeys(true),
+            1: to('brief'),
+            2: to('parts'),
+            3: to('buy'),
+            4: to('build'),
+            h: () => void go('/'),
+            l: turnLight,
+            n: () => {
+                const first = cache.getQueryData<Build>(['build', id])?.appraisal.findings.find((finding) => finding.verdict !== 'fits');
+                if (first !== undefined) setOpenNote(first.key);
+            },
+            u: () => {
+                const removed = cache.getQueryData<Build>(['build', id])?.removed[0];
+                if (removed === undefined) notices.say('Nothing was removed.');
+                else void edit((path, version) => api.post<Build>(`${path}/lines/${removed.id}/restore`, { version }));
+            },
+        };
+    }, [cache, edit, go, id, notices]);
+    useShortcuts(keys);
+
+    const open = useMemo(() => (build === undefined ? null : { build, before: before.current, edit, busy }), [before, build, busy, edit]);
+
+    if (query.isPending) return <p className="p-8 text-pencil">Opening the page …</p>;
+    if (query.isError || open === null || build === undefined) {
+        return (
+            <main className="mx-auto max-w-xl p-8">
+                <h1 className="mb-2 text-2xl">This page cannot be opened</h1>
+                <p className="mb-4">{query.error?.message}</p>
+                <div className="flex gap-3">
+                    <Button look="pen" onClick={() => void query.refetch()}>
+                        Try again
+                    </Button>
+                    <Link className="self-center text-pen underline" to="/">
+                        Back to your builds
+                    </Link>
+                </div>
+            </main>
+        );
+    }
+    return (
+        <OpenBuildContext value={open}>
+            <NoteLeafContext value={setOpenNote}>
+                <div className="mx-auto flex min-h-screen max-w-[84rem] flex-col lg:flex-row lg:pt-3">
+                    <div className="min-w-0 flex-1 bg-paper pb-24 shadow-md lg:rounded-t-sm lg:pb-10">
+                        <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-3 sm:px-6">
+                            <Link to="/" className="font-head font-semibold text-pen hover:underline" title="Your builds (h)">
+                                ← Builds
+                            </Link>
+                            <h1 className="min-w-0 flex-1 truncate text-2xl">{build.name}</h1>
+                            <span className="hidden text-sm text-pencil sm:inline" aria-live="polite">
+                                {busy ? 'saving …' : `page ${build.version}`}
+                            </span>
+                            <a className="px-2 py-1 font-semibold text-pen hover:underline" href={`/api/builds/${build.id}/file`} download>
+                                Save as file
+                            </a>
+                            <Button look="bare" className="px-2!" onClick={turnLight} title="Day or night (l)">
+                                Day / night
+                            </Button>
+                            <Button look="bare" className="px-2!" onClick={() => setShowKeys(true)} title="Shortcuts (?)" aria-label="Shortcuts">
+                                ?
+                            </Button>
+                        </header>
+                        <VitalsLine vitals={build.appraisal.vitals} before={open.before} onNext={setOpenNote} buildId={build.id} />
+                        <Suspense fallback={<div className="min-h-[60vh]" />}>
+                            <Outlet />
+                        </Suspense>
+                    </div>
+                    <nav
+                        aria-label="Stations"
+                        className="fixed inset-x-0 bottom-0 z-20 flex border-t-2 border-edge bg-desk lg:sticky lg:top-3 lg:mt-24 lg:h-fit lg:w-28 lg:flex-col lg:gap-2 lg:border-0 lg:bg-transparent"
+                    >
+                        {tabs(build).map((tab) => (
+                            <NavLink
+                                key={tab.station}
+                                to={tab.station}
+                                title={`${tab.name} (${tab.key})`}
+                                className={({ isActive }) =>
+                                    `flex flex-1 flex-col items-start gap-0.5 px-2 py-1.5 lg:rounded-r-md lg:border lg:border-l-0 lg:px-3 lg:py-2.5 ${
+                                        isActive ? 'bg-paper font-semibold text-ink lg:border-edge' : 'bg-desk text-ink hover:bg-leaf lg:border-line'
+                                    }`
+                                }
+                            >
+                                <span className="font-head flex items-center gap-1.5 text-[1.05rem]">
+                                    <Peg verdict={tab.verdict} size={17} />
+                                    {tab.name}
+                                </span>
+                                <span className="figures text-xs text-ink">{tab.figure}</span>
+                            </NavLink>
+                        ))}
+                    </nav>
+                </div>
+                <NoteLeaf noteKey={openNote} onClose={() => setOpenNote(null)} />
+                <Shortcuts open={showKeys} onClose={() => setShowKeys(false)} />
+            </NoteLeafContext>
+        </OpenBuildContext>
+    );
+}

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { Sheetlet } from '../ui/Sheetlet';
+import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
+
+const keys = [
+    ['1 2 3 4', 'Brief, Parts, Buy, Build'],
+    ['a', 'Add a part (on Parts)'],
+    ['n', 'Open the worst note'],
+    ['u', 'Put back what was removed last'],
+    ['h', 'All your builds'],
+    ['l', 'Day or night'],
+    ['↑ ↓ Enter', 'In the list of parts: move, take'],
+    ['Enter, Esc', 'In a field: save, put back'],
+    ['?', 'This list'],
+] as const;
+
+export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
+    const [off, setOff] = useState(shortcutsOff);
+    return (
+        <Sheetlet open={open} onClose={onClose} title="Shortcuts">
+            <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+                {keys.map(([key, words]) => (
+                    <div key={key} className="contents">
+                        <dt>
+                            <kbd className="figures rounded-sm border border-edge bg-leaf px-2 py-0.5">{key}</kbd>
+                        </dt>
+                        <dd>{words}</dd>
+                    </div>
+                ))}
+            </dl>
+            <label className="mt-6 flex items-center gap-2">
+                <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={!off}
+                    onChange={(event) => {
+                        setShortcutsOff(!event.target.checked);
+                        setOff(!event.target.checked);
+                    }}
+                />
+                Listen to single keys
+            </label>
+        </Sheetlet>
+    );
+}

@@ -1,0 +1,80 @@
+import { Link } from 'react-router';
+import type { Verdict, Vitals } from '../api/client';
+import { date, finish, mass, number, runTime, size } from '../ui/format';
+import { Peg } from '../ui/Peg';
+
+interface Vital {
+    what: string;
+    show: (vitals: Vitals) => string;
+    target: (vitals: Vitals) => string;
+    verdict?: (vitals: Vitals) => Verdict;
+}
+
+export const vitals: Vital[] = [
+    { what: 'Cost', show: (v) => `${v.cost.amount} ${v.cost.currency}`, target: (v) => (v.cost.target === null ? 'no budget' : `of ${v.cost.target}`), verdict: (v) => v.cost.verdict },
+    { what: 'Run time', show: (v) => runTime(v.runTime), target: (v) => (v.runTime.targetHours === null ? 'none wanted' : `wanted ${number(v.runTime.targetHours)} h`), verdict: (v) => v.runTime.verdict },
+    { what: 'Size mm', show: (v) => size(v.size), target: (v) => (v.size.targetMm === null ? 'any' : `in ${v.size.targetMm.join('×')}`), verdict: (v) => v.size.verdict },
+    { what: 'Weight', show: (v) => mass(v.mass), target: (v) => (v.mass.targetGrams === null ? 'any' : `of ${v.mass.targetGrams >= 1000 ? `${number(v.mass.targetGrams / 1000)} kg` : `${v.mass.targetGrams} g`}`), verdict: (v) => v.mass.verdict },
+    { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to settle', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
+    { what: 'Unmeasured', show: (v) => String(v.unmeasured), target: () => 'to measure', verdict: (v) => (v.unmeasured > 0 ? 'unmeasured' : 'fits') },
+    { what: 'Finished', show: (v) => finish(v.finish), target: (v) => (v.finish.undated > 0 ? `${v.finish.undated} undated` : 'earliest') },
+];
+
+/** What differs between two sets of vitals, as people read them. */
+export function differing(before: Vitals, after: Vitals): { what: string; was: string; is: string; verdict: Verdict | undefined }[] {
+    return vitals.map((vital) => ({ what: vital.what, was: vital.show(before), is: vital.show(after), verdict: vital.verdict?.(after) })).filter(({ was, is }) => was !== is);
+}
+
+/** One line at the head of every page. What moved by the last edit shows what it was. */
+export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: Vitals; before: Vitals | null; onNext: (key: string) => void; buildId: string }) {
+    const { next } = now;
+    const isNote = next.kind === 'settle' || next.kind === 'measure';
+    return (
+        <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
+            <div className="flex flex-wrap">
+                <dl className="grid min-w-0 flex-[6] grid-cols-3 sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
+                    {vitals.map((vital) => {
+                        const is = vital.show(now);
+                        const was = before === null ? is : vital.show(before);
+                        const moved = was !== is;
+                        const verdict = vital.verdict?.(now);
+                        return (
+                            <div key={`${vital.what}${is}`} className={`min-w-0 px-2 py-1.5 ${moved ? 'moved' : ''}`} data-vital={vital.what}>
+                                <dt className="flex items-center gap-1 text-sm text-pencil">
+                                    {verdict !== undefined && verdict !== 'fits' && <Peg verdict={verdict} size={14} />}
+                                    {vital.what}
+                                </dt>
+                                <dd className="figures truncate text-[0.98rem] leading-tight font-semibold tracking-[-0.05em]!" title={is}>
+                                    {is}
+                                </dd>
+                                <dd className="figures truncate text-xs tracking-[-0.05em]! text-pencil">{moved ? <span className="text-pen">was {was}</span> : vital.target(now)}</dd>
+                            </div>
+                        );
+                    })}
+                </dl>
+                <div className="min-w-56 flex-[1.7] border-line px-2 py-1.5 max-xl:w-full max-xl:border-t xl:border-l">
+                    <p className="text-sm text-pencil">Next</p>
+                    <p className="text-[0.95rem] leading-tight">
+                        {isNote && next.ref !== null ? (
+                            <button type="button" className="line-clamp-2 text-left font-semibold text-pen hover:underline" title={next.says} onClick={() => onNext(next.ref ?? '')}>
+                                {next.says}
+                            </button>
+                        ) : (
+                            <Link className="line-clamp-2 font-semibold text-pen hover:underline" title={next.says} to={`/builds/${buildId}/${next.station}`}>
+                                {next.says}
+                            </Link>
+                        )}
+                    </p>
+                </div>
+            </div>
+            <p className="sr-only" aria-live="polite">
+                {before === null
+                    ? ''
+                    : differing(before, now)
+                          .map(({ what, was, is }) => `${what} was ${was}, is ${is}.`)
+                          .join(' ')}
+                {now.finish.on === null ? '' : ` ${date(now.finish.on)}`}
+            </p>
+        </section>
+    );
+}

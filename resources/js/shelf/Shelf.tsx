@@ -1,0 +1,257 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
+import { useRef, useState, type ChangeEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session } from '../api/client';
+import { useSession } from '../doors/InWorkshop';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { finish, runTime, capital } from '../ui/format';
+import { turnLight } from '../ui/light';
+import { useNotices } from '../ui/Notices';
+import { Peg } from '../ui/Peg';
+import { Sheetlet } from '../ui/Sheetlet';
+
+const demos = [
+    ['refuge', 'Refuge', 'A two-player lap console in a toolbox, for a hut without mains. Full of things to settle.'],
+    ['thimble', 'Thimble', 'A clip-on puzzle pocket with a knob. Clean.'],
+    ['barge', 'Barge', 'Very large buttons for a day centre. Half measured.'],
+] as const;
+
+/** All of one's builds, and the ways to begin another. */
+export function Shelf() {
+    const cache = useQueryClient();
+    const go = useNavigate();
+    const notices = useNotices();
+    const session = useSession();
+    const builds = useQuery({ queryKey: ['builds'], queryFn: () => api.get<{ builds: BuildCard[] }>('/builds') });
+    const [starting, setStarting] = useState(false);
+    const refresh = () => cache.invalidateQueries({ queryKey: ['builds'] });
+    const failed = (error: Error) => notices.say(error.message, 'bad');
+    const restore = useMutation({ mutationFn: (id: string) => api.post<Build>(`/builds/${id}/restore`), onSuccess: refresh, onError: failed });
+    const discard = useMutation({
+        mutationFn: (card: BuildCard) => api.remove<{ id: string }>(`/builds/${card.id}`),
+        onSuccess: (_, card) => {
+            void refresh();
+            notices.say(`${card.name} was put away.`, 'good', { words: 'Take it out again', run: () => restore.mutate(card.id) });
+        },
+        onError: failed,
+    });
+    const signOut = useMutation({
+        mutationFn: () => api.post<Session>('/sign-out'),
+        onSuccess: (after) => {
+            cache.clear();
+            cache.setQueryData(['session'], after);
+            void go('/sign-in');
+        },
+        onError: failed,
+    });
+
+    return (
+        <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-5 sm:px-8">
+            <header className="mb-6 flex flex-wrap items-center justify-between gap-3">
+                <p className="font-head flex items-center gap-2 text-lg font-semibold text-pen">
+                    <span aria-hidden="true">
+                        <Peg verdict="fits" size={22} />
+                    </span>
+                    Pocket Plot
+                </p>
+                <div className="flex items-center gap-1">
+                    <Button look="bare" onClick={turnLight}>
+                        Day / night
+                    </Button>
+                    <Button look="bare" onClick={() => signOut.mutate()}>
+                        Sign out
+                    </Button>
+                </div>
+            </header>
+            <main>
+                <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
+                    <div>
+                        <h1 className="text-3xl">Your builds</h1>
+                        <p className="text-pencil">{session.data?.user?.name}</p>
+                    </div>
+                    <Button look="pen" onClick={() => setStarting(true)}>
+                        Begin a build
+                    </Button>
+                </div>
+                {builds.isError && <p role="alert">{builds.error.message}</p>}
+                {builds.data?.builds.length === 0 && (
+                    <div className="dot-grid rounded-sm border border-dashed border-edge p-8">
+                        <h2 className="mb-2 text-xl">Nothing on the shelf yet</h2>
+                        <p className="mb-4 max-w-prose">
+                            A build starts with a brief: what it is for, how long it should run, what it may cost. Then come the big three, board, display and controls, and Pocket Plot says from the first
+                            part on what fits, what clashes and what nobody has measured. If you would rather look at one first, take a copy of a demo build.
+                        </p>
+                        <Button look="pen" onClick={() => setStarting(true)}>
+                            Begin a build
+                        </Button>
+                    </div>
+                )}
+                <ul className="grid gap-5 md:grid-cols-2 lg:grid-cols-3">
+                    {builds.data?.builds.map((card) => (
+                        <li key={card.id} className="relative flex flex-col rounded-sm border border-line bg-leaf p-5 shadow-sm focus-within:border-pen hover:border-pen">
+                            <div className="mb-2 flex items-start justify-between gap-2">
+                                <h2 className="text-xl">
+                                    <Link className="after:absolute after:inset-0" to={`/builds/${card.id}/parts`}>
+                                        {card.name}
+                                    </Link>
+                                </h2>
+                                <Peg verdict={card.verdict} size={24} named />
+                            </div>
+                            <p className="mb-4 line-clamp-3 min-h-[4.2em] text-pencil">{card.purpose === '' ? 'No purpose written yet.' : card.purpose}</p>
+                            <dl className="figures mb-4 grid grid-cols-2 gap-x-4 gap-y-1 text-sm [&_dd]:text-right [&_dt]:font-sans">
+                                {(
+                                    [
+                                        ['Cost', `${card.vitals.cost.amount} ${card.vitals.cost.currency}`],
+                                        ['Run time', runTime(card.vitals.runTime)],
+                                        ['Clashes', String(card.vitals.clashes)],
+                                        ['Unmeasured', String(card.vitals.unmeasured)],
+                                        ['Finished', finish(card.vitals.finish)],
+                                        ['Steps left', String(card.vitals.stepsLeft)],
+                                    ] as const
+                                ).map(([what, value]) => (
+                                    <div key={what} className="col-span-2 flex justify-between border-b border-dotted border-line">
+                                        <dt className="text-pencil" style={{ fontFamily: 'var(--font-text)', letterSpacing: 0 }}>
+                                            {what}
+                                        </dt>
+                                        <dd>{value}</dd>
+                                    </div>
+                                ))}
+                            </dl>
+                            <p className="mt-auto line-clamp-2 pr-10 text-sm">
+                                <span className="font-semibold">Next: </span>
+                                {card.vitals.next.says}
+                            </p>
+                            <DropdownMenu.Root>
+                                <DropdownMenu.Trigger className="absolute right-3 bottom-3 z-10 min-h-9 min-w-9 rounded-sm text-pencil hover:text-pen" aria-label={`More for ${card.name}`}>
+                                    ⋯
+                                </DropdownMenu.Trigger>
+                                <DropdownMenu.Portal>
+                                    <DropdownMenu.Content className="z-20 rounded-sm border border-edge bg-leaf p-1 shadow-lg" align="end">
+                                        <DropdownMenu.Item asChild className="block cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash">
+                                            <a href={`/api/builds/${card.id}/file`} download>
+                                                Save as a file
+                                            </a>
+                                        </DropdownMenu.Item>
+                                        <DropdownMenu.Item className="cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash" onSelect={() => discard.mutate(card)}>
+                                            Put away
+                                        </DropdownMenu.Item>
+                                    </DropdownMenu.Content>
+                                </DropdownMenu.Portal>
+                            </DropdownMenu.Root>
+                        </li>
+                    ))}
+                </ul>
+            </main>
+            <Begin open={starting} onClose={() => setStarting(false)} />
+        </div>
+    );
+}
+
+function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
+    const cache = useQueryClient();
+    const go = useNavigate();
+    const [name, setName] = useState('');
+    const opened = (station: string) => (build: Build) => {
+        cache.setQueryData(['build', build.id], build);
+        void cache.invalidateQueries({ queryKey: ['builds'] });
+        void go(`/builds/${build.id}/${station}`);
+    };
+    const blank = useMutation({ mutationFn: () => api.post<Build>('/builds', { name }), onSuccess: opened('brief') });
+    const copy = useMutation({ mutationFn: (demo: string) => api.post<Build>('/builds', { demo }), onSuccess: opened('parts') });
+    return (
+        <Sheetlet open={open} onClose={onClose} title="Begin a build">
+            <form
+                className="mb-7 grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    blank.mutate();
+                }}
+            >
+                <h3 className="text-lg">On a blank page</h3>
+                <Field label="Its name" value={name} onChange={(event) => setName(event.target.value)} problem={blank.error instanceof Problem ? (blank.error.about('name') ?? blank.error.message) : undefined} />
+                <Button type="submit" look="pen" disabled={blank.isPending}>
+                    Begin with the brief
+                </Button>
+            </form>
+            <section className="mb-7">
+                <h3 className="mb-2 text-lg">From a demo build</h3>
+                <ul className="grid gap-2">
+                    {demos.map(([slug, title, words]) => (
+                        <li key={slug}>
+                            <button type="button" className="w-full rounded-sm border border-line bg-leaf p-3 text-left hover:border-pen" disabled={copy.isPending} onClick={() => copy.mutate(slug)}>
+                                <span className="font-semibold">A copy of {title}</span>
+                                <span className="block text-sm text-pencil">{words}</span>
+                            </button>
+                        </li>
+                    ))}
+                </ul>
+                {copy.isError && <p role="alert">{copy.error.message}</p>}
+            </section>
+            <ImportFile onTaken={opened('parts')} />
+        </Sheetlet>
+    );
+}
+
+function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
+    const [text, setText] = useState('');
+    const chooser = useRef<HTMLInputElement>(null);
+    const preview = useMutation({ mutationFn: (content: string) => api.post<ImportPreview>('/imports/preview', { text: content }) });
+    const take = useMutation({ mutationFn: () => api.post<Build>('/imports', { text }), onSuccess: onTaken });
+    const error = preview.error ?? take.error;
+    const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+        const file = event.target.files?.[0];
+        if (file === undefined) return;
+        take.reset();
+        const content = file.size > 7_500_000 ? ' '.repeat(4_100_000) : await file.text();
+        setText(content);
+        preview.mutate(content);
+    };
+    return (
+        <section>
+            <h3 className="mb-2 text-lg">From a file</h3>
+            <label className="mb-1 block text-sm font-semibold" htmlFor="build-file">
+                A file that ends in .pocketplot.json
+            </label>
+            <input ref={chooser} id="build-file" type="file" accept=".json,application/json" onChange={(event) => void choose(event)} className="mb-3 block w-full" />
+            {error !== null && (
+                <div role="alert" className="mb-3 border-l-4 border-clash pl-3">
+                    <p>{error.message}</p>
+                    {error instanceof Problem && (
+                        <ul className="list-disc pl-5 text-sm">
+                            {[...error.problems, ...Object.values(error.fields).flat()].map((problem) => (
+                                <li key={problem}>{problem}</li>
+                            ))}
+                        </ul>
+                    )}
+                </div>
+            )}
+            {preview.isSuccess && (
+                <div className="rounded-sm border border-line bg-leaf p-3">
+                    <p className="mb-1 flex items-center justify-between gap-2">
+                        <span className="font-semibold">{preview.data.name}</span>
+                        <Peg verdict={preview.data.verdict} named />
+                    </p>
+                    <details className="mb-2">
+                        <summary>
+                            {preview.data.lines.length} lines will be taken, {preview.data.vitals.clashes} clashes, {preview.data.vitals.unmeasured} unmeasured
+                        </summary>
+                        <ul className="mt-1 list-disc pl-5 text-sm">
+                            {preview.data.lines.map((line) => (
+                                <li key={line.id}>
+                                    {capital(line.role)}: {line.name}
+                                </li>
+                            ))}
+                        </ul>
+                    </details>
+                    {preview.data.unused.length > 0 && <p className="mb-2 text-sm">Not taken, since no line uses them: {preview.data.unused.join(', ')}.</p>}
+                    {preview.data.kept.length > 0 && <p className="mb-2 text-sm">Kept although this version does not know them: {preview.data.kept.join(', ')}.</p>}
+                    <Button look="pen" onClick={() => take.mutate()} disabled={take.isPending}>
+                        Take it as a new build
+                    </Button>
+                </div>
+            )}
+        </section>
+    );
+}

@@ -1,0 +1,52 @@
+import type { Verdict } from '../api/client';
+
+export const verdictWords: Record<Verdict, string> = {
+    fits: 'fits',
+    tight: 'tight',
+    clash: 'clash',
+    unmeasured: 'unmeasured',
+};
+
+const inks: Record<Verdict, string> = {
+    fits: 'text-fits',
+    tight: 'text-tight',
+    clash: 'text-clash',
+    unmeasured: 'text-unmeasured',
+};
+
+/** A peg and its hole: clear inside, touching the ring, across its edge, or no peg at all. */
+export function Peg({ verdict, size = 20, named = false }: { verdict: Verdict; size?: number; named?: boolean }) {
+    const peg = {
+        fits: <circle cx="12" cy="12" r="3.6" />,
+        tight: <circle cx="15.1" cy="12" r="3.9" />,
+        clash: <rect x="13.6" y="8.1" width="10" height="7.8" rx="1" />,
+        unmeasured: null,
+    }[verdict];
+    return (
+        <span className={`inline-flex shrink-0 items-center gap-1.5 ${inks[verdict]}`}>
+            <svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label={verdictWords[verdict]} fill="currentColor">
+                <circle
+                    cx="12"
+                    cy="12"
+                    r="8.2"
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth="2.2"
+                    strokeDasharray={verdict === 'unmeasured' ? '3.4 3.04' : undefined}
+                />
+                {peg}
+            </svg>
+            {named && (
+                <span aria-hidden="true" className="font-semibold">
+                    {verdictWords[verdict]}
+                </span>
+            )}
+        </span>
+    );
+}
+
+const weight: Record<Verdict, number> = { fits: 0, tight: 1, unmeasured: 2, clash: 3 };
+
+export function worst(verdicts: Verdict[]): Verdict {
+    return verdicts.reduce<Verdict>((a, b) => (weight[b] > weight[a] ? b : a), 'fits');
+}

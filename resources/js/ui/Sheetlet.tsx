@@ -1,0 +1,30 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** A loose leaf laid over the page: from the right edge, or in the middle. */
+export function Sheetlet({ open, onClose, title, children, wide = false, foot }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode; wide?: boolean; foot?: ReactNode }) {
+    return (
+        <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+            <Dialog.Portal>
+                <Dialog.Overlay className="fixed inset-0 z-30 bg-black/45" />
+                <Dialog.Content
+                    aria-describedby={undefined}
+                    className={`fixed z-40 flex flex-col bg-paper shadow-2xl ${
+                        wide ? 'inset-x-0 top-[4vh] mx-auto h-[92vh] w-[min(64rem,96vw)] rounded-sm border border-edge' : 'inset-y-0 right-0 w-[min(34rem,100vw)] border-l-4 border-pen'
+                    }`}
+                >
+                    <div className="flex items-start justify-between gap-4 border-b border-line px-5 pt-4 pb-3">
+                        <Dialog.Title className="text-xl">{title}</Dialog.Title>
+                        <Dialog.Close className="min-h-9 min-w-9 rounded-sm text-lg text-pencil hover:text-pen" aria-label="Close">
+                            ✕
+                        </Dialog.Close>
+                    </div>
+                    <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={-1}>
+                        {children}
+                    </div>
+                    {foot !== undefined && <div className="border-t border-line bg-leaf px-5 py-3">{foot}</div>}
+                </Dialog.Content>
+            </Dialog.Portal>
+        </Dialog.Root>
+    );
+}
