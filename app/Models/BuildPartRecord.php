@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -22,5 +23,5 @@ final class BuildPartRecord extends Model
 
     public $timestamps = false;
 
-    protected $casts = ['spec' => 'array'];
+    protected $casts = ['spec' => Document::class];
 }

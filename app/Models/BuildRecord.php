@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -35,7 +36,7 @@ final class BuildRecord extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['brief' => 'array', 'rates' => 'array', 'extra' => 'array', 'version' => 'integer'];
+    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer'];
 
     /** @return HasMany<LineRecord, $this> */
     public function lines(): HasMany

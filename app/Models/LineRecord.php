@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -34,5 +35,5 @@ final class LineRecord extends Model
 
     public $timestamps = false;
 
-    protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'extra' => 'array', 'build_part_id' => 'integer'];
+    protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'extra' => Document::class, 'build_part_id' => 'integer'];
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -25,7 +26,7 @@ final class PartRecord extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['spec' => 'array'];
+    protected $casts = ['spec' => Document::class];
 
     /**
      * The builder's own parts and the shared shelf.

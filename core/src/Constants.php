@@ -16,12 +16,6 @@ final class Constants
     /** Share of a rail's continuous rating above which it counts as tight. House margin: the usual four-fifths derating of power parts. */
     public const RAIL_TIGHT_SHARE = 0.8;
 
-    /** Share of a pack's capacity that is used where its maker does not say. House margin: leaves room for cold, age and the cut-off. */
-    public const USABLE_SHARE = [0.75, 0.85, 0.92];
-
-    /** Efficiency of a switching converter where its maker does not say. House margin, from the flat part of common efficiency curves. */
-    public const CONVERTER_EFFICIENCY = [0.80, 0.86, 0.92];
-
     /** Share of the cavity that blocks may fill before wires, switches and screws have no room. House margin. */
     public const PACKING_TIGHT_SHARE = 0.45;
 
@@ -41,9 +35,6 @@ final class Constants
 
     /** Free USB sockets wanted at first start. A keyboard is needed to set most boards up. */
     public const USB_SPARE = 1;
-
-    /** Wall of a body drawn around its parts, where none is given, in millimetres. Common for two perimeters and a fill in printed plastic. */
-    public const DRAWN_WALL_MM = 2.0;
 
     /** Room a plug's shell needs, width × height in millimetres, from the drawings of the connector families. */
     public const PLUG_SHELL_MM = [

@@ -44,7 +44,7 @@ final class BuildWriter
     /** @param array<string, mixed> $document */
     public static function json(array $document): string
     {
-        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return Json::encode($document, JSON_PRETTY_PRINT)."\n";
     }
 
     /** @return array<string, mixed> */

@@ -83,6 +83,9 @@ final readonly class Fields
         if ($value === null) {
             return null;
         }
+        if ($value instanceof \stdClass) {
+            return new self([], $this->pathTo($key));
+        }
 
         return is_array($value) ? new self($value, $this->pathTo($key)) : throw $this->bad($key, 'is not a group of fields');
     }

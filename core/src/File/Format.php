@@ -32,11 +32,11 @@ final readonly class Format
             throw BadFile::tooLarge(strlen($text), self::MOST_BYTES);
         }
         try {
-            $document = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
             $tree = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $notJson) {
             throw BadFile::notJson($notJson->getMessage());
         }
+        $document = Json::asArrays($tree);
         if (! is_array($document) || ! is_object($tree) || ($document['format'] ?? null) !== $this->kind) {
             throw BadFile::foreign($this->kind);
         }
@@ -59,6 +59,7 @@ final readonly class Format
         $error = $result->error();
         $problems = [];
         if ($error !== null) {
+            // Only the leaves: what holds a wrong field is not wrong itself.
             foreach ((new ErrorFormatter)->formatFlat($error, static fn ($leaf): array => [
                 implode('/', array_map(strval(...), $leaf->data()->fullPath())),
                 (new ErrorFormatter)->formatErrorMessage($leaf),

@@ -111,7 +111,7 @@ final class PartReader
     {
         return $pack === null ? null : new Pack(
             $pack->string('chemistry'),
-            $pack->int('series', 1),
+            $pack->int('series'),
             $pack->figure('capacityMah', 'mAh'),
             $pack->figure('cellFullV', 'V'),
             $pack->figure('cellNominalV', 'V'),
@@ -128,8 +128,8 @@ final class PartReader
     {
         return $charger === null ? null : new Charger(
             $charger->strings('chemistries'),
-            $charger->int('seriesLeast', 1),
-            $charger->int('seriesMost', 1),
+            $charger->int('seriesLeast'),
+            $charger->int('seriesMost'),
             $charger->figure('inputVolts', 'V'),
             $charger->figure('chargeMa', 'mA'),
         );
@@ -137,7 +137,7 @@ final class PartReader
 
     private static function protector(?Fields $protector): ?Protector
     {
-        return $protector === null ? null : new Protector($protector->strings('chemistries'), $protector->int('series', 1));
+        return $protector === null ? null : new Protector($protector->strings('chemistries'), $protector->int('series'));
     }
 
     private static function socket(Fields $socket): Socket

@@ -38,10 +38,10 @@ final readonly class BodySize
             $thick = max($thick, $sides[2]);
             $volume += $sides[0] * $sides[1] * $sides[2] * $part->quantity;
         }
-        if ($long * $wide <= 0.0) {
-            return new self(Size::unknown(), true, $line);
+        if ($long * $wide <= 0.0 || ! $line->part->body->wallMm->isKnown()) {
+            return new self(Size::unknown(), true, null);
         }
-        $walls = 2 * ($line->part->body->wallMm->isKnown() ? $line->part->body->wallMm->usual() : Constants::DRAWN_WALL_MM);
+        $walls = 2 * $line->part->body->wallMm->usual();
         $depth = max($thick, $volume / Constants::PACKING_TIGHT_SHARE / ($long * $wide));
         $side = static fn (float $mm): Figure => Figure::exactly(round($mm + $walls, 1), 'mm');
 

@@ -27,16 +27,11 @@ final readonly class SupplyInput
         return $this->drawAtV->isKnown() ? $this->drawMa->times($this->drawAtV->usual() / 1000, 'W') : Figure::unknown('W');
     }
 
-    /** Watts at the peak; the heavy draw where no peak is given. */
+    /** Watts at the peak, which is never less than the heavy draw. */
     public function peakWatts(): Figure
     {
-        if (! $this->drawAtV->isKnown()) {
-            return Figure::unknown('W');
-        }
-        $peak = $this->peakMa->isKnown() ? $this->peakMa : $this->drawMa;
-
-        return $peak->isKnown()
-            ? Figure::exactly(max($peak->most(), $this->drawMa->most ?? 0.0) * $this->drawAtV->usual() / 1000, 'W', $peak->source)
+        return $this->drawAtV->isKnown() && $this->peakMa->isKnown()
+            ? Figure::exactly(max($this->peakMa->most(), $this->drawMa->most ?? 0.0) * $this->drawAtV->usual() / 1000, 'W', $this->peakMa->source)
             : Figure::unknown('W');
     }
 }

@@ -6,9 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
-use PocketPlot\Constants;
 use PocketPlot\Quantity\Figure;
-use PocketPlot\Quantity\Source;
 
 /**
  * Hours on one charge.
@@ -62,9 +60,11 @@ final readonly class RunTime
         } elseif (! $energy->isKnown()) {
             $missing[] = new Missing($line, 'pack.cellNominalV');
         }
-        [$least, $usual, $most] = Constants::USABLE_SHARE;
-        $share = $pack->usableShare->isKnown() ? $pack->usableShare : Figure::band($least, $usual, $most, '', Source::Guess);
-        $hours = ! $watts->isKnown() || ! $energy->isKnown() || $watts->least() <= 0.0
+        $share = $pack->usableShare;
+        if (! $share->isKnown()) {
+            $missing[] = new Missing($line, 'pack.usableShare');
+        }
+        $hours = ! $watts->isKnown() || ! $energy->isKnown() || ! $share->isKnown() || $watts->least() <= 0.0
             ? Figure::unknown('h')
             : Figure::band(
                 $energy->least() * $share->least() / $watts->most(),

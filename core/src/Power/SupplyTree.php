@@ -6,11 +6,9 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
-use PocketPlot\Constants;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Figure;
-use PocketPlot\Quantity\Source;
 
 /**
  * Who feeds whom. Joins that the builder settled stand; for every other line that wants feeding
@@ -86,8 +84,8 @@ final class SupplyTree
         $watts = Figure::exactly(0.0, 'W');
         $missing = [];
         foreach ($this->railsOfPack($pack) as $rail) {
-            $missing = [...$missing, ...$rail->missing];
             $output = $this->givers[$rail->id]['output'];
+            $missing = [...$missing, ...$rail->missing, ...self::missingEfficiency($rail, $output)];
             $watts = $watts->plus($output === null ? $rail->watts : $this->withLoss($rail->watts, $output));
         }
 
@@ -252,7 +250,7 @@ final class SupplyTree
         return new Rail(
             $id, $line, $name, $output === null, $this->voltsOf($id),
             $limit,
-            $output !== null && $output->peakMa->isKnown() ? $output->peakMa->times($line->quantity) : $limit,
+            $output === null ? $limit : $output->peakMa->times($line->quantity),
             $this->loadsOf[$id] ?? [], $watts, $peak, $missing,
         );
     }
@@ -273,7 +271,9 @@ final class SupplyTree
         } else {
             $peak = $supply->peakWatts();
             if (! $own->isKnown()) {
-                $missing[] = new Missing($load, 'supply.drawMa');
+                $missing[] = new Missing($load, $supply->drawAtV->isKnown() ? 'supply.drawMa' : 'supply.drawAtV');
+            } elseif (! $peak->isKnown()) {
+                $missing[] = new Missing($load, 'supply.peakMa');
             }
         }
         $own = $own->times($load->quantity);
@@ -281,7 +281,7 @@ final class SupplyTree
         if ($passesOn) {
             foreach ($load->part->outputs as $output) {
                 $below = $this->rail("{$load->id}:{$output->name}");
-                $missing = [...$missing, ...$below->missing];
+                $missing = [...$missing, ...$below->missing, ...self::missingEfficiency($below, $output)];
                 $own = $own->plus($this->withLoss($below->watts, $output));
                 $peak = $peak->plus($this->withLoss($below->peakWatts, $output));
             }
@@ -293,10 +293,13 @@ final class SupplyTree
     /** Watts before a converter for these watts behind it: the worst efficiency belongs to the heaviest case. */
     private function withLoss(Figure $watts, Output $output): Figure
     {
-        if (! $watts->isKnown()) {
+        $efficiency = $output->efficiency;
+        if (! $watts->isKnown() || $watts->most() <= 0.0) {
             return $watts;
         }
-        $efficiency = self::efficiencyOf($output);
+        if (! $efficiency->isKnown() || $efficiency->least() <= 0.0) {
+            return Figure::unknown('W');
+        }
 
         return Figure::band(
             $watts->least() / $efficiency->most(),
@@ -306,14 +309,11 @@ final class SupplyTree
         );
     }
 
-    public static function efficiencyOf(Output $output): Figure
+    /** @return list<Missing> the output's efficiency, where something is taken from it and nobody knows it */
+    private static function missingEfficiency(Rail $rail, ?Output $output): array
     {
-        $given = $output->efficiency;
-        if ($given->isKnown() && $given->least() > 0.0) {
-            return $given;
-        }
-        [$least, $usual, $most] = Constants::CONVERTER_EFFICIENCY;
+        $matters = $output !== null && $rail->loads !== [];
 
-        return Figure::band($least, $usual, $most, '', Source::Guess);
+        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, 'output.efficiency')] : [];
     }
 }

@@ -27,7 +27,7 @@ final class Typed
         $sum = 0.0;
         $at = 0;
         while ($at < strlen($text) && preg_match($pattern, $text, $found, PREG_UNMATCHED_AS_NULL, $at) === 1) {
-            $name = strtolower($found[5] ?? '');
+            $name = strtolower($found[5]);
             $factor = $name === '' ? 1.0 : (self::UNITS[$unit][$name] ?? null);
             $isFraction = $found[2] !== null;
             if ($factor === null || ($found[1] !== null && ! $isFraction) || ($isFraction && (int) $found[3] === 0)) {
@@ -35,7 +35,7 @@ final class Typed
             }
             $number = $isFraction ? (float) $found[2] / (float) $found[3] : (float) str_replace(',', '.', (string) $found[4]);
             $sum += ((float) ($found[1] ?? 0) + $number) * $factor;
-            $at += strlen($found[0] ?? '');
+            $at += strlen($found[0]);
         }
         if ($at === 0 || $at < strlen($text)) {
             throw self::bad($text, $unit);

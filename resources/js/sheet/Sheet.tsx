@@ -95,10 +95,10 @@ export function Sheet() {
                 <div className="mx-auto flex min-h-screen max-w-[84rem] flex-col lg:flex-row lg:pt-3">
                     <div className="min-w-0 flex-1 bg-paper pb-24 shadow-md lg:rounded-t-sm lg:pb-10">
                         <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-3 sm:px-6">
-                            <Link to="/" className="font-head font-semibold text-pen hover:underline" title="Your builds (h)">
+                            <Link to="/" className="font-head font-semibold text-pen hover:underline max-sm:mr-auto" title="Your builds (h)">
                                 ← Builds
                             </Link>
-                            <h1 className="min-w-0 flex-1 truncate text-2xl">{build.name}</h1>
+                            <h1 className="min-w-0 flex-1 truncate text-2xl max-sm:order-last max-sm:basis-full">{build.name}</h1>
                             <span className="hidden text-sm text-pencil sm:inline" aria-live="polite">
                                 {busy ? 'saving …' : `page ${build.version}`}
                             </span>

@@ -32,7 +32,7 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
     return (
         <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
             <div className="flex flex-wrap">
-                <dl className="grid min-w-0 flex-[6] grid-cols-3 sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
+                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-3 sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
                     {vitals.map((vital) => {
                         const is = vital.show(now);
                         const was = before === null ? is : vital.show(before);
@@ -52,7 +52,7 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
                         );
                     })}
                 </dl>
-                <div className="min-w-56 flex-[1.7] border-line px-2 py-1.5 max-xl:w-full max-xl:border-t xl:border-l">
+                <div className="min-w-56 flex-[1.7] max-xl:basis-full border-line px-2 py-1.5 max-xl:w-full max-xl:border-t xl:border-l">
                     <p className="text-sm text-pencil">Next</p>
                     <p className="text-[0.95rem] leading-tight">
                         {isNote && next.ref !== null ? (

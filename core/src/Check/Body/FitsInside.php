@@ -140,7 +140,9 @@ final class FitsInside implements Rule
         $outside = $facts->bodySize();
         $sides = $outside->size->sidesMm();
         if ($sides === []) {
-            yield $this->unmeasured($outside->unsized ?? $bodyLine, 'size', [$bodyLine], [], 'brief');
+            yield $outside->unsized === null && $outside->estimated
+                ? $this->unmeasured($bodyLine, 'body.wall', [], [], 'brief')
+                : $this->unmeasured($outside->unsized ?? $bodyLine, 'size', [$bodyLine], [], 'brief');
 
             return;
         }

@@ -56,18 +56,26 @@ final class RailCurrent implements Rule
         $working[] = $this->row('Together, idle to heavy', $need);
         $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
-        $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
-        if (! $rail->continuousMa->isKnown() || ! $rail->peakMa->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.maxDischargeMa' : 'output.continuousMa', $rail->loads, array_slice($working, 0, -2), $rail->name);
+        if (! $rail->continuousMa->isKnown()) {
+            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.maxDischargeMa' : 'output.continuousMa', $rail->loads, array_slice($working, 0, -1), $rail->name);
+        }
+        // A peak within the continuous rating needs no peak rating.
+        $needsPeak = $peak > $rail->continuousMa->least();
+        if ($needsPeak && ! $rail->peakMa->isKnown()) {
+            return $this->unmeasured($rail->line, 'output.peakMa', $rail->loads, $working, $rail->name);
+        }
+        if ($needsPeak) {
+            $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
         }
         $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
         $verdict = match (true) {
-            $share > 1.0, $peak > $rail->peakMa->least() => Verdict::Clash,
+            $share > 1.0, $needsPeak && $peak > $rail->peakMa->least() => Verdict::Clash,
             $share > Constants::RAIL_TIGHT_SHARE => Verdict::Tight,
             default => Verdict::Fits,
         };
-        $says = sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA, %s mA for a moment.',
-            $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()), Number::says($rail->peakMa->least()));
+        $says = sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
+            $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
+            $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : '');
         $comparison = sprintf('%s %% of the continuous rating; above %s %% counts as tight', Number::says($share * 100), Number::says(Constants::RAIL_TIGHT_SHARE * 100));
         $remedies = $verdict === Verdict::Fits ? [] : [
             Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),

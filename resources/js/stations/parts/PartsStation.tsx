@@ -90,7 +90,7 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
     return (
         <div className={`grid lg:grid-cols-[minmax(0,1fr)_19rem] ${first ? 'border-t border-line' : 'border-t border-dotted border-line'}`} data-line={line.id}>
             <div className="flex flex-wrap items-start gap-x-2 gap-y-1 py-2 pr-3 pl-4 sm:pl-6">
-                <span className={`font-head w-28 shrink-0 pt-1.5 text-[0.95rem] text-pencil ${first ? '' : 'max-sm:hidden sm:invisible'}`}>{roleWords[line.role]}</span>
+                <span className={`font-head w-28 shrink-0 pt-1.5 max-sm:w-full max-sm:pt-0 text-[0.95rem] text-pencil ${first ? '' : 'max-sm:hidden sm:invisible'}`}>{roleWords[line.role]}</span>
                 <span className="w-6 pt-1.5">{line.chosen ? <Peg verdict={verdict} /> : <span className="block pl-1.5 text-pencil">◦</span>}</span>
                 <span className="min-w-44 flex-1 pt-1">
                     <span className={`block leading-tight font-semibold ${line.chosen ? '' : 'text-pencil italic'}`}>
@@ -101,13 +101,13 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                 </span>
                 <span className="flex flex-wrap items-center gap-1">
                     <DraftInput label={`Quantity of ${line.part.name}`} stored={String(line.quantity)} inputMode="numeric" className="figures w-11 text-right" save={(typed) => save({ quantity: typed.trim() === '' ? null : Number(typed) })} />
-                    <Select label={`State of ${line.part.name}`} options={states} value={line.state} onChange={(event) => void save({ state: event.target.value })} className="w-[5.6rem]" />
-                    <Select label={`Where ${line.part.name} comes from`} options={origins} value={line.origin} onChange={(event) => void save({ origin: event.target.value })} className="w-[5.4rem]" />
+                    <Select label={`State of ${line.part.name}`} options={states} value={line.state} onChange={(event) => void save({ state: event.target.value })} className="w-[5.6rem] max-sm:w-[5.2rem]" />
+                    <Select label={`Where ${line.part.name} comes from`} options={origins} value={line.origin} onChange={(event) => void save({ origin: event.target.value })} className="w-[5.4rem] max-sm:w-[4.9rem]" />
                     <DraftInput
                         label={`Price of one ${line.part.name}`}
                         stored={line.price === null ? '' : `${line.price.amount} ${line.price.currency}`}
                         placeholder={line.origin === 'buy' || line.origin === 'print' ? (line.listPrice === null ? 'price?' : `${line.listPrice.amount} ${line.listPrice.currency}`) : 'free'}
-                        className="figures w-[6.6rem] text-right"
+                        className="figures w-[6.6rem] text-right max-sm:w-[5.9rem]"
                         save={(typed) => save({ price: typed })}
                     />
                     <DropdownMenu.Root>

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Make;
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Build;
+use PocketPlot\Check\Candidates;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\RemedyFinder;
+use PocketPlot\Check\RuleBook;
+use PocketPlot\Check\Verdict;
+use PocketPlot\File\BuildReader;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Day;
+
+it('gives the demo builds the verdicts they were made for', function (string $name, Verdict $verdict): void {
+    expect(Make::appraise(Make::demo($name))->verdict)->toBe($verdict);
+})->with([['refuge', Verdict::Clash], ['thimble', Verdict::Fits], ['barge', Verdict::Unmeasured]]);
+
+it('shows a newcomer every verdict in Refuge', function (): void {
+    $verdicts = array_unique(array_map(static fn (Finding $finding): string => $finding->verdict->value, Make::appraise(Make::demo('refuge'))->findings));
+    expect(array_values($verdicts))->toBe(['clash', 'unmeasured', 'tight', 'fits']);
+});
+
+it('gives the same appraisal for the same build and day', function (): void {
+    expect(Make::appraise(Make::demo('refuge'))->toArray())->toEqual(Make::appraise(Make::demo('refuge'))->toArray());
+});
+
+it('tells findings apart by their keys', function (string $name): void {
+    $keys = array_map(static fn (Finding $finding): string => $finding->key(), Make::appraise(Make::demo($name))->findings);
+    expect($keys)->toBe(array_values(array_unique($keys)));
+})->with(['refuge', 'thimble', 'barge']);
+
+it('offers a way out of everything that does not fit', function (string $name): void {
+    foreach (Make::appraise(Make::demo($name))->findings as $finding) {
+        if ($finding->verdict !== Verdict::Fits) {
+            expect($finding->remedies)->not->toBeEmpty("{$finding->key()} has no remedy");
+        }
+    }
+})->with(['refuge', 'barge']);
+
+it('finds for every clash of the demos a part that settles it and brings no new one', function (): void {
+    $finder = new RemedyFinder(Make::library(), Make::today());
+    $before = Make::appraise(Make::demo('refuge'));
+    foreach ($before->findings as $finding) {
+        if ($finding->verdict !== Verdict::Clash) {
+            continue;
+        }
+        $found = $finder->find($before, $finding);
+        expect($found)->not->toBeEmpty();
+        foreach ($found as $one) {
+            expect($one['effect']->settled)->toContain($finding->key())->and($one['effect']->newClashes)->toBe([]);
+        }
+    }
+});
+
+it('puts the remedy first that gives nothing away', function (): void {
+    $before = Make::appraise(Make::demo('refuge'));
+    $finding = $before->finding('control.coverage/paddles/1') ?? throw new RuntimeException('the planted clash is gone');
+    $first = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding)[0];
+    expect($first['part']->id)->toBe('pad-plover-six')->and($first['loss'])->toBe(0);
+});
+
+it('judges a candidate as the whole appraisal would after the change', function (): void {
+    $build = Make::demo('refuge');
+    $displays = array_values(array_filter(Make::library(), static fn ($part): bool => $part->role === Role::Display));
+    foreach (Candidates::judge($build, $displays, Role::Display, 'panel', Make::today()) as $one) {
+        $after = Appraisal::of($build->withSwap('panel', $one['part']), Make::today());
+        expect($one['effect']->vitals()->toArray())->toEqual($after->vitals->toArray())
+            ->and($one['effect']->after->verdict)->toBe($after->verdict);
+    }
+});
+
+it('never says that all is well after a figure was taken away that it had used', function (): void {
+    $whole = Make::demoDocument('thimble');
+    $before = Make::appraise(BuildReader::read($whole));
+    $tried = 0;
+    foreach (figurePaths($whole['parts']) as $path) {
+        $document = $whole;
+        $document['parts'] = without($document['parts'], $path);
+        $after = Make::appraise(BuildReader::read($document));
+        $tried++;
+        if ($after->verdict->weight() < Verdict::Unmeasured->weight()) {
+            // Nobody needed it: then nothing may have changed.
+            expect(array_map(static fn (Finding $finding): array => [$finding->key(), $finding->says, $finding->working], $after->findings))
+                ->toEqual(array_map(static fn (Finding $finding): array => [$finding->key(), $finding->says, $finding->working], $before->findings), implode('/', $path));
+        }
+    }
+    expect($tried)->toBeGreaterThan(60);
+});
+
+it('never shortens the run time with more capacity, nor lengthens it with more load', function (): void {
+    $hours = static function (float $mah, float $ma): float {
+        $lines = ['pack' => ['role' => 'cells', 'facets' => Make::ironPack($mah)], 'panel' => ['role' => 'display', 'facets' => Make::load(9, 16, $ma / 2, $ma, $ma * 2)]];
+
+        return Make::appraise(Make::build($lines))->vitals->runTime->usual();
+    };
+    foreach ([1000, 2500, 7000, 20000] as $mah) {
+        foreach ([50, 300, 900] as $ma) {
+            expect($hours($mah * 1.5, $ma))->toBeGreaterThan($hours($mah, $ma))->and($hours($mah, $ma * 1.5))->toBeLessThan($hours($mah, $ma));
+        }
+    }
+});
+
+describe('the day it can be finished', function (): void {
+    $build = static fn (array $line, array $ticks = []): Build => Make::build(
+        ['board' => ['role' => 'board', 'line' => $line, 'part' => ['offers' => [['vendor' => 'A', 'price' => ['amount' => '1', 'currency' => 'EUR'], 'leadDays' => 6]]]]],
+        ['eveningMinutes' => 60], ['ticks' => $ticks],
+    );
+    // One board: first start 20 min, mounting 20, test before closing 25, test after closing 70: 135 min, the third evening of 60.
+    it('counts evenings from today when all is here', function () use ($build): void {
+        expect((string) Make::appraise($build(['state' => 'arrived']))->vitals->finish)->toBe('2026-11-25');
+    });
+    it('waits for what is expected', function () use ($build): void {
+        expect((string) Make::appraise($build(['state' => 'ordered', 'expectedOn' => '2026-12-01']))->vitals->finish)->toBe('2026-12-03');
+    });
+    it('reckons with the offer when nothing is ordered yet', function () use ($build): void {
+        expect((string) Make::appraise($build(['state' => 'chosen']))->vitals->finish)->toBe('2026-12-01');
+    });
+    it('does not know when an ordered part has no day', function () use ($build): void {
+        $vitals = Make::appraise($build(['state' => 'ordered']))->vitals;
+        expect($vitals->finish)->toBeNull()->and($vitals->undated)->toBe(1);
+    });
+    it('leaves out what is ticked', function () use ($build): void {
+        $vitals = Make::appraise($build(['state' => 'arrived'], [['step' => 'first/board', 'on' => '2026-11-20'], ['step' => 'mount/board', 'on' => '2026-11-20'], ['step' => 'test-open', 'on' => '2026-11-21'], ['step' => 'test-closed', 'on' => '2026-11-22']]))->vitals;
+        expect((string) $vitals->finish)->toBe('2026-11-23')->and($vitals->stepsLeft)->toBe(0);
+    });
+});
+
+it('says which parts a step waits for', function (): void {
+    $steps = Make::appraise(Make::demo('refuge'))->steps;
+    $charge = array_values(array_filter($steps, static fn ($step): bool => $step->id === 'charge/pack'))[0];
+    expect(array_map(static fn ($line): string => $line->id, $charge->waitsFor()))->toBe(['solar-board'])
+        ->and($charge->cautions[0])->toContain('Lithium cells can burn');
+});
+
+it('puts every test before what it guards', function (): void {
+    $ids = array_map(static fn ($step): string => $step->id, Make::appraise(Make::demo('refuge'))->steps);
+    $at = array_flip($ids);
+    expect($at['charge/pack'])->toBeLessThan($at['heap'])
+        ->and($at['set/five-volt'])->toBeLessThan($at['heap'])
+        ->and($at['light/panel'])->toBeLessThan($at['mount/panel'])
+        ->and($at['test-open'])->toBeLessThan($at['close/box'])
+        ->and($at['close/box'])->toBeLessThan($at['test-closed']);
+});
+
+it('names every rule once, by family and name', function (): void {
+    $ids = array_map(static fn (string $rule): string => $rule::id(), RuleBook::RULES);
+    expect($ids)->toBe(array_values(array_unique($ids)))->and($ids)->each->toMatch('/^[a-z]+\.[a-z-]+$/');
+    expect(Make::appraise(Make::demo('refuge'))->findings)->each(static fn ($finding) => $finding->rule->toBeIn($ids));
+});
+
+it('does not mind which day it is for what does not hang on it', function (): void {
+    $build = Make::demo('refuge');
+    expect(Appraisal::of($build, Day::of('2031-01-01'))->vitals->cost->rounded())->toBe(Make::appraise($build)->vitals->cost->rounded());
+});
+
+/**
+ * Paths to every figure of the parts: where a group has a source, or a plain number stands.
+ *
+ * @param  array<array-key, mixed>  $tree
+ * @param  list<array-key>  $at
+ * @return list<list<array-key>>
+ */
+function figurePaths(array $tree, array $at = []): array
+{
+    $paths = [];
+    foreach ($tree as $key => $value) {
+        if (is_array($value)) {
+            $paths = [...$paths, ...(isset($value['source']) ? [[...$at, $key]] : figurePaths($value, [...$at, $key]))];
+        }
+    }
+
+    return $paths;
+}
+
+/**
+ * @param  array<array-key, mixed>  $tree
+ * @param  list<array-key>  $path
+ * @return array<array-key, mixed>
+ */
+function without(array $tree, array $path): array
+{
+    $key = array_shift($path);
+    if ($path === []) {
+        $tree[$key] = ['source' => 'unknown'];
+    } else {
+        $tree[$key] = without($tree[$key], $path);
+    }
+
+    return $tree;
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Make;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\BuildWriter;
+use PocketPlot\File\Format;
+use PocketPlot\File\Json;
+
+/** @return list<string> the problems that decoding and reading a text finds */
+function problems(string $text): array
+{
+    try {
+        BuildReader::read(Make::buildFormat()->decode($text));
+    } catch (BadFile $bad) {
+        return $bad->problems;
+    }
+
+    return [];
+}
+
+/** @param callable(array<string, mixed>): array<string, mixed> $spoil */
+function spoiled(callable $spoil): string
+{
+    return Json::encode($spoil(Make::demoDocument('thimble')));
+}
+
+it('writes what it read', function (string $name): void {
+    $document = Make::demoDocument($name);
+    $build = BuildReader::read($document);
+    expect(BuildWriter::document($build, $document['brief']))->toEqual($document)
+        ->and(Make::buildFormat()->decode(BuildWriter::json(BuildWriter::document($build, $document['brief']))))->toEqual($document);
+})->with(['refuge', 'thimble', 'barge']);
+
+it('keeps keys that it does not know, at every level', function (): void {
+    $document = Make::demoDocument('thimble');
+    $document['x-photos'] = ['front.jpg'];
+    $document['brief']['x-mood'] = 'patient';
+    $document['lines'][0]['x-bin'] = 7;
+    $document['parts'][0]['x-colour'] = 'green';
+    $document['x-empty'] = new stdClass;
+    $document['parts'][0]['facets']['x-smell'] = ['of' => 'pine'];
+    $build = BuildReader::read(Make::buildFormat()->decode(Json::encode($document)));
+    expect(BuildWriter::document($build, $document['brief']))->toEqual($document);
+});
+
+it('names the place and the trouble of bad input', function (string $text, string $place): void {
+    expect(implode("\n", problems($text)))->toContain($place);
+})->with([
+    'no JSON' => ['{"format":', 'not readable as JSON'],
+    'a foreign file' => ['{"name":"a recipe"}', 'not of ours'],
+    'a list' => ['[1,2]', 'not of ours'],
+    'a newer version' => [spoiled(static fn (array $d): array => [...$d, 'version' => 2]), 'version 2'],
+    'a wrong type' => [spoiled(static function (array $d): array {
+        $d['lines'][2]['quantity'] = 'two';
+
+        return $d;
+    }), 'lines/2/quantity'],
+    'a negative figure' => [spoiled(static function (array $d): array {
+        $d['parts'][0]['facets']['size']['lengthMm'] = -5;
+
+        return $d;
+    }), 'parts/0/facets/size/lengthMm'],
+    'an absurd figure' => [spoiled(static function (array $d): array {
+        $d['parts'][0]['facets']['size']['massG'] = 1e12;
+
+        return $d;
+    }), 'parts/0/facets/size/massG'],
+    'least above most' => [spoiled(static function (array $d): array {
+        $d['parts'][0]['facets']['supply']['volts'] = ['least' => 6, 'most' => 5, 'source' => 'datasheet'];
+
+        return $d;
+    }), 'parts/0/facets/supply/volts: least 6'],
+    'an unknown part' => [spoiled(static function (array $d): array {
+        $d['lines'][1]['part'] = 'nothing-like-it';
+
+        return $d;
+    }), 'lines/1/part: no part "nothing-like-it"'],
+    'a line twice' => [spoiled(static function (array $d): array {
+        $d['lines'][1]['id'] = 'board';
+
+        return $d;
+    }), 'used by two lines'],
+    'two candidates chosen' => [spoiled(static function (array $d): array {
+        $d['lines'][1]['slot'] = 'board';
+
+        return $d;
+    }), 'both chosen'],
+    'a join to nowhere' => [spoiled(static fn (array $d): array => [...$d, 'joins' => [['from' => 'cell', 'to' => 'moon']]]), 'joins/0/to: there is no line "moon"'],
+    'a day that is none' => [spoiled(static function (array $d): array {
+        $d['lines'][0]['expectedOn'] = '2026-02-30';
+
+        return $d;
+    }), 'lines/0/expectedOn: "2026-02-30" is not a day'],
+    'an unknown chemistry' => [spoiled(static function (array $d): array {
+        $d['parts'][4]['facets']['pack']['chemistry'] = 'moonlight';
+
+        return $d;
+    }), 'parts/4/facets/pack/chemistry'],
+]);
+
+it('says all the problems of a file, not only the first', function (): void {
+    $text = spoiled(static function (array $d): array {
+        $d['lines'][0]['quantity'] = -1;
+        $d['lines'][1]['state'] = 'lost';
+
+        return $d;
+    });
+    expect(implode("\n", problems($text)))->toContain('lines/0/quantity')->toContain('lines/1/state');
+});
+
+it('refuses what is too large before reading it', function (): void {
+    expect(problems(str_repeat(' ', Format::MOST_BYTES + 1))[0])->toContain('at most 4.0 MB');
+});
+
+it('accepts its own library', function (): void {
+    $roles = array_unique(array_map(static fn ($part): string => $part->role->value, Make::library()));
+    expect(Make::library())->not->toBeEmpty()->and($roles)->toHaveCount(15);
+});
