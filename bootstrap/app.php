@@ -15,6 +15,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same-origin application; see compat/README.md.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecureHeaders::class);
+        $middleware->trimStrings(except: ['text', 'password']);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))

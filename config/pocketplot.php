@@ -6,5 +6,7 @@ return [
     // The demo door and the mailbox page exist only when this is on, and only for this machine itself.
     'demo' => (bool) env('POCKETPLOT_DEMO', false),
     'demo_email' => 'demo@pocketplot.invalid',
+    // From one address, over all accounts. One account is tried five times a minute at most, whatever stands here.
+    'sign_ins_a_minute' => (int) env('POCKETPLOT_SIGN_INS_A_MINUTE', 30),
     'shelf_email' => 'shelf@pocketplot.invalid',
 ];

@@ -9,7 +9,7 @@ use App\Models\BuildRecord;
 /** Writes the brief. Keys that this version does not know stay; a known key given as null is taken out. */
 final class ChangeBrief
 {
-    /** @param array<string, mixed> $brief validated fields of ChangeBriefRequest */
+    /** @param  array<string, mixed>  $brief validated fields of ChangeBriefRequest */
     public static function of(BuildRecord $build, string $name, array $brief): void
     {
         $build->name = $name;

@@ -10,7 +10,7 @@ use Illuminate\Support\Arr;
 /** Quantity, sourcing and note of a line. Only what is given changes. */
 final class ChangeLine
 {
-    /** @param array<string, mixed> $given validated fields of ChangeLineRequest */
+    /** @param  array<string, mixed>  $given validated fields of ChangeLineRequest */
     public static function in(BuildRecord $build, string $key, array $given): void
     {
         $line = Lines::find($build, $key);

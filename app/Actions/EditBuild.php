@@ -21,7 +21,7 @@ final class EditBuild
     public static function run(BuildRecord $build, int $version, callable $edit): array
     {
         $after = DB::transaction(static function () use ($build, $version, $edit): BuildRecord {
-            $locked = BuildRecord::query()->lockForUpdate()->findOrFail($build->id);
+            $locked = BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
             if ($locked->version !== $version) {
                 throw new StaleBuild(BuildView::of($locked));
             }

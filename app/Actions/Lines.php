@@ -58,8 +58,7 @@ final class Lines
     public static function chooseOnly(BuildRecord $build, LineRecord $line): void
     {
         LineRecord::query()->where('build_id', $build->id)->where('slot', $line->slot)->whereNull('removed_at')->update(['chosen' => false]);
-        $line->chosen = true;
-        $line->save();
+        LineRecord::query()->whereKey($line->id)->update(['chosen' => true]);
     }
 
     /** @throws ValidationException */

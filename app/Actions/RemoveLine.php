@@ -17,9 +17,9 @@ final class RemoveLine
         if (! $line->chosen) {
             return;
         }
-        $next = LineRecord::query()->where('build_id', $build->id)->where('slot', $line->slot)->whereNull('removed_at')->orderBy('position')->first();
-        if ($next !== null) {
-            Lines::chooseOnly($build, $next);
+        $next = LineRecord::query()->where('build_id', $build->id)->where('slot', $line->slot)->whereNull('removed_at')->orderBy('position')->value('key');
+        if (is_string($next)) {
+            Lines::chooseOnly($build, Lines::find($build, $next));
         }
     }
 

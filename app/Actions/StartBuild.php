@@ -32,7 +32,6 @@ final class StartBuild
         return ImportBuild::as($user, self::demoFile($demo), $name);
     }
 
-    /** @param value-of<self::DEMOS> $demo */
     public static function demoFile(string $demo): string
     {
         return (string) file_get_contents(base_path("demo/{$demo}.pocketplot.json"));

@@ -65,7 +65,7 @@ final class Problems
         };
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     private static function json(int $status, string $code, string $message, array $more = []): JsonResponse
     {
         return new JsonResponse(['code' => $code, 'message' => $message, ...$more], $status);

@@ -31,7 +31,7 @@ final class PartsCsv
         return "\u{FEFF}".implode('', array_map(self::row(...), $rows));
     }
 
-    /** @param list<string> $cells */
+    /** @param  list<string>  $cells */
     private static function row(array $cells): string
     {
         return implode(',', array_map(self::cell(...), $cells))."\r\n";

@@ -23,5 +23,6 @@ final class BuildPartRecord extends Model
 
     public $timestamps = false;
 
+    /** @var array<string, string> */
     protected $casts = ['spec' => Document::class];
 }

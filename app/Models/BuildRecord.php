@@ -21,6 +21,7 @@ use Illuminate\Support\Collection;
  * @property array<string, mixed> $rates
  * @property array<string, mixed> $extra
  * @property int $version grows with every edit
+ * @property ?\Illuminate\Support\Carbon $updated_at
  * @property Collection<int, LineRecord> $lines
  * @property Collection<int, LineRecord> $removedLines
  * @property Collection<int, BuildPartRecord> $parts
@@ -36,6 +37,7 @@ final class BuildRecord extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer'];
 
     /** @return HasMany<LineRecord, $this> */

@@ -35,5 +35,6 @@ final class LineRecord extends Model
 
     public $timestamps = false;
 
+    /** @var array<string, string> */
     protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'extra' => Document::class, 'build_part_id' => 'integer'];
 }

@@ -26,6 +26,7 @@ final class PartRecord extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['spec' => Document::class];
 
     /**
@@ -47,7 +48,7 @@ final class PartRecord extends Model
     public static function matching(Builder $query, string $words): Builder
     {
         preg_match_all('/[\p{L}\p{N}]+/u', $words, $found);
-        $terms = array_filter($found[0], static fn (string $word): bool => mb_strlen($word) > 1);
+        $terms = $found[0];
         if ($terms === []) {
             return $query;
         }

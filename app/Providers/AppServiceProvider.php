@@ -32,11 +32,11 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Gate::policy(BuildRecord::class, BuildPolicy::class);
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(config('app.env') !== 'production');
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
         RateLimiter::for('sign-in', static fn (Request $request): array => [
             Limit::perMinute(5)->by($request->string('email')->lower()->toString().'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
+            Limit::perMinute(is_int($most = config('pocketplot.sign_ins_a_minute')) ? $most : 30)->by((string) $request->ip()),
         ]);
     }
 }

@@ -146,7 +146,7 @@ final readonly class Vitals
         return [$mass, $unweighed];
     }
 
-    /** @param list<Finding> $findings */
+    /** @param  list<Finding>  $findings */
     private static function worst(array $findings, string $rule): Verdict
     {
         return array_reduce(

@@ -21,7 +21,7 @@ function problems(string $text): array
     return [];
 }
 
-/** @param callable(array<string, mixed>): array<string, mixed> $spoil */
+/** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
 function spoiled(callable $spoil): string
 {
     return Json::encode($spoil(Make::demoDocument('thimble')));

@@ -37,7 +37,8 @@ final class CheckFile extends Command
 
     public function handle(): int
     {
-        $name = $this->argument('file');
+        $given = $this->argument('file');
+        $name = is_string($given) ? $given : '';
         $text = $name === '-' ? stream_get_contents(STDIN) : (is_file($name) ? file_get_contents($name) : false);
         if ($text === false) {
             return $this->unreadable(["There is no file \"{$name}\" that can be read."]);
@@ -113,7 +114,7 @@ final class CheckFile extends Command
         return (string) file_get_contents(base_path("core/schema/{$name}.schema.json"));
     }
 
-    /** @param list<string> $problems */
+    /** @param  list<string>  $problems */
     private function unreadable(array $problems): int
     {
         foreach ($problems as $problem) {

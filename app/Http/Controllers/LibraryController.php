@@ -74,7 +74,7 @@ final class LibraryController
         foreach ($judged as $index => $one) {
             $answers[] = [
                 'weight' => $one['effect']->verdict->weight(),
-                'libraryId' => $rows[$index]?->id,
+                'libraryId' => $rows[$index]->id,
                 'part' => BuildView::part($one['part']),
                 'inUse' => $swap !== '' && $core->line($swap)?->part->id === $one['part']->id,
                 ...$this->effect($one['effect']),

@@ -61,7 +61,7 @@ final class LineController
         return $this->edit($request, $build, static fn (BuildRecord $build) => RemoveLine::undo($build, $line));
     }
 
-    /** @param callable(BuildRecord): void $edit */
+    /** @param  callable(BuildRecord): void  $edit */
     private function edit(EditRequest $request, BuildRecord $build, callable $edit): JsonResponse
     {
         return new JsonResponse(EditBuild::run($build, $request->version(), $edit));

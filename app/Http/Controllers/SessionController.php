@@ -27,14 +27,14 @@ final class SessionController
 
     public function register(RegisterRequest $request): JsonResponse
     {
-        $user = DB::transaction(static fn (): User => User::query()->create($request->safe(['name', 'email', 'password'])));
+        $user = DB::transaction(static fn (): User => User::query()->create($request->only(['name', 'email', 'password'])));
 
         return $this->enter($request, $user);
     }
 
     public function signIn(SignInRequest $request): JsonResponse
     {
-        if (! Auth::attempt($request->safe(['email', 'password']), true)) {
+        if (! Auth::attempt($request->only(['email', 'password']), true)) {
             throw ValidationException::withMessages(['email' => 'Address and password do not belong together. Look at both, or ask for a new password.']);
         }
         $request->session()->regenerate();
@@ -49,7 +49,7 @@ final class SessionController
 
     public function signOut(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
@@ -67,7 +67,7 @@ final class SessionController
 
     public function newPassword(NewPasswordRequest $request): JsonResponse
     {
-        $status = Password::reset($request->safe(['token', 'email', 'password']), static function (User $user, string $password): void {
+        $status = Password::reset($request->only(['token', 'email', 'password']), static function (User $user, string $password): void {
             DB::transaction(static fn () => $user->forceFill(['password' => $password, 'remember_token' => null])->save());
         });
         if ($status !== Password::PasswordReset) {

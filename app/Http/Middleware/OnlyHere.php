@@ -16,7 +16,7 @@ final class OnlyHere
 
     private const ADDRESSES = ['127.0.0.1', '::1'];
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (! self::applies($request)) {

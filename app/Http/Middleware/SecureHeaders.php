@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Nothing is loaded from elsewhere, no inline script runs, and nobody frames the page. */
 final class SecureHeaders
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);

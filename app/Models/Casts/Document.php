@@ -30,7 +30,7 @@ final class Document implements CastsAttributes
         return $fields;
     }
 
-    /** @param array<string, mixed> $attributes */
+    /** @param  array<string, mixed>  $attributes */
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
         return Json::encode($value === [] ? new \stdClass : $value);

@@ -15,10 +15,10 @@ use PocketPlot\Quantity\Day;
  */
 final readonly class Schedule
 {
-    /** @param list<Line> $undated lines that have to come and of which nobody knows when */
+    /** @param  list<Line>  $undated lines that have to come and of which nobody knows when */
     private function __construct(public ?Day $finish, public ?Line $waitsLongestFor, public array $undated, public int $minutesLeft) {}
 
-    /** @param list<Step> $steps */
+    /** @param  list<Step>  $steps */
     public static function of(Build $build, array $steps, Day $today): self
     {
         $day = $today;

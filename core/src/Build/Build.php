@@ -56,7 +56,7 @@ final readonly class Build
         ));
     }
 
-    /** @param list<Line> $lines */
+    /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {
         return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra);

@@ -15,7 +15,7 @@ use PocketPlot\Quantity\Money;
  */
 final readonly class Line
 {
-    /** @param array<string, mixed> $extra keys of the file that this version does not know */
+    /** @param  array<string, mixed>  $extra keys of the file that this version does not know */
     public function __construct(
         public string $id,
         public Part $part,

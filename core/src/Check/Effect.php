@@ -25,7 +25,7 @@ final readonly class Effect
         public array $concerning,
     ) {}
 
-    /** @param string $lineId the line that is new or changed in `after` */
+    /** @param  string  $lineId the line that is new or changed in `after` */
     public static function between(Appraisal $before, Appraisal $after, string $lineId): self
     {
         $was = $before->keysOf(Verdict::Clash);

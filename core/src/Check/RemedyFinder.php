@@ -15,7 +15,7 @@ use PocketPlot\Quantity\Day;
  */
 final class RemedyFinder
 {
-    /** @param list<Part> $library */
+    /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
 
     /**

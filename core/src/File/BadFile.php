@@ -7,7 +7,7 @@ namespace PocketPlot\File;
 /** A file that cannot be read, with every problem found: where it is, what is wrong, what to do. */
 final class BadFile extends \DomainException
 {
-    /** @param non-empty-list<string> $problems */
+    /** @param  non-empty-list<string>  $problems */
     public function __construct(public readonly array $problems)
     {
         parent::__construct(implode("\n", $problems));

@@ -173,7 +173,7 @@ final class BuildReader
         return $joins;
     }
 
-    /** @param list<Line> $lines */
+    /** @param  list<Line>  $lines */
     private static function refuseTwoChosen(array $lines): void
     {
         $taken = [];

@@ -41,7 +41,7 @@ final class BuildWriter
         return $document + $build->extra;
     }
 
-    /** @param array<string, mixed> $document */
+    /** @param  array<string, mixed>  $document */
     public static function json(array $document): string
     {
         return Json::encode($document, JSON_PRETTY_PRINT)."\n";

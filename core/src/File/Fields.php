@@ -13,7 +13,7 @@ use PocketPlot\Quantity\Source;
 /** Reads typed values out of decoded JSON and says where a wrong one stands. */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $data */
+    /** @param  array<array-key, mixed>  $data */
     public function __construct(public array $data, public string $path = '') {}
 
     public function has(string $key): bool

@@ -18,7 +18,7 @@ final readonly class Format
 
     public const MOST_BYTES = 4_000_000;
 
-    /** @param string $schema the text of core/schema/build.schema.json or library.schema.json */
+    /** @param  string  $schema the text of core/schema/build.schema.json or library.schema.json */
     public function __construct(private string $kind, private string $schema) {}
 
     /**

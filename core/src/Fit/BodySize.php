@@ -18,7 +18,7 @@ final readonly class BodySize
 {
     private function __construct(public Size $size, public bool $estimated, public ?Line $unsized) {}
 
-    /** @param list<Line> $inBody lines whose parts have to find room */
+    /** @param  list<Line>  $inBody lines whose parts have to find room */
     public static function of(?Line $line, array $inBody): self
     {
         if ($line === null) {

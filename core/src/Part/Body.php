@@ -9,7 +9,7 @@ use PocketPlot\Quantity\Figure;
 /** A case: the room inside it and the openings in its walls, or one that is drawn around the parts. */
 final readonly class Body
 {
-    /** @param list<Opening> $openings */
+    /** @param  list<Opening>  $openings */
     public function __construct(
         public Figure $cavityLengthMm,
         public Figure $cavityWidthMm,

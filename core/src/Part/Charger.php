@@ -9,7 +9,7 @@ use PocketPlot\Quantity\Figure;
 /** Fills a pack: for which chemistries, how many cells in a row, with what current, from what input. */
 final readonly class Charger
 {
-    /** @param list<string> $chemistries */
+    /** @param  list<string>  $chemistries */
     public function __construct(
         public array $chemistries,
         public int $seriesLeast,

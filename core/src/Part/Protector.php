@@ -7,7 +7,7 @@ namespace PocketPlot\Part;
 /** A board that cuts a pack off when it is too empty, too full or shorted. */
 final readonly class Protector
 {
-    /** @param list<string> $chemistries */
+    /** @param  list<string>  $chemistries */
     public function __construct(public array $chemistries, public int $series) {}
 
     public function guards(Pack $pack): bool

@@ -7,7 +7,7 @@ namespace PocketPlot\Quantity;
 /** What one unit of a currency is worth in the base currency, on one day. */
 final readonly class Rates
 {
-    /** @param array<string, string> $worth currency => exact decimal, in the base currency */
+    /** @param  array<string, string>  $worth currency => exact decimal, in the base currency */
     public function __construct(public string $base, public array $worth, public ?string $asOf = null, public string $source = '') {}
 
     /**

@@ -108,7 +108,7 @@ function Remedies({ finding, onClose }: { finding: Finding; onClose: () => void 
                                 <br />
                                 <span className="font-semibold">{remedy.part.name}</span>
                             </p>
-                            <Button look="pen" disabled={busy} onClick={() => void apply(remedy)} aria-label={`${remedy.line === null ? 'Add' : 'Take'} ${remedy.part.name}`}>
+                            <Button look="pen" disabled={busy} onClick={() => void apply(remedy)} aria-label={`${remedy.line === null ? 'Add' : 'Take it:'} ${remedy.part.name}`}>
                                 {remedy.line === null ? 'Add' : 'Take it'}
                             </Button>
                         </div>

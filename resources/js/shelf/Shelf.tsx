@@ -6,7 +6,7 @@ import { api, Problem, type Build, type BuildCard, type ImportPreview, type Sess
 import { useSession } from '../doors/InWorkshop';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { finish, runTime, capital } from '../ui/format';
+import { capital, finish, number, runTime } from '../ui/format';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
@@ -194,8 +194,12 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
     );
 }
 
+/** As core/src/File/Format.php has it. */
+const mostBytes = 4_000_000;
+
 function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
     const [text, setText] = useState('');
+    const [tooLarge, setTooLarge] = useState<number | null>(null);
     const chooser = useRef<HTMLInputElement>(null);
     const preview = useMutation({ mutationFn: (content: string) => api.post<ImportPreview>('/imports/preview', { text: content }) });
     const take = useMutation({ mutationFn: () => api.post<Build>('/imports', { text }), onSuccess: onTaken });
@@ -204,7 +208,12 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
         const file = event.target.files?.[0];
         if (file === undefined) return;
         take.reset();
-        const content = file.size > 7_500_000 ? ' '.repeat(4_100_000) : await file.text();
+        setTooLarge(file.size > mostBytes ? file.size : null);
+        if (file.size > mostBytes) {
+            preview.reset();
+            return;
+        }
+        const content = await file.text();
         setText(content);
         preview.mutate(content);
     };
@@ -215,6 +224,11 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
                 A file that ends in .pocketplot.json
             </label>
             <input ref={chooser} id="build-file" type="file" accept=".json,application/json" onChange={(event) => void choose(event)} className="mb-3 block w-full" />
+            {tooLarge !== null && (
+                <p role="alert" className="mb-3 border-l-4 border-clash pl-3">
+                    The file has {number(tooLarge / 1e6)} MB; at most {mostBytes / 1e6} MB are read. Nothing was changed.
+                </p>
+            )}
             {error !== null && (
                 <div role="alert" className="mb-3 border-l-4 border-clash pl-3">
                     <p>{error.message}</p>

@@ -102,7 +102,7 @@ final class FitsInside implements Rule
             $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says(Constants::CAVITY_MARGIN_MM)), $remedies);
     }
 
-    /** @param non-empty-list<Line> $sized */
+    /** @param  non-empty-list<Line>  $sized */
     private function together(Line $bodyLine, Size $cavity, float $filled, array $sized): Finding
     {
         $room = $cavity->volumeCm3() ?? 0.0;

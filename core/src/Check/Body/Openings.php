@@ -49,7 +49,7 @@ final class Openings implements Rule
         }
     }
 
-    /** @param array<int, Opening> $free openings nobody uses yet; the one found is taken out */
+    /** @param  array<int, Opening>  $free openings nobody uses yet; the one found is taken out */
     private function judge(Line $line, Socket $socket, Line $bodyLine, bool $cuttable, array &$free): Finding
     {
         $about = $socket->name;

@@ -134,7 +134,7 @@ final class Coverage implements Rule
         return $sets;
     }
 
-    /** @param list<Controls> $sets */
+    /** @param  list<Controls>  $sets */
     private function poorest(array $sets): Controls
     {
         $poorest = array_shift($sets) ?? new Controls(0, 0, 0, 0, 0, false);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\People;
 
-use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Remedy;

@@ -148,13 +148,13 @@ final class Path implements Rule
         return array_values(array_filter($part->sockets, static fn (Socket $socket): bool => in_array($socket->carries, self::SIGNALS, true) && $want($socket)));
     }
 
-    /** @param list<Socket> $sockets */
+    /** @param  list<Socket>  $sockets */
     private static function list(string $label, array $sockets): WorkingLine
     {
         return new WorkingLine($label, $sockets === [] ? null : implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $sockets)), '', $sockets === [] ? 'unknown' : 'datasheet');
     }
 
-    /** @param list<Socket> $sockets */
+    /** @param  list<Socket>  $sockets */
     private static function connectorFor(array $sockets, string $signal): string
     {
         foreach ($sockets as $socket) {
@@ -166,7 +166,7 @@ final class Path implements Rule
         return '';
     }
 
-    /** @param list<Socket> $sockets */
+    /** @param  list<Socket>  $sockets */
     private static function signals(array $sockets): string
     {
         return implode(' or ', array_unique(array_map(static fn (Socket $socket): string => $socket->carries, $sockets)));

@@ -235,7 +235,7 @@ function GamesTable({ games, onChange, classes }: { games: GamesClass[]; onChang
                     <label className="flex min-h-9 items-center gap-2 text-sm">
                         <input type="checkbox" className="size-5 accent-pen" checked={one.touch} onChange={(event) => change(index, { touch: event.target.checked })} /> Touch
                     </label>
-                    <Button look="bare" aria-label={`Take ${one.class} games out`} onClick={() => onChange(games.filter((_, other) => other !== index))}>
+                    <Button look="bare" aria-label={`Take out ${one.class} games`} onClick={() => onChange(games.filter((_, other) => other !== index))}>
                         Take out
                     </Button>
                 </div>

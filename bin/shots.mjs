@@ -1,0 +1,51 @@
+import { chromium } from '@playwright/test';
+
+const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM,
+    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+
+/** Opens a demo build at a station, does what is asked, takes the picture. */
+async function shot(name, build, station, { width = 1280, height = 800, light = 'day', act = async () => {} } = {}) {
+    const context = await browser.newContext({ viewport: { width, height }, baseURL: process.env.BASE_URL, locale: 'en-GB' });
+    const page = await context.newPage();
+    await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Look around the demo workshop' }).click();
+    const card = page.getByRole('link', { name: build, exact: true });
+    await card.waitFor();
+    if (station !== null) {
+        await card.click();
+        await page.getByRole('link', { name: new RegExp(`${station}`) }).last().click();
+        await page.getByRole('heading', { name: station, exact: true, level: 2 }).waitFor();
+    }
+    await act(page);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await context.close();
+    console.log(`docs/screenshots/${name}.png`);
+}
+
+const openNote = async (page) => {
+    await page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').click();
+    await page.getByRole('button', { name: /Add Tide/ }).first().waitFor();
+};
+const openPicker = async (page) => {
+    await page.getByRole('button', { name: 'More for Rook 9 panel' }).click();
+    await page.getByRole('menuitem', { name: 'Swap for another' }).click();
+    await page.getByRole('option').first().waitFor();
+    await page.keyboard.press('ArrowDown');
+};
+
+await shot('builds', 'Refuge', null);
+await shot('parts', 'Refuge', 'Parts');
+await shot('finding', 'Refuge', 'Parts', { act: openNote });
+await shot('picker', 'Refuge', 'Parts', { act: openPicker });
+await shot('brief', 'Refuge', 'Brief');
+await shot('buy', 'Refuge', 'Buy');
+await shot('build', 'Refuge', 'Build');
+await shot('parts-night', 'Barge', 'Parts', { light: 'night' });
+await shot('parts-phone', 'Refuge', 'Parts', { width: 390, height: 844 });
+await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
+await browser.close();

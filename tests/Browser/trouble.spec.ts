@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { withBuild } from './helpers';
+
+test('a stale page says so, shows the fresh build and keeps what was typed', async ({ page, context }) => {
+    const build = await withBuild(page, 'thimble');
+    const other = await context.newPage();
+    await other.goto(`${build}/parts`);
+    await other.getByLabel('Note on Pebble 500 cell').fill('written elsewhere');
+    await other.keyboard.press('Enter');
+    await expect(other.getByText('page 2')).toBeVisible();
+
+    await page.getByLabel('Note on Quill micro board').fill('typed here');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').getByText('changed this build meanwhile', { exact: false })).toBeVisible();
+    await expect(page.getByLabel('Note on Pebble 500 cell')).toHaveValue('written elsewhere');
+    await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
+    await page.getByLabel('Note on Quill micro board').press('Enter');
+    await expect(page.getByText('page 3')).toBeVisible();
+    await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
+});
+
+test('an expired session keeps what was typed, and saving goes on after signing in elsewhere', async ({ page, context }) => {
+    await withBuild(page, 'thimble');
+    const kept = await context.cookies();
+    await page.getByLabel('Note on Quill micro board').fill('typed in time');
+    await context.clearCookies();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').getByText('what you typed is still here', { exact: false }).or(page.getByRole('status').getByText('then save once more', { exact: false }))).toBeVisible();
+    await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed in time');
+    await context.addCookies(kept);
+    await page.getByLabel('Note on Quill micro board').press('Enter');
+    await expect(page.getByText('page 2')).toBeVisible();
+});
+
+test('a server that went away keeps what was typed', async ({ page }) => {
+    await withBuild(page, 'thimble');
+    await page.route('**/api/builds/**', (route) => route.abort());
+    await page.getByLabel('Note on Quill micro board').fill('typed anyway');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').getByText('The application does not answer', { exact: false })).toBeVisible();
+    await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed anyway');
+    await page.unroute('**/api/builds/**');
+    await page.getByLabel('Note on Quill micro board').press('Enter');
+    await expect(page.getByText('page 2')).toBeVisible();
+});
+
+test('a build that is not one\'s own cannot be opened', async ({ page, browser }) => {
+    const build = await withBuild(page, 'thimble');
+    const stranger = await browser.newPage();
+    await withBuild(stranger, 'thimble');
+    await stranger.goto(`${build}/parts`);
+    await expect(stranger.getByRole('heading', { name: 'This page cannot be opened' })).toBeVisible();
+});
+
+test('a bad file is refused with its reasons', async ({ page }) => {
+    await withBuild(page, 'thimble');
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Begin a build' }).click();
+    const chooser = page.getByLabel('A file that ends in .pocketplot.json');
+    await chooser.setInputFiles({ name: 'recipe.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"recipe"}') });
+    await expect(page.getByRole('alert')).toContainText('not of ours');
+    await chooser.setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.from(' '.repeat(5_000_000)) });
+    await expect(page.getByRole('alert')).toContainText('MB');
+});

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\StartBuild;
+use App\Mapping\BuildMapper;
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use App\Models\User;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+
+/** Runs against a real, migrated and seeded MariaDB; what a test writes is rolled back. */
+abstract class TestCase extends LaravelTestCase
+{
+    use DatabaseTransactions;
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    public function builder(string $email = 'ada@example.test'): User
+    {
+        return User::query()->create(['name' => 'A builder', 'email' => $email, 'password' => 'a long enough one']);
+    }
+
+    public function refuge(User $user): BuildRecord
+    {
+        return StartBuild::fromDemo($user, 'refuge', null)->load(BuildMapper::RELATIONS);
+    }
+
+    public function part(string $key): int
+    {
+        return PartRecord::query()->where('key', $key)->where('user_id', User::shelf()->id)->firstOrFail()->id;
+    }
+
+    /** Holds an answer against the contract's schema of this name. */
+    public function assertShape(TestResponse $response, string $schema): TestResponse
+    {
+        /** @var object{components: object} $contract */
+        $contract = json_decode((string) file_get_contents(base_path('contract/openapi.json')), false, 64, JSON_THROW_ON_ERROR);
+        $result = (new Validator)->validate(
+            json_decode((string) $response->getContent(), false, 64, JSON_THROW_ON_ERROR),
+            (object) ['$schema' => 'https://json-schema.org/draft/2020-12/schema', '$ref' => "#/components/schemas/{$schema}", 'components' => $contract->components],
+        );
+        $error = $result->error();
+        $this->assertTrue($result->isValid(), $error === null ? '' : json_encode((new ErrorFormatter)->format($error), JSON_THROW_ON_ERROR));
+
+        return $response;
+    }
+}
