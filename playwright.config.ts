@@ -13,7 +13,7 @@ export default defineConfig({
     use: {
         baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:8480',
         viewport: { width: 1280, height: 800 },
-        trace: 'retain-on-failure',
+        screenshot: 'only-on-failure',
         launchOptions: {
             executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
             args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

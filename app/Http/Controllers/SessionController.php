@@ -59,7 +59,7 @@ final class SessionController
     public function forgot(Request $request): JsonResponse
     {
         $given = $request->validate(['email' => ['required', 'string', 'max:190']], ['email.*' => 'Write the address of your account.']);
-        Password::sendResetLink($given);
+        DB::transaction(static fn (): string => Password::sendResetLink($given));
 
         // The same words whether the account exists or not.
         return new JsonResponse(['message' => 'If there is an account with this address, a letter is on its way.']);

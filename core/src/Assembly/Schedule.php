@@ -26,14 +26,15 @@ final readonly class Schedule
         $left = 0;
         $undated = [];
         $slowest = null;
+        $arrivals = [];
         foreach ($steps as $step) {
             if (isset($build->ticks[$step->id])) {
                 continue;
             }
             $left += $step->minutes;
             foreach ($step->waitsFor() as $line) {
-                $arrives = self::arrivalOf($line, $today);
-                if ($arrives === null) {
+                $arrives = $arrivals[$line->id] ??= self::arrivalOf($line, $today) ?? false;
+                if ($arrives === false) {
                     $undated[$line->id] = $line;
                 } elseif ($arrives->isAfter($day)) {
                     $day = $arrives;

@@ -30,6 +30,13 @@ final readonly class Step
     /** @return list<Line> */
     public function waitsFor(): array
     {
-        return array_values(array_filter($this->lines, static fn (Line $line): bool => ! $line->state->isAtHand()));
+        $waits = [];
+        foreach ($this->lines as $line) {
+            if (! $line->state->isAtHand()) {
+                $waits[] = $line;
+            }
+        }
+
+        return $waits;
     }
 }

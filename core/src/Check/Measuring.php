@@ -36,7 +36,7 @@ final class Measuring
         'variant' => ['variant', 'Ask the seller which variant it is, or compare a photograph with the maker\'s drawing.'],
         'skills' => ['your skills', 'Tick in the brief what you can do, so that parts that want more are marked.'],
         'price' => ['price', 'Ask for an offer, or look at what the same thing went for lately.'],
-        'rate' => ['exchange rate', 'Set the exchange rate on the Buy page.'],
+        'rate' => ['exchange rate', 'Write the price in a currency that the Buy page lists a rate for, or convert it yourself and write it in the brief\'s own.'],
         'controls' => ['controls', 'Count them: crosses, buttons, sticks, knobs.'],
         'panel.touch' => ['touch', 'Ask the maker whether the panel feels fingers.'],
     ];

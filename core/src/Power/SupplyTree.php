@@ -28,8 +28,11 @@ final class SupplyTree
     /** @var list<Line> lines whose settled join would feed them from themselves */
     public readonly array $inCircles;
 
-    /** @var array<string, array{line: Line, output: ?Output, name: string}> */
+    /** @var array<string, array{line: Line, output: ?Output, name: string, volts: Figure, usb: bool}> */
     private array $givers = [];
+
+    /** @var array<string, Rail> rails worked out so far */
+    private array $worked = [];
 
     /** @var array<string, Feed> */
     private array $found = [];
@@ -42,10 +45,10 @@ final class SupplyTree
         $lines = $build->chosen();
         foreach ($lines as $line) {
             if ($line->part->pack !== null && ! $line->part->pack->sealed) {
-                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack'];
+                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack', 'volts' => $line->part->pack->volts(), 'usb' => self::usb($line, true)];
             }
             foreach ($line->part->outputs as $output) {
-                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name];
+                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name, 'volts' => $output->volts, 'usb' => self::usb($line, true)];
             }
         }
         $this->inCircles = $this->takeSettled();
@@ -135,13 +138,14 @@ final class SupplyTree
         $unfed = [];
         foreach ($wanting as $line) {
             $best = null;
-            foreach (array_keys($this->givers) as $id) {
-                $rank = $this->rank($line, $id);
-                if ($rank === null || $this->livesOn($id, $line->id)) {
+            $takesUsb = self::usb($line, false);
+            foreach ($this->givers as $id => $giver) {
+                $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
+                if ($rank === null) {
                     continue;
                 }
-                $score = [$this->shortfall($line, $id), $rank];
-                if ($best === null || $score < $best[0]) {
+                $score = [self::shortfall($line, $giver['volts']), $rank];
+                if (($best === null || $score < $best[0]) && ! $this->livesOn($id, $line->id)) {
                     $best = [$score, $id];
                 }
             }
@@ -166,19 +170,22 @@ final class SupplyTree
         };
     }
 
-    /** How direct a rail is for this line, lowest first; null when it may not feed it. */
-    private function rank(Line $line, string $railId): ?int
+    /** Whether a line's part gives, or takes, USB. */
+    private static function usb(Line $line, bool $given): bool
     {
-        $giver = $this->givers[$railId]['line']->part;
-        $isRaw = $this->givers[$railId]['output'] === null;
-        $givesUsb = false;
-        foreach ($giver->sockets as $socket) {
-            $givesUsb = $givesUsb || ($socket->carries === 'usb' && $socket->gives());
-        }
-        $takesUsb = false;
         foreach ($line->part->sockets as $socket) {
-            $takesUsb = $takesUsb || ($socket->carries === 'usb' && $socket->direction === 'in');
+            if ($socket->carries === 'usb' && ($given ? $socket->gives() : $socket->direction === 'in')) {
+                return true;
+            }
         }
+
+        return false;
+    }
+
+    /** How direct a rail is for this line, lowest first; null when it may not feed it. */
+    private static function rank(Line $line, bool $takesUsb, Line $giverLine, bool $isRaw, bool $givesUsb): ?int
+    {
+        $giver = $giverLine->part;
         if ($giver->livesOn === 'sun') {
             return null;
         }
@@ -196,22 +203,14 @@ final class SupplyTree
     }
 
     /** Volts by which the rail leaves the window; a little for what is not known, so that known rails come first. */
-    private function shortfall(Line $line, string $railId): float
+    private static function shortfall(Line $line, Figure $volts): float
     {
         $window = $line->part->supply->volts ?? Figure::unknown('V');
-        $volts = $this->voltsOf($railId);
-        if (! $window->isKnown() || ! $volts->isKnown()) {
+        if ($window->least === null || $window->most === null || $volts->least === null || $volts->most === null) {
             return 0.001;
         }
 
-        return round(max(0.0, $window->least() - $volts->least()) + max(0.0, $volts->most() - $window->most()), 6);
-    }
-
-    private function voltsOf(string $railId): Figure
-    {
-        $giver = $this->givers[$railId];
-
-        return $giver['output'] === null ? ($giver['line']->part->pack?->volts() ?? Figure::unknown('V')) : $giver['output']->volts;
+        return round(max(0.0, $window->least - $volts->least) + max(0.0, $volts->most - $window->most), 6);
     }
 
     /** Whether a rail is fed, at however many removes, by the line. */
@@ -234,6 +233,11 @@ final class SupplyTree
 
     private function rail(string $id): Rail
     {
+        return $this->worked[$id] ??= $this->workOut($id);
+    }
+
+    private function workOut(string $id): Rail
+    {
         ['line' => $line, 'output' => $output, 'name' => $name] = $this->givers[$id];
         $watts = $peak = Figure::exactly(0.0, 'W');
         $missing = [];
@@ -248,7 +252,7 @@ final class SupplyTree
         $limit = $limit->times($line->quantity);
 
         return new Rail(
-            $id, $line, $name, $output === null, $this->voltsOf($id),
+            $id, $line, $name, $output === null, $this->givers[$id]['volts'],
             $limit,
             $output === null ? $limit : $output->peakMa->times($line->quantity),
             $this->loadsOf[$id] ?? [], $watts, $peak, $missing,

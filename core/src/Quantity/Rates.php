@@ -23,7 +23,11 @@ final readonly class Rates
         if ($from === null || $to === null) {
             return null;
         }
-        $amount = $money->amount->multipliedBy($from)->dividedBy($to, 6, \Brick\Math\RoundingMode::HALF_UP);
+        $inBase = $money->amount->multipliedBy($from);
+        if ($currency === $this->base) {
+            return Money::of((string) $inBase, $currency);
+        }
+        $amount = $inBase->dividedBy($to, 6, \Brick\Math\RoundingMode::HALF_UP);
 
         return Money::of((string) $amount, $currency);
     }

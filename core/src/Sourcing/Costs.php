@@ -46,7 +46,7 @@ final readonly class Costs
 
                 continue;
             }
-            $whole = $converted->times($line->quantity);
+            $whole = $line->quantity === 1 ? $converted : $converted->times($line->quantity);
             $byLine[$line->id] = $whole;
             $planned = $planned->plus($whole);
             $committed = $line->state->isCommitted() ? $committed->plus($whole) : $committed;

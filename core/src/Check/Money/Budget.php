@@ -42,11 +42,12 @@ final class Budget implements Rule
             return;
         }
         $converted = $facts->build->rates->convert($budget, $facts->build->brief->currency) ?? $budget;
-        $dearest = $facts->lines();
-        usort($dearest, static fn (Line $a, Line $b): int => isset($costs->byLine[$b->id], $costs->byLine[$a->id])
-            ? $costs->byLine[$b->id]->amount->compareTo($costs->byLine[$a->id]->amount)
-            : (isset($costs->byLine[$b->id]) <=> isset($costs->byLine[$a->id])));
-        $dearest = array_values(array_filter(array_slice($dearest, 0, 4), static fn (Line $line): bool => isset($costs->byLine[$line->id])));
+        // Floats will do to put the dearest first; the sums stay exact.
+        $prices = array_map(static fn (Money $price): float => $price->amount->toFloat(), $costs->byLine);
+        arsort($prices);
+        $top = array_slice($prices, 0, 4);
+        $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
+        usort($dearest, static fn (Line $a, Line $b): int => $prices[$b->id] <=> $prices[$a->id]);
         $working = [
             ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),
             $this->money('Everything together', $costs->planned),

@@ -34,8 +34,17 @@ final class Path implements Rule
         return 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.';
     }
 
+    /** @var list<Line> */
+    private array $leads = [];
+
+    /** @var list<Line> lines that take one picture signal and give another */
+    private array $adapters = [];
+
     public function check(Facts $facts): iterable
     {
+        $this->leads = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->cable !== null));
+        $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role === Role::Cable
+            && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []));
         $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
         foreach ($facts->filling(Role::Display) as $display) {
             if ($boards === [] || in_array($display, $boards, true)) {
@@ -55,7 +64,7 @@ final class Path implements Rule
 
                 continue;
             }
-            $route = $this->route($gives, $takes, $facts);
+            $route = $this->route($gives, $takes);
             if ($route !== null) {
                 $names = array_map(static fn (Line $line): string => $line->name(), $route);
                 yield $this->answer(Verdict::Fits, [$display, $board, ...$route],
@@ -84,14 +93,14 @@ final class Path implements Rule
      * @param  list<Socket>  $takes
      * @return list<Line>|null the lines on the shortest way; null when there is none
      */
-    private function route(array $gives, array $takes, Facts $facts): ?array
+    private function route(array $gives, array $takes): ?array
     {
         /** @var list<array{Socket, list<Line>, int}> $queue */
         $queue = array_map(static fn (Socket $socket): array => [$socket, [], 0], $gives);
         while ($queue !== []) {
             [$at, $used, $adapters] = array_shift($queue);
             foreach ($takes as $socket) {
-                $lead = $this->lead($at, $socket, $facts, $used);
+                $lead = $this->lead($at, $socket, $used);
                 if ($lead !== null) {
                     return [...$used, ...$lead];
                 }
@@ -99,12 +108,12 @@ final class Path implements Rule
             if ($adapters >= self::MOST_ADAPTERS) {
                 continue;
             }
-            foreach ($facts->lines() as $line) {
-                if (in_array($line, $used, true) || $line->role !== Role::Cable || $line->part->sockets === []) {
+            foreach ($this->adapters as $line) {
+                if (in_array($line, $used, true)) {
                     continue;
                 }
                 foreach (self::pictureSockets($line->part, static fn (Socket $s): bool => $s->takes()) as $in) {
-                    $lead = $this->lead($at, $in, $facts, $used);
+                    $lead = $this->lead($at, $in, $used);
                     if ($lead === null) {
                         continue;
                     }
@@ -122,7 +131,7 @@ final class Path implements Rule
      * @param  list<Line>  $used
      * @return list<Line>|null the lead between two sockets: none when one brings its own, null when there is none
      */
-    private function lead(Socket $from, Socket $to, Facts $facts, array $used): ?array
+    private function lead(Socket $from, Socket $to, array $used): ?array
     {
         if ($from->carries !== $to->carries) {
             return null;
@@ -130,7 +139,7 @@ final class Path implements Rule
         if (($from->ownLead || $to->ownLead) && $from->connector === $to->connector) {
             return [];
         }
-        foreach ($facts->lines() as $line) {
+        foreach ($this->leads as $line) {
             if (! in_array($line, $used, true) && $line->part->cable?->leadsFrom($from->connector, $from->carries) === $to->connector) {
                 return [$line];
             }

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PartRecord;
+use App\Models\User;
+use Illuminate\Contracts\Console\Kernel;
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Brief;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\GamesClass;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Candidates;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Quantity\Money;
+use PocketPlot\Quantity\Rates;
+
+require __DIR__.'/../vendor/autoload.php';
+(require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+
+/** @return array{float, float, float} least, median, most milliseconds */
+function timed(int $rounds, callable $work): array
+{
+    $work();
+    $times = [];
+    for ($round = 0; $round < $rounds; $round++) {
+        $began = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $began) / 1e6;
+    }
+    sort($times);
+
+    return [$times[0], $times[intdiv($rounds, 2)], $times[$rounds - 1]];
+}
+
+/** @param  array{float, float, float}  $times */
+function row(string $what, array $times, string $target): void
+{
+    printf("%-52s %8.2f %8.2f %8.2f   %s\n", $what, $times[0], $times[1], $times[2], $target);
+}
+
+/** One cookie jar, as a browser has it. */
+final class Visitor
+{
+    private CurlHandle $curl;
+
+    public function __construct(private readonly string $base)
+    {
+        $this->curl = curl_init();
+        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1]);
+    }
+
+    /** @return array<string, mixed> */
+    public function ask(string $method, string $path, ?array $body = null): array
+    {
+        $key = '';
+        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
+            $fields = explode("\t", $cookie);
+            $key = $fields[5] === 'XSRF-TOKEN' ? urldecode($fields[6]) : $key;
+        }
+        curl_setopt_array($this->curl, [
+            CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$key}"],
+        ]);
+        $answer = json_decode((string) curl_exec($this->curl), true);
+        if (curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) >= 400 || ! is_array($answer)) {
+            throw new RuntimeException("{$method} {$path} failed: ".json_encode($answer));
+        }
+
+        return $answer;
+    }
+}
+
+$today = Day::of('2026-11-23');
+$shelf = PartRecord::query()->where('user_id', User::shelf()->id)->orderBy('id')->get()->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all();
+
+/** A build of so many lines, every part of the shelf in turn, one body only. */
+$build = static function (int $size) use ($shelf): Build {
+    $lines = [];
+    foreach (array_values(array_filter($shelf, static fn (Part $part): bool => $part->body === null || $part->id === 'case-barge-desk')) as $part) {
+        $pool[] = $part;
+    }
+    for ($index = 0; $index < $size; $index++) {
+        $lines[] = new Line("line-{$index}", $pool[($index * 7) % count($pool)], $pool[($index * 7) % count($pool)]->role, "slot-{$index}");
+    }
+    $brief = new Brief('bench', 5.0, Money::of('900', 'EUR'), 'EUR', [450.0, 350.0, 140.0], 9000.0, 20.0, 120, [new GamesClass('twin-stick', 2, 1, 12, 2, 0, false, 640, 480)], ['soldering']);
+
+    return new Build('bench', $brief, $lines, new Rates('EUR', ['GBP' => '1.17', 'SEK' => '0.088']));
+};
+
+printf("%-52s %8s %8s %8s   %s\n", 'milliseconds', 'least', 'median', 'most', 'target');
+$sixty = $build(60);
+$before = memory_get_usage();
+memory_reset_peak_usage();
+row('appraise() of a 60-line build', timed(60, static fn () => Appraisal::of($sixty, $today)), '10 ms or less');
+$peak = (memory_get_peak_usage() - $before) / 1e6;
+$two = $build(200);
+row('appraise() of a 200-line build', timed(20, static fn () => Appraisal::of($two, $today)), '(40 ms from the next issue on)');
+$displays = array_values(array_filter($shelf, static fn (Part $part): bool => $part->role === Role::Display));
+$fifty = array_map(static fn (int $index): Part => $displays[$index % count($displays)], range(0, 49));
+$refuge = PocketPlot\File\BuildReader::read(App\Actions\ImportBuild::read(App\Actions\StartBuild::demoFile('refuge'))[0]);
+row('verdicts of 50 candidates for a role, 18 lines', timed(20, static fn () => Candidates::judge($refuge, $fifty, Role::Display, 'panel', $today)), '60 ms or less');
+row('verdicts of 50 candidates for a role, 60 lines', timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, null, $today)), '60 ms or less');
+printf("%-52s %8.1f MB                  %s\n", 'memory of one appraisal, at its peak', $peak, '32 MB or less');
+
+$visitor = new Visitor((string) getenv('BASE_URL').'/api');
+$visitor->ask('GET', '/session');
+$visitor->ask('POST', '/demo-door');
+$opened = $visitor->ask('POST', '/builds', ['demo' => 'refuge']);
+$version = $opened['version'];
+$edits = $nothings = [];
+$edit = static function () use ($visitor, $opened, &$version): void {
+    $version = $visitor->ask('PATCH', "/builds/{$opened['id']}/lines/panel", ['version' => $version, 'note' => "round {$version}"])['version'];
+};
+for ($round = 0; $round < 40; $round++) {
+    // In turns, so that both meet the same moments of the machine.
+    $began = hrtime(true);
+    $visitor->ask('GET', '/nothing');
+    $nothings[] = (hrtime(true) - $began) / 1e6;
+    $began = hrtime(true);
+    $edit();
+    $edits[] = (hrtime(true) - $began) / 1e6;
+}
+$median = static function (array $times): array {
+    sort($times);
+
+    return [$times[0], $times[intdiv(count($times), 2)], $times[count($times) - 1]];
+};
+row('an empty route, over HTTP', $median($nothings), '');
+row('an edit\'s whole answer, over HTTP', $median($edits), '');
+printf("%-52s %8.1f times                %s\n", 'edit against empty route, medians', $median($edits)[1] / $median($nothings)[1], '4 times or less');
+
+$demo = User::query()->where('email', config('pocketplot.demo_email'))->firstOrFail();
+$makers = ['Heron', 'Moss', 'Cairn', 'Willow', 'Slate', 'Amber', 'Copper', 'Linen'];
+foreach (array_chunk(range(1, 10000), 500) as $chunk) {
+    PartRecord::query()->insert(array_map(static fn (int $number): array => [
+        'user_id' => $demo->id, 'key' => "bench-{$number}", 'name' => $makers[$number % 8]." part {$number}", 'role' => Role::cases()[$number % 15]->value,
+        'maker' => $makers[($number * 3) % 8].' Works', 'summary' => 'A part with '.$makers[($number * 5) % 8].' and number '.$number,
+        'spec' => json_encode(['id' => "bench-{$number}", 'name' => "Part {$number}", 'role' => Role::cases()[$number % 15]->value]), 'created_at' => now(), 'updated_at' => now(),
+    ], $chunk));
+}
+$search = static fn (string $words) => PartRecord::matching(PartRecord::visibleTo($demo), $words)->orderBy('name')->limit(50)->get()->map(static fn (PartRecord $row): Part => PartReader::read($row->spec));
+row('library search among 10,000 parts, a common word', timed(20, static fn () => $search('heron')), '40 ms or less');
+row('library search among 10,000 parts, two words', timed(20, static fn () => $search('cairn 77')), '40 ms or less');
+
+/** @var array<string, array{file: string, imports?: list<string>}> $manifest */
+$manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true);
+$files = [];
+$collect = static function (string $entry) use (&$collect, &$files, $manifest): void {
+    if (! isset($files[$manifest[$entry]['file']])) {
+        $files[$manifest[$entry]['file']] = strlen((string) gzencode((string) file_get_contents(__DIR__.'/../public/build/'.$manifest[$entry]['file']), 6));
+        array_map($collect, $manifest[$entry]['imports'] ?? []);
+    }
+};
+$collect('resources/js/main.tsx');
+$collect('resources/js/stations/parts/PartsStation.tsx');
+printf("%-52s %8.1f kB                  %s\n", 'script until Parts stands, compressed', array_sum($files) / 1000, '200 kB or less');
