@@ -45,7 +45,7 @@ final class Budget implements Rule
         // Floats will do to put the dearest first; the sums stay exact.
         $prices = array_map(static fn (Money $price): float => $price->amount->toFloat(), $costs->byLine);
         arsort($prices);
-        $top = array_slice($prices, 0, 4);
+        $top = array_slice($prices, 0, 4, true);
         $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
         usort($dearest, static fn (Line $a, Line $b): int => $prices[$b->id] <=> $prices[$a->id]);
         $working = [
