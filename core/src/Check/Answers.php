@@ -25,15 +25,16 @@ trait Answers
     /**
      * @param  list<Line>  $others
      * @param  list<WorkingLine>  $working
+     * @param  string  $so  what stays open until it is known
      */
-    private function unmeasured(Line $line, string $figure, array $others = [], array $working = [], string $about = ''): Finding
+    private function unmeasured(Line $line, string $figure, array $others = [], array $working = [], string $about = '', string $so = ''): Finding
     {
         $name = Measuring::name($figure);
 
         return $this->answer(
             Verdict::Unmeasured,
             [$line, ...$others],
-            "Nobody knows the {$name} of {$line->name()} yet.",
+            "Nobody knows the {$name} of {$line->name()} yet".($so === '' ? '.' : ", so {$so}."),
             [...$working, new WorkingLine("{$line->name()}: {$name}", null, '', 'unknown')],
             'cannot be compared yet',
             [Remedy::measure($line->id, $figure)],

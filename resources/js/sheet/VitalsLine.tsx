@@ -32,7 +32,7 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
     return (
         <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
             <div className="flex flex-wrap">
-                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-3 sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
+                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
                     {vitals.map((vital) => {
                         const is = vital.show(now);
                         const was = before === null ? is : vital.show(before);
@@ -44,7 +44,7 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
                                     {verdict !== undefined && verdict !== 'fits' && <Peg verdict={verdict} size={14} />}
                                     {vital.what}
                                 </dt>
-                                <dd className="figures truncate text-[0.98rem] leading-tight font-semibold tracking-[-0.05em]!" title={is}>
+                                <dd className="figures truncate text-[0.98rem] leading-tight max-sm:text-[0.9rem] font-semibold tracking-[-0.05em]!" title={is}>
                                     {is}
                                 </dd>
                                 <dd className="figures truncate text-xs tracking-[-0.05em]! text-pencil">{moved ? <span className="text-pen">was {was}</span> : vital.target(now)}</dd>

@@ -9,6 +9,13 @@ export function Sheetlet({ open, onClose, title, children, wide = false, foot }:
                 <Dialog.Overlay className="fixed inset-0 z-30 bg-black/45" />
                 <Dialog.Content
                     aria-describedby={undefined}
+                    onOpenAutoFocus={(event) => {
+                        const first = event.currentTarget instanceof HTMLElement ? event.currentTarget.querySelector<HTMLElement>('[data-first]') : null;
+                        if (first !== null) {
+                            event.preventDefault();
+                            first.focus();
+                        }
+                    }}
                     className={`fixed z-40 flex flex-col bg-paper shadow-2xl ${
                         wide ? 'inset-x-0 top-[4vh] mx-auto h-[92vh] w-[min(64rem,96vw)] rounded-sm border border-edge' : 'inset-y-0 right-0 w-[min(34rem,100vw)] border-l-4 border-pen'
                     }`}

@@ -62,7 +62,7 @@ final class FitsInside implements Rule
             $volume = $line->part->size->volumeCm3();
             if ($volume === null) {
                 $unsized[] = $line;
-                yield $this->unmeasured($line, 'size', [$bodyLine], [$this->sides($bodyLine->name().', room inside', $cavity)]);
+                yield $this->unmeasured($line, 'size', [$bodyLine], [$this->sides($bodyLine->name().', room inside', $cavity)], '', 'its room is open');
 
                 continue;
             }

@@ -53,7 +53,7 @@ final class CellProtection implements Rule
                 }
             }
             if ($pack->protection === Protection::Unknown) {
-                yield $this->unmeasured($line, 'pack.protection', [], $working);
+                yield $this->unmeasured($line, 'pack.protection', [], $working, '', 'it must not be trusted');
 
                 continue;
             }

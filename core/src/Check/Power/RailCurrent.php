@@ -107,6 +107,6 @@ final class RailCurrent implements Rule
      */
     private function missing(Rail $rail, array $missing, array $working): Finding
     {
-        return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$rail->line], $working, $rail->line->id.'/'.$rail->name);
+        return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$rail->line], $working, $rail->line->id.'/'.$rail->name, "the load on {$rail->says()} is open");
     }
 }

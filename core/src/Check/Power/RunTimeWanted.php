@@ -43,7 +43,7 @@ final class RunTimeWanted implements Rule
         ];
         if (! $runTime->hours->isKnown()) {
             $missing = $runTime->missing[0] ?? null;
-            yield $this->unmeasured($missing->line ?? $pack, $missing->figure ?? 'supply.drawMa', [$pack], $working);
+            yield $this->unmeasured($missing->line ?? $pack, $missing->figure ?? 'supply.drawMa', [$pack], $working, '', 'the run time is open');
 
             return;
         }

@@ -58,7 +58,7 @@ final class SupplyWindow implements Rule
             $this->row("{$rail->says()} gives", $rail->volts),
         ];
         if (! $window->isKnown()) {
-            return $this->unmeasured($line, 'supply.volts', [$rail->line], [$working[1]]);
+            return $this->unmeasured($line, 'supply.volts', [$rail->line], [$working[1]], '', "nobody can say whether {$rail->says()} suits it");
         }
         if (! $rail->volts->isKnown()) {
             return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : 'output.volts', [$line], [$working[0]], $line->id);

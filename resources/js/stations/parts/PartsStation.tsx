@@ -100,14 +100,14 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                     <NoteField line={line} />
                 </span>
                 <span className="flex flex-wrap items-center gap-1">
-                    <DraftInput label={`Quantity of ${line.part.name}`} stored={String(line.quantity)} inputMode="numeric" className="figures w-11 text-right" save={(typed) => save({ quantity: typed.trim() === '' ? null : Number(typed) })} />
+                    <DraftInput label={`Quantity of ${line.part.name}`} stored={String(line.quantity)} inputMode="numeric" className="figures w-11 text-right max-sm:w-9" save={(typed) => save({ quantity: typed.trim() === '' ? null : Number(typed) })} />
                     <Select label={`State of ${line.part.name}`} options={states} value={line.state} onChange={(event) => void save({ state: event.target.value })} className="w-[5.6rem] max-sm:w-[5.2rem]" />
                     <Select label={`Where ${line.part.name} comes from`} options={origins} value={line.origin} onChange={(event) => void save({ origin: event.target.value })} className="w-[5.4rem] max-sm:w-[4.9rem]" />
                     <DraftInput
                         label={`Price of one ${line.part.name}`}
                         stored={line.price === null ? '' : `${line.price.amount} ${line.price.currency}`}
                         placeholder={line.origin === 'buy' || line.origin === 'print' ? (line.listPrice === null ? 'price?' : `${line.listPrice.amount} ${line.listPrice.currency}`) : 'free'}
-                        className="figures w-[6.6rem] text-right max-sm:w-[5.9rem]"
+                        className="figures w-[6.6rem] text-right max-sm:w-[6.3rem]"
                         save={(typed) => save({ price: typed })}
                     />
                     <DropdownMenu.Root>

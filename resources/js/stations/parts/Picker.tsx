@@ -94,7 +94,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                     aria-controls={list}
                     aria-activedescendant={active === undefined ? undefined : `${list}-${candidates.indexOf(active)}`}
                     aria-label="Search the library"
-                    autoFocus
+                    data-first
                     className={`${inputLook} min-w-48 flex-1`}
                     placeholder={`Search ${roleWords[role].toLowerCase()} parts`}
                     value={words}
