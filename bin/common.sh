@@ -4,7 +4,7 @@
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
 DATA="$ROOT/.data"
-mkdir -p "$DATA"
+mkdir -p "$DATA" storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache
 
 say() { printf '%s\n' "$*"; }
 fail() { printf '\nCould not go on: %s\n' "$*" >&2; exit 1; }
@@ -148,8 +148,8 @@ start_web() { # port, log
         kill -0 "$WEB_PID" 2>/dev/null || break
         sleep 0.1
     done
-    tail -20 "$2" >&2
-    tail -5 storage/logs/pocketplot.log >&2 2>/dev/null || true
+    tail -5 "$2" >&2
+    grep -ahE '^\[.*(ERROR|CRITICAL)' storage/logs/pocketplot.log 2>/dev/null | tail -1 | cut -c1-600 >&2 || true
     fail "the server did not answer on port $1 (full log: $2)"
 }
 
