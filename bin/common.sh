@@ -83,18 +83,27 @@ free_port() { # first, the port to begin looking at
     printf '%s' "$port"
 }
 
+# Stops what an interrupted run left running, if the process is still the one we mean.
+stop_left_behind() { # file with the process id, words of its command line
+    local pid
+    [ -f "$1" ] || return 0
+    pid="$(cat "$1")"
+    rm -f "$1"
+    [ -n "$pid" ] && [ -r "/proc/$pid/cmdline" ] || return 0
+    tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -- "$2" || return 0
+    say "Stopping what an earlier run left running"
+    kill -TERM -- "-$pid" 2>/dev/null || kill "$pid" 2>/dev/null || true
+    for _ in $(seq 150); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.1; done
+    kill -9 "$pid" 2>/dev/null || true
+}
+
 # Starts MariaDB on loopback with its own folder; sets DB_PORT and DB_PID. The caller stops it.
 start_database() { # folder, first port to try
     local folder="$1" as=() server
     server="$(command -v mariadbd || echo /usr/sbin/mariadbd)"
     [ "$(id -u)" -eq 0 ] && as=(--user=root)
     mkdir -p "$folder"
-    if [ -f "$folder/pid" ] && kill -0 "$(cat "$folder/pid")" 2>/dev/null; then
-        # Left by an interrupted run.
-        say "Stopping a database left by an earlier run"
-        kill "$(cat "$folder/pid")" 2>/dev/null || true
-        for _ in $(seq 100); do kill -0 "$(cat "$folder/pid" 2>/dev/null || echo 0)" 2>/dev/null || break; sleep 0.1; done
-    fi
+    stop_left_behind "$folder/pid" "$folder/files"
     if [ ! -f "$folder/ready" ]; then
         rm -rf "$folder/files"
         mariadb-install-db --no-defaults "${as[@]}" --datadir="$folder/files" --auth-root-authentication-method=normal --skip-test-db >"$folder/install.log" 2>&1 \
