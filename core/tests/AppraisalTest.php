@@ -122,6 +122,9 @@ describe('the day it can be finished', function (): void {
         $vitals = Make::appraise($build(['state' => 'ordered']))->vitals;
         expect($vitals->finish)->toBeNull()->and($vitals->undated)->toBe(1);
     });
+    it('is not said of a build without parts', function (): void {
+        expect(Make::appraise(Make::build([]))->vitals->finish)->toBeNull();
+    });
     it('leaves out what is ticked', function () use ($build): void {
         $vitals = Make::appraise($build(['state' => 'arrived'], [['step' => 'first/board', 'on' => '2026-11-20'], ['step' => 'mount/board', 'on' => '2026-11-20'], ['step' => 'test-open', 'on' => '2026-11-21'], ['step' => 'test-closed', 'on' => '2026-11-22']]))->vitals;
         expect((string) $vitals->finish)->toBe('2026-11-23')->and($vitals->stepsLeft)->toBe(0);

@@ -49,7 +49,7 @@ final readonly class Schedule
             }
         }
 
-        return new self($undated === [] ? $day : null, $slowest, array_values($undated), $left);
+        return new self($undated === [] && $steps !== [] ? $day : null, $slowest, array_values($undated), $left);
     }
 
     /** The day it is expected; else, ordered today, the offer's lead time; null when neither is known. */

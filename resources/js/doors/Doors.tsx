@@ -12,7 +12,7 @@ function Door({ title, children }: { title: string; children: ReactNode }) {
         <main className="dot-grid flex min-h-screen items-center justify-center bg-desk p-4">
             <div className="w-full max-w-md rounded-sm border border-edge bg-paper p-7 shadow-lg">
                 <p className="font-head mb-5 flex items-center gap-2 text-lg font-semibold text-pen">
-                    <span aria-hidden="true">
+                    <span aria-hidden="true" className="inline-flex">
                         <Peg verdict="fits" size={22} />
                     </span>
                     Pocket Plot

@@ -24,12 +24,13 @@ const counted = (count: number, one: string, many: string): string => `${count} 
 
 function tabs({ lines, brief, appraisal }: Build): Tab[] {
     const { vitals, findings, steps } = appraisal;
+    const any = (verdict: Verdict): Verdict => (lines.length === 0 ? 'unmeasured' : verdict);
     const waiting = steps.find((step) => step.tickedOn === null && step.waitsFor.length > 0);
     return [
-        { station: 'brief', name: 'Brief', key: '1', verdict: worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict]), figure: counted((brief.games ?? []).length, 'game class', 'game classes') },
+        { station: 'brief', name: 'Brief', key: '1', verdict: any(worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict])), figure: counted((brief.games ?? []).length, 'game', 'games') },
         { station: 'parts', name: 'Parts', key: '2', verdict: worst(findings.map((finding) => finding.verdict)), figure: counted(lines.filter((line) => line.chosen).length, 'line', 'lines') },
-        { station: 'buy', name: 'Buy', key: '3', verdict: worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict)), figure: vitals.cost.amount },
-        { station: 'build', name: 'Build', key: '4', verdict: vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight', figure: `${vitals.stepsLeft} left` },
+        { station: 'buy', name: 'Buy', key: '3', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
+        { station: 'build', name: 'Build', key: '4', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
     ];
 }
 

@@ -17,7 +17,7 @@ export const vitals: Vital[] = [
     { what: 'Weight', show: (v) => mass(v.mass), target: (v) => (v.mass.targetGrams === null ? 'any' : `of ${v.mass.targetGrams >= 1000 ? `${number(v.mass.targetGrams / 1000)} kg` : `${v.mass.targetGrams} g`}`), verdict: (v) => v.mass.verdict },
     { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to settle', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
     { what: 'Unmeasured', show: (v) => String(v.unmeasured), target: () => 'to measure', verdict: (v) => (v.unmeasured > 0 ? 'unmeasured' : 'fits') },
-    { what: 'Finished', show: (v) => finish(v.finish), target: (v) => (v.finish.undated > 0 ? `${v.finish.undated} undated` : 'earliest') },
+    { what: 'Finished', show: (v) => finish(v.finish), target: (v) => (v.finish.undated > 0 ? `${v.finish.undated} undated` : v.finish.on === null ? 'no parts yet' : 'earliest') },
 ];
 
 /** What differs between two sets of vitals, as people read them. */

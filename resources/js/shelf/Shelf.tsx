@@ -51,7 +51,7 @@ export function Shelf() {
         <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-5 sm:px-8">
             <header className="mb-6 flex flex-wrap items-center justify-between gap-3">
                 <p className="font-head flex items-center gap-2 text-lg font-semibold text-pen">
-                    <span aria-hidden="true">
+                    <span aria-hidden="true" className="inline-flex">
                         <Peg verdict="fits" size={22} />
                     </span>
                     Pocket Plot

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportBuild;
+use App\Actions\StartBuild;
+use App\Models\BuildRecord;
+use App\Models\User;
+use Symfony\Component\Process\Process;
+
+it('makes many edits at one moment into one edit and refusals, and loses none of what won', function (): void {
+    // Outside the test's transaction, in processes of their own, as several browsers are.
+    $email = 'race'.bin2hex(random_bytes(4)).'@example.test';
+    $script = static fn (string $code): Process => new Process([PHP_BINARY, '-r', 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); '.$code], base_path());
+    $made = $script('$u = '.User::class.'::query()->create(["name" => "Racer", "email" => "'.$email.'", "password" => "a long enough one"]); echo '.ImportBuild::class.'::as($u, '.StartBuild::class.'::demoFile("thimble"))->id;');
+    $id = trim($made->mustRun()->getOutput());
+    $racers = array_map(static function (int $number) use ($script, $id): Process {
+        $process = $script('try { App\Actions\EditBuild::run('.BuildRecord::class."::query()->findOrFail('{$id}'), 1, fn (\$b) => App\\Actions\\ChangeLine::in(\$b, 'board', ['note' => 'racer {$number}'])); echo 'took {$number}'; } catch (App\\Actions\\StaleBuild) { echo 'stale'; }");
+        $process->start();
+
+        return $process;
+    }, range(1, 5));
+    $answers = array_map(static function (Process $process): string {
+        $process->wait();
+
+        return $process->getOutput();
+    }, $racers);
+    $took = array_values(array_filter($answers, static fn (string $answer): bool => str_starts_with($answer, 'took')));
+    expect($took)->toHaveCount(1)->and(array_filter($answers, static fn (string $answer): bool => $answer === 'stale'))->toHaveCount(4);
+    $after = trim($script('$b = '.BuildRecord::class."::query()->findOrFail('{$id}'); echo \$b->version, ' ', \$b->lines->firstWhere('key', 'board')->note; \$b->user_id && ".User::class.'::query()->whereKey($b->user_id)->delete();')->mustRun()->getOutput());
+    expect($after)->toBe('2 racer '.substr($took[0], 5));
+});
