@@ -42,6 +42,7 @@ it('says a figure without more digits than it is worth', function (Figure $figur
     expect($figure->says())->toBe($says);
 })->with([
     [Figure::exactly(5, 'V'), '5 V'], [Figure::band(3, 3.7, 4.2, 'V'), '3 to 4.2 V'], [Figure::exactly(1234.56, 'mA'), '1235 mA'], [Figure::unknown('V'), 'unknown'], [Figure::exactly(0.5, ''), '0.5'],
+    [Figure::exactly(0.0, 'V'), '0 V'], [Figure::exactly(-0.001, 'V'), '0 V'], [Figure::exactly(10.04, 'V'), '10 V'], [Figure::exactly(99.96, 'V'), '100 V'], [Figure::exactly(2e15, 'W'), '2000000000000000 W'], [Figure::exactly(100, 'mm'), '100 mm'],
 ]);
 
 it('adds money without losing a cent', function (): void {

@@ -25,11 +25,21 @@ test('an expired session keeps what was typed, and saving goes on after signing 
     await page.getByLabel('Note on Quill micro board').fill('typed in time');
     await context.clearCookies();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('status').getByText('what you typed is still here', { exact: false }).or(page.getByRole('status').getByText('then save once more', { exact: false }))).toBeVisible();
+    await expect(page.getByRole('status').getByText('You are signed out', { exact: false })).toBeVisible();
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed in time');
     await context.addCookies(kept);
     await page.getByLabel('Note on Quill micro board').press('Enter');
     await expect(page.getByText('page 2')).toBeVisible();
+});
+
+test('a session that ran out is taken up again without a word', async ({ page, context }) => {
+    await withBuild(page, 'thimble');
+    await page.getByLabel('Note on Quill micro board').fill('typed over night');
+    await context.clearCookies({ name: 'pocketplot_session' });
+    await context.clearCookies({ name: 'XSRF-TOKEN' });
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('page 2')).toBeVisible();
+    await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed over night');
 });
 
 test('a server that went away keeps what was typed', async ({ page }) => {

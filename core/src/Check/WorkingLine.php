@@ -16,7 +16,7 @@ final readonly class WorkingLine
         $value = match (true) {
             ! $figure->isKnown() => null,
             $figure->least() === $figure->most() => round($figure->usual(), 4),
-            default => trim(substr($figure->says(), 0, strlen($figure->says()) - strlen($figure->unit))),
+            default => $figure->saysBand(),
         };
 
         return new self($label, $value, $figure->unit, $figure->source->value);

@@ -95,11 +95,19 @@ final readonly class Figure
         if ($this->least === null || $this->most === null) {
             return 'unknown';
         }
-        $unit = $this->unit === '' ? '' : ' '.$this->unit;
-        if (Number::says($this->least) === Number::says($this->most)) {
-            return Number::says($this->least).$unit;
-        }
 
-        return Number::says($this->least).' to '.Number::says($this->most).$unit;
+        return $this->unit === '' ? $this->saysBand() : "{$this->saysBand()} {$this->unit}";
+    }
+
+    /** Least to most without the unit; one number where they read the same. */
+    public function saysBand(): string
+    {
+        if ($this->least === null || $this->most === null) {
+            return 'unknown';
+        }
+        $least = Number::says($this->least);
+        $most = $this->most === $this->least ? $least : Number::says($this->most);
+
+        return $least === $most ? $least : "{$least} to {$most}";
     }
 }

@@ -26,6 +26,12 @@ final readonly class Money
         }
     }
 
+    /** The same amount's worth, in a currency that is known to be one. */
+    public function become(BigDecimal $amount, string $currency): self
+    {
+        return new self($amount, $currency);
+    }
+
     public static function zero(string $currency): self
     {
         return self::of('0', $currency);

@@ -14,8 +14,12 @@ final class Number
             abs($value) >= 10 => 1,
             default => 2,
         };
-        $text = number_format($value, $digits, '.', '');
+        $rounded = round($value, $digits);
+        // A float's shortest text has no trailing noughts; very large ones would turn to powers of ten.
+        if (abs($rounded) < 1e15) {
+            return $rounded === 0.0 ? '0' : (string) $rounded;
+        }
 
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+        return number_format($rounded, 0, '.', '');
     }
 }

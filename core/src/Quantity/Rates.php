@@ -25,11 +25,11 @@ final readonly class Rates
         }
         $inBase = $money->amount->multipliedBy($from);
         if ($currency === $this->base) {
-            return Money::of((string) $inBase, $currency);
+            return $money->become($inBase, $currency);
         }
         $amount = $inBase->dividedBy($to, 6, \Brick\Math\RoundingMode::HALF_UP);
 
-        return Money::of((string) $amount, $currency);
+        return $money->become($amount, $currency);
     }
 
     private function worthOf(string $currency): ?string

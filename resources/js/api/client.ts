@@ -43,7 +43,9 @@ function crossSiteKey(): string {
     return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
 }
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+const keyRanOut = 419;
+
+async function send<T>(method: string, path: string, body?: unknown, again = false): Promise<T> {
     let response: Response;
     try {
         response = await fetch(`/api${path}`, {
@@ -58,6 +60,11 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
         });
     } catch {
         throw new Problem('away', away);
+    }
+    if (response.status === keyRanOut && !again) {
+        // The page outlived its key; a look at the session brings a new one, and what was typed is sent once more.
+        await fetch('/api/session', { credentials: 'same-origin' }).catch(() => undefined);
+        return send<T>(method, path, body, true);
     }
     let answer: unknown;
     try {
