@@ -67,8 +67,8 @@ it('judges a candidate as the whole appraisal would after the change', function 
     $displays = array_values(array_filter(Make::library(), static fn ($part): bool => $part->role === Role::Display));
     foreach (Candidates::judge($build, $displays, Role::Display, 'panel', Make::today()) as $one) {
         $after = Appraisal::of($build->withSwap('panel', $one['part']), Make::today());
-        expect($one['effect']->vitals()->toArray())->toEqual($after->vitals->toArray())
-            ->and($one['effect']->after->verdict)->toBe($after->verdict);
+        expect($one['effect']->vitals->toArray())->toEqual($after->vitals->toArray())
+            ->and($one['effect']->whole)->toBe($after->verdict);
     }
 });
 

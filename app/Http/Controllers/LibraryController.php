@@ -124,7 +124,7 @@ final class LibraryController
             'says' => $worst instanceof Finding ? $worst->says : '',
             'settled' => count($effect->settled),
             'newClashes' => count($effect->newClashes),
-            'vitals' => $effect->vitals()->toArray(),
+            'vitals' => $effect->vitals->toArray(),
         ];
     }
 

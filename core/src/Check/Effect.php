@@ -5,24 +5,29 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Appraisal;
-use PocketPlot\Build\Build;
 use PocketPlot\Vitals;
 
-/** A change to a build laid beside the build as it is. */
+/**
+ * What a change to a build would do: the appraisal after it laid beside the one before. Keeps only
+ * what is asked of it, since dozens are held at once.
+ */
 final readonly class Effect
 {
     /**
+     * @param  Verdict  $verdict  of the change: a clash when it brings one, else the worst about the changed line
      * @param  list<string>  $settled  keys of clashes that are gone
      * @param  list<string>  $newClashes
      * @param  list<Finding>  $concerning  findings about the changed line, worst first
+     * @param  array<string, Verdict>  $verdicts  of all findings after the change, by key
      */
     private function __construct(
-        public Build $build,
-        public Appraisal $after,
         public Verdict $verdict,
+        public Verdict $whole,
+        public Vitals $vitals,
         public array $settled,
         public array $newClashes,
         public array $concerning,
+        public array $verdicts,
     ) {}
 
     /** @param  string  $lineId the line that is new or changed in `after` */
@@ -30,15 +35,16 @@ final readonly class Effect
     {
         $was = $before->keysOf(Verdict::Clash);
         $is = $after->keysOf(Verdict::Clash);
-        $concerning = array_values(array_filter($after->findings, static fn (Finding $finding): bool => in_array($lineId, $finding->lines, true)));
+        $concerning = $verdicts = [];
+        foreach ($after->findings as $finding) {
+            $verdicts[$finding->key()] = $finding->verdict;
+            if (in_array($lineId, $finding->lines, true)) {
+                $concerning[] = $finding;
+            }
+        }
         $newClashes = array_values(array_diff($is, $was));
         $verdict = $newClashes !== [] ? Verdict::Clash : ($concerning === [] ? Verdict::Fits : $concerning[0]->verdict);
 
-        return new self($after->build, $after, $verdict, array_values(array_diff($was, $is)), $newClashes, $concerning);
-    }
-
-    public function vitals(): Vitals
-    {
-        return $this->after->vitals;
+        return new self($verdict, $after->verdict, $after->vitals, array_values(array_diff($was, $is)), $newClashes, $concerning, $verdicts);
     }
 }

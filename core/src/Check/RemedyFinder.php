@@ -40,21 +40,21 @@ final class RemedyFinder
             }
         }
         usort($found, static fn (array $a, array $b): int => [$a['effect']->verdict->weight(), $a['loss']] <=> [$b['effect']->verdict->weight(), $b['loss']]
-            ?: $a['effect']->vitals()->cost->amount->compareTo($b['effect']->vitals()->cost->amount));
+            ?: $a['effect']->vitals->cost->amount->compareTo($b['effect']->vitals->cost->amount));
 
         return array_slice($found, 0, $most);
     }
 
     private function helps(Appraisal $before, Finding $finding, Effect $effect): bool
     {
-        if ($effect->newClashes !== [] || $effect->vitals()->unmeasured > $before->vitals->unmeasured) {
+        if ($effect->newClashes !== [] || $effect->vitals->unmeasured > $before->vitals->unmeasured) {
             return false;
         }
-        $now = $effect->after->finding($finding->key());
+        $now = $effect->verdicts[$finding->key()] ?? null;
 
         return $now === null
             ? ! $this->movedElsewhere($finding, $effect)
-            : $now->verdict->weight() < $finding->verdict->weight();
+            : $now->weight() < $finding->verdict->weight();
     }
 
     /** A finding whose key is gone may stand under another key with the same rule and verdict on the changed line. */
