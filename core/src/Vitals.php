@@ -8,6 +8,7 @@ use PocketPlot\Assembly\Schedule;
 use PocketPlot\Assembly\Step;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
@@ -178,7 +179,11 @@ final readonly class Vitals
             $verb = match ($first->state) {
                 SupplyState::ToFind => 'Find',
                 SupplyState::Faulty => 'Replace',
-                default => $first->origin->isFree() ? 'Get out' : 'Order',
+                default => match (true) {
+                    $first->origin->isFree() => 'Get out',
+                    $first->origin === Origin::Print => 'Print',
+                    default => 'Order',
+                },
             };
             $more = count($wanted) > 1 ? sprintf(' and %d more', count($wanted) - 1) : '';
 

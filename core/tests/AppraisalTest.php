@@ -103,6 +103,22 @@ it('never shortens the run time with more capacity, nor lengthens it with more l
     }
 });
 
+it('names the next thing to do in the order in which it matters', function (string $demo, ?callable $change, string $kind, string $says): void {
+    $document = Make::demoDocument($demo);
+    $next = Make::appraise(BuildReader::read($change === null ? $document : $change($document)))->vitals->next;
+    expect($next['kind'])->toBe($kind)->and($next['says'])->toStartWith($says);
+})->with([
+    'a clash before all' => ['refuge', null, 'settle', 'Rook 9 panel needs'],
+    'measuring before money goes out' => ['barge', null, 'measure', 'Nobody knows the supply window of Slate 10 panel'],
+    'what is to be had' => ['thimble', null, 'order', 'Print Clip body, printed.'],
+    'waiting goes by the first step that waits for nothing' => ['thimble', static function (array $d): array {
+        $d['lines'][3]['state'] = 'arrived';
+
+        return $d;
+    }, 'step', 'Try every control of Knob and five buttons strip'],
+    'nothing at all' => ['thimble', static fn (array $d): array => [...$d, 'lines' => []], 'add', 'Add the first part'],
+]);
+
 describe('the day it can be finished', function (): void {
     $build = static fn (array $line, array $ticks = []): Build => Make::build(
         ['board' => ['role' => 'board', 'line' => $line, 'part' => ['offers' => [['vendor' => 'A', 'price' => ['amount' => '1', 'currency' => 'EUR'], 'leadDays' => 6]]]]],

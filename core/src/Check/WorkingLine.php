@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
+use PocketPlot\Quantity\Source;
 
 /** One figure of a finding's working. The value is a number, a band as text ("3 to 4.2"), or null when unknown. */
 final readonly class WorkingLine
@@ -15,7 +17,8 @@ final readonly class WorkingLine
     {
         $value = match (true) {
             ! $figure->isKnown() => null,
-            $figure->least() === $figure->most() => round($figure->usual(), 4),
+            // What was given stays as it was written; what was worked out gets no more digits than it is worth.
+            $figure->least() === $figure->most() => $figure->source === Source::WorkedOut ? (float) Number::says($figure->usual()) : round($figure->usual(), 4),
             default => $figure->saysBand(),
         };
 

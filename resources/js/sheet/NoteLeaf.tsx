@@ -60,8 +60,8 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                                     <th scope="row" className="px-2 py-1 text-left font-normal">
                                         {line.label}
                                     </th>
-                                    <td className="figures px-2 py-1 text-right font-semibold">{line.value === null ? 'unknown' : `${line.value} ${line.unit}`}</td>
-                                    <td className="px-2 py-1 text-right text-sm text-pencil">{line.source}</td>
+                                    <td className="figures px-2 py-1 text-right font-semibold whitespace-nowrap">{line.value === null ? 'unknown' : `${line.value} ${line.unit}`}</td>
+                                    <td className="px-2 py-1 text-right text-sm whitespace-nowrap text-pencil">{line.source}</td>
                                 </tr>
                             ))}
                         </tbody>
