@@ -188,6 +188,13 @@ describe('the brief', function (): void {
         expect($after)->toHaveKey('x-mood')->not->toHaveKey('budget')->not->toHaveKey('runTimeHours');
     });
 
+    it('does not take silence about skills for having none', function () use ($brief): void {
+        $build = StartBuild::blank($this->user, 'Trial');
+        $silent = $this->putJson("/api/builds/{$build->id}/brief", ['version' => 1, 'name' => 'Trial', 'brief' => $brief(['skills' => null])])->assertOk()->json('brief');
+        $none = $this->putJson("/api/builds/{$build->id}/brief", ['version' => 2, 'name' => 'Trial', 'brief' => $brief(['skills' => []])])->assertOk()->json('brief');
+        expect($silent)->not->toHaveKey('skills')->and($none['skills'])->toBe([]);
+    });
+
     it('names the field that cannot be read', function (array $given, string $field) use ($brief): void {
         $build = StartBuild::blank($this->user, 'Trial');
         expect(array_keys($this->putJson("/api/builds/{$build->id}/brief", ['version' => 1, 'name' => 'Trial', 'brief' => $brief($given)])->assertStatus(422)->json('fields')))->toContain($field);

@@ -85,8 +85,9 @@ export default function BriefStation() {
                     gamesGb: draft.gamesGb,
                     eveningMinutes: draft.eveningMinutes,
                     games: draft.games,
-                    skills: draft.skills,
-                    tools: draft.tools,
+                    // Nobody has said yet is not the same as none: only a touched list is written.
+                    skills: typed.skills ?? build.brief.skills ?? null,
+                    tools: typed.tools ?? build.brief.tools ?? null,
                     mustHaves: draft.mustHaves.split('\n').map((line) => line.trim()).filter((line) => line !== ''),
                 },
             }),
