@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use PocketPlot\Build\Line;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
+use PocketPlot\File\BuildWriter;
 use PocketPlot\File\Format;
 
 /** Reads a build file and stores it as a new build of the builder's. All or nothing. */
@@ -42,7 +43,7 @@ final class ImportBuild
                 'user_id' => $user->id,
                 'name' => $name ?? $core->name,
                 'brief' => $brief,
-                'rates' => $core->rates->toArray(),
+                'rates' => BuildWriter::rates($core->rates),
                 'extra' => $core->extra,
             ]);
             $parts = $lines = [];
@@ -53,11 +54,11 @@ final class ImportBuild
             foreach ($core->joins as $join) {
                 JoinRecord::query()->create([
                     'build_id' => $build->id, 'kind' => $join->kind,
-                    'from_line_id' => $lines[$join->from]->id, 'to_line_id' => $lines[$join->to]->id, 'output' => $join->output,
+                    'from_line_id' => $lines[$join->from]->id, 'to_line_id' => $lines[$join->to]->id, 'output' => $join->output, 'extra' => $join->extra,
                 ]);
             }
             foreach ($core->ticks as $step => $day) {
-                TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day]);
+                TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
             }
 
             return $build->refresh();

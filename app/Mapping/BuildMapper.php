@@ -32,7 +32,7 @@ final class BuildMapper
         $joins = [];
         foreach ($record->joins as $join) {
             if (isset($names[$join->from_line_id], $names[$join->to_line_id])) {
-                $joins[] = new Join($join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output);
+                $joins[] = new Join($join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output, $join->extra);
             }
         }
 
@@ -44,6 +44,7 @@ final class BuildMapper
             $joins,
             $record->ticks->pluck('done_on', 'step')->map(static fn (string $day): string => substr($day, 0, 10))->all(),
             $record->extra,
+            $record->ticks->pluck('extra', 'step')->all(),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -11,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $from_line_id
  * @property int $to_line_id
  * @property string $output
+ * @property array<string, mixed> $extra keys of the file that this version does not know
  */
 final class JoinRecord extends Model
 {
@@ -19,4 +21,7 @@ final class JoinRecord extends Model
     protected $guarded = [];
 
     public $timestamps = false;
+
+    /** @var array<string, string> */
+    protected $casts = ['extra' => Document::class];
 }

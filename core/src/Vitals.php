@@ -108,7 +108,7 @@ final readonly class Vitals
     public function toArray(): array
     {
         return [
-            'cost' => [...$this->cost->toArray(), 'target' => $this->budget?->rounded(), 'verdict' => $this->costVerdict->value],
+            'cost' => ['amount' => $this->cost->rounded(), 'currency' => $this->cost->currency, 'target' => $this->budget?->rounded(), 'verdict' => $this->costVerdict->value],
             'runTime' => [
                 'leastHours' => self::round($this->runTime->least), 'usualHours' => self::round($this->runTime->usual), 'mostHours' => self::round($this->runTime->most),
                 'targetHours' => $this->runTimeWanted, 'fromPack' => $this->hasPack, 'verdict' => $this->runTimeVerdict->value,

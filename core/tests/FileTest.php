@@ -41,9 +41,18 @@ it('keeps keys that it does not know, at every level', function (): void {
     $document['lines'][0]['x-bin'] = 7;
     $document['parts'][0]['x-colour'] = 'green';
     $document['x-empty'] = new stdClass;
+    $document['rates']['x-bank'] = 'the one at the corner';
+    $document['joins'] = [['kind' => 'power', 'from' => 'cell', 'to' => 'board', 'x-wire' => 'red']];
+    $document['ticks'][0]['x-by'] = 'Ada';
     $document['parts'][0]['facets']['x-smell'] = ['of' => 'pine'];
     $build = BuildReader::read(Make::buildFormat()->decode(Json::encode($document)));
     expect(BuildWriter::document($build, $document['brief']))->toEqual($document);
+});
+
+it('keeps a price to the last digit', function (): void {
+    $document = Make::demoDocument('thimble');
+    $document['lines'][0]['price'] = ['amount' => '0.0375', 'currency' => 'EUR'];
+    expect(BuildWriter::document(BuildReader::read($document), $document['brief'])['lines'][0]['price']['amount'])->toBe('0.0375');
 });
 
 it('names the place and the trouble of bad input', function (string $text, string $place): void {

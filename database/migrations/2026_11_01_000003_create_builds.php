@@ -58,12 +58,14 @@ return new class extends Migration
             $table->foreignId('from_line_id')->constrained('build_lines')->cascadeOnDelete();
             $table->foreignId('to_line_id')->constrained('build_lines')->cascadeOnDelete();
             $table->string('output', 60);
+            $table->json('extra');
         });
         Schema::create('build_ticks', function (Blueprint $table): void {
             $table->id();
             $table->foreignUlid('build_id')->constrained()->cascadeOnDelete();
             $table->string('step', 160);
             $table->date('done_on');
+            $table->json('extra');
             $table->unique(['build_id', 'step']);
         });
     }

@@ -212,6 +212,11 @@ describe('files', function (): void {
         $document['x-photos'] = ['front.jpg'];
         $document['lines'][0]['x-bin'] = 7;
         $document['parts'][0]['facets']['x-smell'] = new stdClass;
+        $document['rates']['x-bank'] = 'the one at the corner';
+        $document['ticks'] = [['step' => 'test-open', 'on' => '2026-11-01', 'x-by' => 'Ada']];
+        $ids = array_column($document['lines'], 'id');
+        $document['joins'] = [['kind' => 'power', 'from' => $ids[0], 'to' => $ids[1], 'x-wire' => 'red']];
+        $document['lines'][1]['price'] = ['amount' => '0.0375', 'currency' => 'EUR'];
         $build = BuildRecord::query()->findOrFail($this->assertShape($this->postJson('/api/imports', ['text' => Json::encode($document)])->assertCreated(), 'Build')->json('id'));
         $file = $this->get("/api/builds/{$build->id}/file")->assertOk()->assertHeader('Content-Disposition', "attachment; filename=\"{$demo}.pocketplot.json\"");
         expect(Json::decode((string) $file->getContent()))->toEqual($document);

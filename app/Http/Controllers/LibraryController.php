@@ -69,11 +69,13 @@ final class LibraryController
         $rows = $this->rows($user, $role->value, $request->string('q')->toString(), self::MOST);
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         abort_if($swap !== '' && $core->line($swap) === null, 404);
-        $judged = Candidates::judge($core, array_values($rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all()), $role, $swap === '' ? null : $swap, Today::day());
+        $parts = array_values($rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all());
+        $judged = Candidates::judge($core, $parts, $role, $swap === '' ? null : $swap, Today::day());
+        // Mildest first; the rows' order, by name, among equals. Keys stay: they lead back to the rows.
+        uasort($judged, static fn (array $a, array $b): int => $a['effect']->verdict->weight() <=> $b['effect']->verdict->weight());
         $answers = [];
         foreach ($judged as $index => $one) {
             $answers[] = [
-                'weight' => $one['effect']->verdict->weight(),
                 'libraryId' => $rows[$index]->id,
                 'part' => BuildView::part($one['part']),
                 'inUse' => $swap !== '' && $core->line($swap)?->part->id === $one['part']->id,
@@ -81,9 +83,7 @@ final class LibraryController
             ];
         }
 
-        usort($answers, static fn (array $a, array $b): int => $a['weight'] <=> $b['weight']);
-
-        return new JsonResponse(['candidates' => array_map(static fn (array $answer): array => array_diff_key($answer, ['weight' => 0]), $answers)]);
+        return new JsonResponse(['candidates' => $answers]);
     }
 
     /** For one finding, the swaps and additions that really settle it. */

@@ -14,7 +14,8 @@ final readonly class Build
      * @param  list<Line>  $lines
      * @param  list<Join>  $joins
      * @param  array<string, string>  $ticks  step id => the day it was ticked
-     * @param  array<string, mixed>  $extra
+     * @param  array<string, mixed>  $extra  keys of the file that this version does not know
+     * @param  array<string, array<string, mixed>>  $tickExtra  the same of each tick, by step id
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class Build
         public array $joins = [],
         public array $ticks = [],
         public array $extra = [],
+        public array $tickExtra = [],
     ) {}
 
     /** @return list<Line> the lines that count */
@@ -59,6 +61,6 @@ final readonly class Build
     /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {
-        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra);
+        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra);
     }
 }

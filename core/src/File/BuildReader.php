@@ -45,8 +45,9 @@ final class BuildReader
             $lines[$line->id] = $line;
         }
         self::refuseTwoChosen(array_values($lines));
-        $ticks = [];
+        $ticks = $tickExtra = [];
         foreach ($file->children('ticks') as $tick) {
+            $tickExtra[$tick->string('step')] = $tick->rest(['step', 'on']);
             $ticks[$tick->string('step')] = (string) ($tick->day('on') ?? throw BadFile::at("{$tick->path}/on", 'is missing; write a day'));
         }
 
@@ -58,6 +59,7 @@ final class BuildReader
             self::joins($file, $lines),
             $ticks,
             $file->rest(self::BUILD_KEYS),
+            array_filter($tickExtra),
         );
     }
 
@@ -121,6 +123,7 @@ final class BuildReader
             $rates->stringMap('worth'),
             $rates->has('asOf') ? (string) $rates->day('asOf') : null,
             $rates->string('source', ''),
+            $rates->rest(['base', 'worth', 'asOf', 'source']),
         );
     }
 
@@ -158,7 +161,7 @@ final class BuildReader
     {
         $joins = [];
         foreach ($file->children('joins') as $fields) {
-            $join = new Join($fields->string('kind', 'power'), $fields->string('from'), $fields->string('to'), $fields->string('output', ''));
+            $join = new Join($fields->string('kind', 'power'), $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->rest(['kind', 'from', 'to', 'output']));
             foreach (['from' => $join->from, 'to' => $join->to] as $end => $id) {
                 if (! isset($lines[$id])) {
                     throw BadFile::at("{$fields->path}/{$end}", "there is no line \"{$id}\"");

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Build\Build;
+use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Rates;
 
 /** Writes a build as a document of the open format, keys it does not know included. */
 final class BuildWriter
@@ -25,15 +27,15 @@ final class BuildWriter
             'version' => Format::VERSION,
             'name' => $build->name,
             'brief' => $brief === [] ? new \stdClass : $brief,
-            'rates' => ['worth' => $build->rates->worth === [] ? new \stdClass : $build->rates->worth] + array_filter($build->rates->toArray(), static fn (mixed $value): bool => $value !== null),
+            'rates' => self::rates($build->rates),
             'parts' => array_values($parts),
             'lines' => array_map(self::line(...), $build->lines),
-            'joins' => array_map(static fn ($join): array => array_filter(
+            'joins' => array_map(static fn (Join $join): array => array_filter(
                 ['kind' => $join->kind, 'from' => $join->from, 'to' => $join->to, 'output' => $join->output],
                 static fn (string $value): bool => $value !== '',
-            ), $build->joins),
+            ) + $join->extra, $build->joins),
             'ticks' => array_map(
-                static fn (string $step, string $on): array => ['step' => $step, 'on' => $on],
+                static fn (string $step, string $on): array => ['step' => $step, 'on' => $on] + ($build->tickExtra[$step] ?? []),
                 array_keys($build->ticks), array_values($build->ticks),
             ),
         ];
@@ -45,6 +47,17 @@ final class BuildWriter
     public static function json(array $document): string
     {
         return Json::encode($document, JSON_PRETTY_PRINT)."\n";
+    }
+
+    /** @return array<string, mixed> the rates as a file and a row keep them */
+    public static function rates(Rates $rates): array
+    {
+        return [
+            'base' => $rates->base,
+            ...($rates->asOf === null ? [] : ['asOf' => $rates->asOf]),
+            ...($rates->source === '' ? [] : ['source' => $rates->source]),
+            'worth' => $rates->worth === [] ? new \stdClass : $rates->worth,
+        ] + $rates->extra;
     }
 
     /** @return array<string, mixed> */

@@ -63,14 +63,22 @@ final readonly class Money
         return (string) $this->amount->toScale(2, RoundingMode::HALF_UP);
     }
 
+    /** To the last digit, with two places at least; as files and rows keep it. */
+    public function exact(): string
+    {
+        $bare = $this->amount->stripTrailingZeros();
+
+        return (string) $bare->toScale(max(2, $bare->getScale()));
+    }
+
     public function says(): string
     {
         return $this->rounded().' '.$this->currency;
     }
 
-    /** @return array{amount: string, currency: string} */
+    /** @return array{amount: string, currency: string} exact, as exact() has it */
     public function toArray(): array
     {
-        return ['amount' => $this->rounded(), 'currency' => $this->currency];
+        return ['amount' => $this->exact(), 'currency' => $this->currency];
     }
 }

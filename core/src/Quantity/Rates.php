@@ -7,8 +7,12 @@ namespace PocketPlot\Quantity;
 /** What one unit of a currency is worth in the base currency, on one day. */
 final readonly class Rates
 {
-    /** @param  array<string, string>  $worth currency => exact decimal, in the base currency */
-    public function __construct(public string $base, public array $worth, public ?string $asOf = null, public string $source = '') {}
+    /**
+     * @param  array<string, string>  $worth  currency => exact decimal, in the base currency
+     * @param  ?string  $asOf  year-month-day
+     * @param  array<string, mixed>  $extra  keys of the file that this version does not know
+     */
+    public function __construct(public string $base, public array $worth, public ?string $asOf = null, public string $source = '', public array $extra = []) {}
 
     /**
      * In the currency asked for, going through the base; null when a rate is missing.
@@ -37,9 +41,9 @@ final readonly class Rates
         return $currency === $this->base ? '1' : ($this->worth[$currency] ?? null);
     }
 
-    /** @return array{base: string, worth: array<string, string>, asOf: ?string, source: string} */
+    /** @return array{base: string, worth: object, asOf: ?string, source: string} `worth` stays a group when it is empty */
     public function toArray(): array
     {
-        return ['base' => $this->base, 'worth' => $this->worth, 'asOf' => $this->asOf, 'source' => $this->source];
+        return ['base' => $this->base, 'worth' => (object) $this->worth, 'asOf' => $this->asOf, 'source' => $this->source];
     }
 }

@@ -70,7 +70,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
             title={against === undefined ? 'Add a part' : place.swap !== null ? `Instead of ${against.part.name}` : `Another candidate beside ${against.part.name}`}
             foot={
                 <div className="flex min-h-14 flex-wrap items-center justify-between gap-3">
-                    <div className="min-w-0 flex-1">
+                    <div className="min-w-0 flex-1 max-sm:basis-full">
                         {active !== undefined && (
                             <>
                                 <p className="font-semibold">{active.part.name}</p>
@@ -78,7 +78,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                             </>
                         )}
                     </div>
-                    <Button look="pen" className="min-h-11 max-w-full" disabled={active === undefined || busy} onClick={() => void take(active)}>
+                    <Button look="pen" className="min-h-11 max-w-full max-sm:w-full" disabled={active === undefined || busy} onClick={() => void take(active)}>
                         <span className="truncate">
                             {verb} {active?.part.name}
                         </span>
