@@ -36,6 +36,7 @@ final readonly class Appraisal
         public Costs $costs,
     ) {}
 
+    /** @param  Day  $today the day that arrivals and evenings are reckoned from */
     public static function of(Build $build, Day $today): self
     {
         $facts = new Facts($build);

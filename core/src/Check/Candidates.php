@@ -32,6 +32,7 @@ final class Candidates
         ], $parts);
     }
 
+    /** What becomes of the build of an appraisal with this part in a line's place, or as a line of its own. */
     public static function effectOf(Appraisal $before, Part $part, Role $role, ?string $inPlaceOf, Day $today): Effect
     {
         $build = $before->build;

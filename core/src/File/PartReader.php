@@ -29,6 +29,7 @@ final class PartReader
 {
     /**
      * @param  array<string, mixed>  $raw
+     * @param  string  $path  where the part stands in its file, for complaints
      *
      * @throws BadFile naming the field
      */

@@ -29,6 +29,7 @@ final readonly class RunTime
         public array $missing,
     ) {}
 
+    /** In hours; unknown without a pack that feeds something, or while a figure is missing. */
     public static function of(Build $build, SupplyTree $tree): self
     {
         $shortest = null;

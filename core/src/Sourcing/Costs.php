@@ -28,6 +28,7 @@ final readonly class Costs
         public array $withoutRate,
     ) {}
 
+    /** Exact sums in the brief's currency; what has no price or no rate is named, not guessed. */
     public static function of(Build $build): self
     {
         $currency = $build->brief->currency;
