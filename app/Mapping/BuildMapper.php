@@ -32,7 +32,10 @@ final class BuildMapper
         $joins = [];
         foreach ($record->joins as $join) {
             if (isset($names[$join->from_line_id], $names[$join->to_line_id])) {
-                $joins[] = new Join($join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output, $join->extra);
+                $joins[] = new Join(
+                    $join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output, $join->input,
+                    $join->through_line_id === null ? '' : $names[$join->through_line_id] ?? '', $join->gauge_awg, $join->length_mm, $join->extra,
+                );
             }
         }
 
@@ -75,6 +78,7 @@ final class BuildMapper
             'vendor' => $row->vendor,
             'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
             'note' => $row->note,
+            'place' => $row->place,
         ], "lines/{$row->key}"), $part);
     }
 }

@@ -12,6 +12,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $from_line_id
  * @property int $to_line_id
  * @property string $output
+ * @property string $input
+ * @property ?int $through_line_id
+ * @property ?float $gauge_awg
+ * @property ?float $length_mm
  * @property array<string, mixed> $extra keys of the file that this version does not know
  */
 final class JoinRecord extends Model
@@ -23,5 +27,5 @@ final class JoinRecord extends Model
     public $timestamps = false;
 
     /** @var array<string, string> */
-    protected $casts = ['extra' => Document::class];
+    protected $casts = ['extra' => Document::class, 'gauge_awg' => 'float', 'length_mm' => 'float'];
 }

@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $vendor
  * @property ?string $expected_on
  * @property string $note
+ * @property string $place where in the body it goes
  * @property array<string, mixed> $extra
  * @property int $position
  * @property ?string $removed_at

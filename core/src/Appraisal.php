@@ -10,6 +10,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
@@ -26,6 +27,7 @@ final readonly class Appraisal
     /**
      * @param  list<Finding>  $findings  worst first
      * @param  list<Step>  $steps
+     * @param  list<OpenFigure>  $open  what to measure next, the figure that settles most first
      */
     private function __construct(
         public Build $build,
@@ -34,13 +36,34 @@ final readonly class Appraisal
         public array $findings,
         public array $steps,
         public Costs $costs,
+        public array $open,
     ) {}
 
     /** @param  Day  $today the day that arrivals and evenings are reckoned from */
     public static function of(Build $build, Day $today): self
     {
         $facts = new Facts($build);
-        $findings = RuleBook::ask($facts);
+
+        return self::from($facts, RuleBook::ask($facts), $today);
+    }
+
+    /**
+     * The same appraisal as of() gives, for a build in which one part was swapped or added, asking only
+     * the rules that the swap can touch.
+     *
+     * @param  list<string>  $touched  Part::$touches of the parts that went and came
+     */
+    public static function again(self $before, Build $build, array $touched, Day $today): self
+    {
+        $facts = new Facts($build);
+
+        return self::from($facts, RuleBook::askAgain($facts, $before->findings, $touched), $today);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private static function from(Facts $facts, array $findings, Day $today): self
+    {
+        $build = $facts->build;
         $steps = StepPlanner::plan($facts);
 
         return new self(
@@ -50,6 +73,7 @@ final readonly class Appraisal
             $findings,
             $steps,
             $facts->costs(),
+            OpenFigure::among($findings, $build),
         );
     }
 
@@ -102,6 +126,7 @@ final readonly class Appraisal
                 'cannotBeUndone' => $step->cannotBeUndone,
                 'tickedOn' => $this->build->ticks[$step->id] ?? null,
             ], $this->steps),
+            'toMeasure' => array_map(static fn (OpenFigure $figure): array => $figure->toArray(), $this->open),
             'costs' => [
                 'planned' => $this->costs->planned->rounded(),
                 'committed' => $this->costs->committed->rounded(),

@@ -4,48 +4,102 @@ declare(strict_types=1);
 
 namespace PocketPlot;
 
-/**
- * Every figure of judgement in one place, with where it comes from. "House margin" means that we
- * chose it: it is the distance at which a careful builder stops worrying, not a law of nature.
- */
+/** Figures of nature and of the trade, each with where it comes from. What we chose ourselves stands in Build\Margins. */
 final class Constants
 {
-    /** Volts to spare at each end of a supply window before it counts as clear. House margin: the ±2 % of a common regulator's output at 5 V. */
-    public const SUPPLY_MARGIN_V = 0.1;
+    /** Ohm metres of annealed copper at 20 °C (IEC 60028). */
+    public const COPPER_RESISTIVITY = 1.724e-8;
 
-    /** Share of a rail's continuous rating above which it counts as tight. House margin: the usual four-fifths derating of power parts. */
-    public const RAIL_TIGHT_SHARE = 0.8;
+    /** Millimetres of a wire of gauge 0 and the step from gauge to gauge (ASTM B258: d = 0.127 mm × 92^((36 − gauge) / 39)). */
+    public const AWG_BASE_MM = 0.127;
 
-    /** Share of the cavity that blocks may fill before wires, switches and screws have no room. House margin. */
-    public const PACKING_TIGHT_SHARE = 0.45;
+    public const AWG_STEP = 92.0;
 
-    public const PACKING_MOST_SHARE = 0.65;
+    /** Ohm of one plug contact: 30 mΩ is the most that small power connectors are specified for; a lead has two plugs, plus and minus each. */
+    public const CONTACT_OHM = 0.03;
 
-    /** Millimetres to spare on a side of the cavity before a part counts as clear. House margin: a printed wall's tolerance on both sides. */
-    public const CAVITY_MARGIN_MM = 1.0;
+    public const CONTACTS_IN_LEAD = 4;
 
-    /** Millimetres an opening must be larger than the plug's shell, all told. House margin: twice a printer's usual 0.2 mm. */
-    public const OPENING_MARGIN_MM = 0.4;
+    /** Milliamps a connector family is made for, from the standards and drawings of the families; a maker's figure outranks it. */
+    public const CONNECTOR_MA = [
+        'usb-c' => 3000.0, 'usb-a' => 1500.0, 'usb-b' => 1500.0, 'usb-micro' => 1800.0, 'usb-mini' => 1000.0,
+        'barrel-5.5' => 5000.0, 'barrel-4.0' => 3000.0, 'barrel-3.5' => 2000.0, 'jst-1.0' => 1000.0, 'jst-1.25' => 1000.0, 'jst-2.0' => 2000.0, 'jst-2.5' => 3000.0, 'xt30' => 15000.0,
+    ];
 
-    /** Share of the budget, the brief's size or mass above which a build counts as tight. House margin. */
-    public const TARGET_TIGHT_SHARE = 0.9;
-
-    /** Share of a card that may be filled before it counts as tight. House margin: room for saved games and updates. */
-    public const STORAGE_TIGHT_SHARE = 0.85;
-
-    /** Free USB sockets wanted at first start. A keyboard is needed to set most boards up. */
-    public const USB_SPARE = 1;
+    /** Milliamps that a computer's USB port gives for sure when its maker says no more, by the standards. */
+    public const USB_PORT_MA = ['usb-a' => 500.0, 'usb-b' => 500.0, 'usb-micro' => 500.0, 'usb-mini' => 500.0, 'usb-c' => 900.0];
 
     /** Room a plug's shell needs, width × height in millimetres, from the drawings of the connector families. */
     public const PLUG_SHELL_MM = [
         'usb-c' => [12.4, 6.5],
         'usb-a' => [16.0, 8.0],
         'usb-micro' => [10.6, 7.0],
+        'usb-mini' => [10.8, 8.2],
         'hdmi-a' => [21.0, 11.0],
+        'hdmi-mini' => [14.0, 8.5],
+        'hdmi-micro' => [11.5, 7.5],
         'barrel-5.5' => [10.0, 10.0],
+        'barrel-4.0' => [8.0, 8.0],
+        'barrel-3.5' => [7.0, 7.0],
         'jack-3.5' => [8.0, 8.0],
         'din-4' => [14.5, 14.5],
+        'din-8' => [14.5, 14.5],
+        'rca' => [10.5, 10.5],
+        'network-8' => [14.0, 13.0],
         'microsd' => [12.0, 2.2],
+        'sd' => [25.0, 3.2],
+    ];
+
+    /** Least volts of one cell that its makers call empty without harm, by chemistry; usual makers' sheets. */
+    public const CELL_FLOOR_V = ['lithium-ion' => 2.5, 'lithium-polymer' => 3.0, 'iron-phosphate' => 2.0, 'nickel-metal-hydride' => 0.9, 'alkaline' => 0.8];
+
+    /** Watts that still-air convection and radiation carry off a square metre of box for each kelvin: 5 to 10 in textbooks, the middle for a hand-held box. */
+    public const BOX_W_PER_M2K = 8.0;
+
+    /** Watts that each square millimetre of vent carries off for each kelvin without a fan (chimney draught of a few centimetres), and with one. */
+    public const VENT_W_PER_MM2K = 0.00012;
+
+    public const FAN_W_PER_K = 0.9;
+
+    /** Degrees inside above which cells age fast and makers forbid use; usual makers' sheets: 60 °C discharging. */
+    public const CELL_LIMIT_C = 60.0;
+
+    /** Degrees at which a surface held in the hand becomes uncomfortable (touch limits for held plastic handles lie near 48 °C). */
+    public const HAND_LIMIT_C = 48.0;
+
+    /** Watts a bare linear regulator of the usual small package gives off without a heatsink: 65 K/W and 65 K of rise. */
+    public const LINEAR_SMALL_W = 1.0;
+
+    /** Share of the volts that a bridge amplifier's stages keep for themselves: a fifth. */
+    public const AMP_USABLE_SHARE = 0.8;
+
+    /** Watts below which a small loudspeaker is lost in a room. */
+    public const AUDIBLE_W = 0.25;
+
+    /** Volts by which a fuse or wire rating must not be passed; a fuse is chosen between the heaviest use and this many times it. */
+    public const FUSE_MOST_TIMES = 3.0;
+
+    /** Millimetres of wall by process: least that holds, and what is wanted. Usual figures of print shops and joiners. */
+    public const WALL_LEAST_MM = [
+        'printed filament' => [1.2, 2.0],
+        'printed resin' => [1.5, 2.0],
+        'printed powder' => [1.0, 1.5],
+        'cut sheet' => [2.0, 3.0],
+        'wood' => [4.0, 6.0],
+        'moulded' => [1.0, 1.5],
+        'folded metal' => [0.5, 0.8],
+        'milled' => [1.0, 1.5],
+    ];
+
+    /** Screw threads: nominal millimetres. A screw wants at least 1.5 times that in a printed post, once in an insert or nut (engineers' rule of thumb). */
+    public const THREAD_MM = ['M1.6' => 1.6, 'M2' => 2.0, 'M2.5' => 2.5, 'M3' => 3.0, 'M4' => 4.0];
+
+    public const ENGAGEMENT_TIMES = ['post' => 1.5, 'insert' => 1.0, 'nut' => 1.0];
+
+    /** What a tool of a hobby bench usually costs, in euros; our estimate, for a first idea. */
+    public const TOOL_EUR = [
+        'soldering iron' => '35.00', 'meter' => '20.00', 'bench supply' => '60.00', 'printer' => '220.00', 'saw' => '15.00', 'drill' => '45.00', 'callipers' => '15.00',
+        'crimping tongs' => '22.00', 'hot air' => '55.00', 'small screwdrivers' => '10.00', 'spare screen' => '40.00', 'card writer' => '8.00',
     ];
 
     /** Skills whose lack can hurt someone or start a fire: learning by doing is not the way. */

@@ -8,6 +8,7 @@ use PocketPlot\Assembly\Schedule;
 use PocketPlot\Assembly\Step;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Check\Facts;
@@ -92,7 +93,7 @@ final readonly class Vitals
                 $brief->largestMassG === null => Verdict::Fits,
                 $mass > $brief->largestMassG => Verdict::Clash,
                 $unweighed > 0 => Verdict::Unmeasured,
-                $mass > $brief->largestMassG * Constants::TARGET_TIGHT_SHARE => Verdict::Tight,
+                $mass > $brief->largestMassG * Margins::of('target-share', $brief->margins) => Verdict::Tight,
                 default => Verdict::Fits,
             },
             clashes: $clashes,

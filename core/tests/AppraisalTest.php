@@ -58,8 +58,9 @@ it('finds for every clash of the demos a part that settles it and brings no new 
 it('puts the remedy first that gives nothing away', function (): void {
     $before = Make::appraise(Make::demo('refuge'));
     $finding = $before->finding('control.coverage/paddles/1') ?? throw new RuntimeException('the planted clash is gone');
-    $first = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding)[0];
-    expect($first['part']->id)->toBe('pad-plover-six')->and($first['loss'])->toBe(0);
+    $found = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding);
+    // A radio pad even frees a socket; the wired one of the same make follows, and neither gives anything away.
+    expect($found[0]['loss'])->toBe(0)->and(array_map(static fn (array $one): string => $one['part']->id, $found))->toContain('pad-plover-six');
 });
 
 it('judges a candidate as the whole appraisal would after the change', function (): void {

@@ -14,7 +14,9 @@ final readonly class Brief
      * @param  list<GamesClass>  $games
      * @param  list<string>|null  $skills  null when the builder has not said
      * @param  list<string>|null  $tools
-     * @param  list<string>  $mustHaves
+     * @param  list<string>  $mustHaves  wishes in words; "sound", "stereo" and "headphones" are checked
+     * @param  list<string>|null  $consumables  what is at hand
+     * @param  array<string, float>  $margins  the builder's own, by a key of Margins::HOUSE
      */
     public function __construct(
         public string $purpose = '',
@@ -29,5 +31,15 @@ final readonly class Brief
         public ?array $skills = null,
         public ?array $tools = null,
         public array $mustHaves = [],
+        public ?array $consumables = null,
+        /** What a ready-made one would cost. */
+        public ?Money $readyMade = null,
+        /** Wants to play while it charges; null when not said. */
+        public ?bool $playWhileCharging = null,
+        /** Has the right to use the games; null when not said. */
+        public ?bool $rights = null,
+        /** Air around the build in use. */
+        public float $roomC = 25.0,
+        public array $margins = [],
     ) {}
 }

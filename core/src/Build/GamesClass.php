@@ -17,5 +17,6 @@ final readonly class GamesClass
         public bool $touch,
         public int $pictureWidthPx,
         public int $pictureHeightPx,
+        public int $triggers = 0,
     ) {}
 }

@@ -4,9 +4,25 @@ declare(strict_types=1);
 
 namespace PocketPlot\Build;
 
-/** A connection the builder has settled: line `from` feeds line `to`, by the output of this name. */
+/**
+ * A connection the builder has settled. "power": line `from` feeds line `to`, by the output and into the
+ * input of these names, through a lead of the parts list or through wires of this gauge and length.
+ * "picture": board `from` gives display `to` its picture. "parallel": two packs side by side.
+ */
 final readonly class Join
 {
+    public const KINDS = ['power', 'picture', 'parallel'];
+
     /** @param  array<string, mixed>  $extra keys of the file that this version does not know */
-    public function __construct(public string $kind, public string $from, public string $to, public string $output = '', public array $extra = []) {}
+    public function __construct(
+        public string $kind,
+        public string $from,
+        public string $to,
+        public string $output = '',
+        public string $input = '',
+        public string $through = '',
+        public ?float $gaugeAwg = null,
+        public ?float $lengthMm = null,
+        public array $extra = [],
+    ) {}
 }

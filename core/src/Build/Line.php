@@ -29,6 +29,8 @@ final readonly class Line
         public string $vendor = '',
         public ?Day $expectedOn = null,
         public string $note = '',
+        /** Where in the body it goes: a zone, a spot or a column by name; "" when not said. */
+        public string $place = '',
         public array $extra = [],
     ) {}
 
@@ -40,6 +42,6 @@ final readonly class Line
     /** The same place in the build, taken by another part, sourcing begun anew. */
     public function takenBy(Part $part): self
     {
-        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $this->quantity, extra: $this->extra);
+        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $this->quantity, place: $this->place, extra: $this->extra);
     }
 }

@@ -9,7 +9,38 @@ final class Vocabulary
 {
     public const SKILLS = ['soldering', 'fine soldering', 'crimping', '3d printing', 'woodwork', 'writing images', 'cell wiring', 'mains wiring'];
 
-    public const TOOLS = ['soldering iron', 'meter', 'bench supply', 'printer', 'saw', 'drill', 'callipers', 'crimping tongs'];
+    public const TOOLS = ['soldering iron', 'meter', 'bench supply', 'printer', 'saw', 'drill', 'callipers', 'crimping tongs', 'hot air', 'small screwdrivers', 'spare screen', 'card writer'];
+
+    public const CONSUMABLES = ['solder', 'insulating tape', 'heat-shrink', 'hook-up wire', 'glue', 'threaded inserts', 'thermal pad', 'flux'];
+
+    public const CHEMISTRIES = ['lithium-ion', 'lithium-polymer', 'iron-phosphate', 'nickel-metal-hydride', 'alkaline'];
+
+    public const MATERIALS = ['', 'plastic', 'metal', 'wood', 'glass', 'card', 'rubber'];
+
+    public const FACES = ['', 'left', 'right', 'top', 'bottom', 'front', 'back'];
+
+    public const RADIOS = ['bluetooth', 'wifi', 'pad radio'];
+
+    /** Ways by which controls reach the computer. */
+    public const WAYS = ['usb', 'pins', 'membrane', 'bluetooth', 'pad radio', 'own'];
+
+    public const SIGNALS = [
+        'hdmi', 'dsi', 'spi-panel', 'composite', 'parallel-rgb', 'edp', 'usb', 'usb-device', 'power', 'i2s', 'analogue-audio', 'usb-audio', 'hdmi-audio',
+        'speaker', 'headphones', 'controls', 'fan', 'storage', 'network', 'camera', 'serial',
+    ];
+
+    /** Connectors known by name; others are written "other:…" and fit only their like. */
+    public const CONNECTORS = [
+        'usb-c', 'usb-a', 'usb-b', 'usb-micro', 'usb-mini', 'hdmi-a', 'hdmi-mini', 'hdmi-micro', 'barrel-5.5', 'barrel-4.0', 'barrel-3.5', 'jack-3.5', 'jack-2.5',
+        'din-4', 'din-8', 'rca', 'microsd', 'sd', 'm2-slot', 'network-8', 'power-lead', 'power-terminal', 'power-pins', 'pins', 'pads', 'wires', 'terminal',
+        'jst-1.0', 'jst-1.25', 'jst-2.0', 'jst-2.5', 'xt30', 'cell-holder', 'edge-lamps', 'pogo',
+    ];
+
+    /** Whether a connector is known, a ribbon or row of pins ("ribbon-15", "header-40") or marked as the builder's own ("other:…"). */
+    public static function isConnector(string $name): bool
+    {
+        return in_array($name, self::CONNECTORS, true) || preg_match('/^((ribbon|header)-\d{1,3}|other:.+)$/', $name) === 1;
+    }
 
     /** @return list<GamesClass> */
     public static function gamesClasses(): array

@@ -6,10 +6,18 @@ namespace PocketPlot\Check;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
 
 /** Short ways for a rule to answer. */
 trait Answers
 {
+    private static ?string $id = null;
+
+    public static function id(): string
+    {
+        return self::$id ??= self::meta()->id;
+    }
+
     /**
      * @param  list<Line>  $lines
      * @param  list<WorkingLine>  $working
@@ -19,12 +27,13 @@ trait Answers
     {
         $ids = array_values(array_unique(array_map(static fn (Line $line): string => $line->id, $lines)));
 
-        return new Finding(self::id(), $verdict, $ids, $says, $working, $comparison, $remedies, $about, $ofWhole);
+        return new Finding(self::id(), $verdict, $ids, $says, $working, $comparison, $verdict === Verdict::Fits ? [] : $remedies, $about, $ofWhole);
     }
 
     /**
      * @param  list<Line>  $others
      * @param  list<WorkingLine>  $working
+     * @param  string  $figure  a key of Measuring, with "@name" where a part has several
      * @param  string  $so  what stays open until it is known
      */
     private function unmeasured(Line $line, string $figure, array $others = [], array $working = [], string $about = '', string $so = ''): Finding
@@ -50,5 +59,40 @@ trait Answers
     private function count(string $label, int|float $value, string $unit = '', string $source = 'worked out'): WorkingLine
     {
         return new WorkingLine($label, (float) $value, $unit, $source);
+    }
+
+    private function text(string $label, string $value, string $source = 'datasheet'): WorkingLine
+    {
+        return new WorkingLine($label, $value === '' ? null : $value, '', $value === '' ? 'unknown' : $source);
+    }
+
+    private static function n(float $value): string
+    {
+        return Number::says($value);
+    }
+
+    private function swap(Line $line, string $says = ''): Remedy
+    {
+        return Remedy::swap($line->id, $line->role, $says === '' ? "Take another part for {$line->name()}" : $says);
+    }
+
+    /** Fits with the wanted margin, tight with less, clash below nought. */
+    private static function byMargin(float $margin, float $wanted): Verdict
+    {
+        return match (true) {
+            $margin < -1e-9 => Verdict::Clash,
+            $margin < $wanted - 1e-9 => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+    }
+
+    /** Fits up to the tight share, tight up to the whole, clash beyond. */
+    private static function byShare(float $share, float $tightAt): Verdict
+    {
+        return match (true) {
+            $share > 1.0 + 1e-9 => Verdict::Clash,
+            $share > $tightAt + 1e-9 => Verdict::Tight,
+            default => Verdict::Fits,
+        };
     }
 }

@@ -40,6 +40,8 @@ final class Candidates
             ? $build->withLine(new Line(self::TRIAL, $part, $role, self::TRIAL))
             : $build->withSwap($inPlaceOf, $part);
 
-        return Effect::between($before, Appraisal::of($after, $today), $inPlaceOf ?? self::TRIAL);
+        $touched = [...$part->touches, ...($inPlaceOf === null ? [] : $build->line($inPlaceOf)->part->touches ?? []), "role:{$role->value}"];
+
+        return Effect::between($before, Appraisal::again($before, $after, $touched, $today), $inPlaceOf ?? self::TRIAL);
     }
 }

@@ -6,6 +6,8 @@ namespace PocketPlot\Check;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Margins;
+use PocketPlot\Check\Heat\Warmth;
 use PocketPlot\Fit\BodySize;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\RunTime;
@@ -23,12 +25,30 @@ final class Facts
 
     private ?BodySize $bodySize = null;
 
+    private ?Warmth $warmth = null;
+
+    private bool $warmthKnown = false;
+
+    /** @var list<Line>|null */
+    private ?array $inBody = null;
+
+    /** @var list<Finding> what the rules have found so far, for those that speak last */
+    private array $findings = [];
+
     /** @var list<Line> */
     private readonly array $lines;
+
+    /** @var array<string, list<Line>> lines by what they touch: facets and roles */
+    private array $index = [];
 
     public function __construct(public readonly Build $build)
     {
         $this->lines = $build->chosen();
+        foreach ($this->lines as $line) {
+            foreach ($line->part->touches as $what) {
+                $this->index[$what][] = $line;
+            }
+        }
     }
 
     /** @return list<Line> the chosen lines */
@@ -37,33 +57,50 @@ final class Facts
         return $this->lines;
     }
 
+    /** @return list<Line> chosen lines whose part has this facet */
+    public function with(string $facet): array
+    {
+        return $this->index[$facet] ?? [];
+    }
+
     /** @return list<Line> */
     public function filling(Role $role): array
     {
-        return array_values(array_filter($this->lines, static fn (Line $line): bool => $line->part->fills($role)));
+        return $this->index["role:{$role->value}"] ?? [];
+    }
+
+    /** The first board: the one that computes. */
+    public function board(): ?Line
+    {
+        foreach ($this->filling(Role::Board) as $line) {
+            if ($line->part->software !== null) {
+                return $line;
+            }
+        }
+
+        return $this->filling(Role::Board)[0] ?? null;
     }
 
     /** @return list<Line> lines whose part has to find room in the body */
     public function inBody(): array
     {
-        return array_values(array_filter($this->lines, static fn (Line $line): bool => $line->part->sits->takesRoom()
+        return $this->inBody ??= array_values(array_filter($this->lines, static fn (Line $line): bool => $line->part->sits->takesRoom()
             && $line->role !== Role::Case_ && $line->part->body === null));
     }
 
     public function bodyLine(): ?Line
     {
-        foreach ($this->lines as $line) {
-            if ($line->part->body !== null) {
-                return $line;
-            }
-        }
+        return $this->with('body')[0] ?? null;
+    }
 
-        return null;
+    public function margin(string $key): float
+    {
+        return Margins::of($key, $this->build->brief->margins);
     }
 
     public function bodySize(): BodySize
     {
-        return $this->bodySize ??= BodySize::of($this->bodyLine(), $this->inBody());
+        return $this->bodySize ??= BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'));
     }
 
     public function supplyTree(): SupplyTree
@@ -76,8 +113,31 @@ final class Facts
         return $this->runTime ??= RunTime::of($this->build, $this->supplyTree());
     }
 
+    /** The air inside at the heaviest; null without a body or without anything that draws power. */
+    public function warmth(): ?Warmth
+    {
+        if (! $this->warmthKnown) {
+            $this->warmth = Warmth::of($this);
+            $this->warmthKnown = true;
+        }
+
+        return $this->warmth;
+    }
+
     public function costs(): Costs
     {
         return $this->costs ??= Costs::of($this->build);
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        return $this->findings;
+    }
+
+    /** @param  list<Finding>  $findings */
+    public function keep(array $findings): void
+    {
+        $this->findings = $findings;
     }
 }

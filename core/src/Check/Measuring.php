@@ -39,15 +39,93 @@ final class Measuring
         'rate' => ['exchange rate', 'Write the price in a currency that the Buy page lists a rate for, or convert it yourself and write it in the brief\'s own.'],
         'controls' => ['controls', 'Count them: crosses, buttons, sticks, knobs.'],
         'panel.touch' => ['touch', 'Ask the maker whether the panel feels fingers.'],
+        'supply.warnVolts' => ['low-voltage warning', 'Look it up in the board\'s manual; or step a current-limited bench supply down 0.05 V at a time and note where the warning shows.'],
+        'output.converts' => ['kind of converter', 'Look for "boost", "buck" or "linear" on the listing, or look up the number on its chip.'],
+        'output.dropoutV' => ['dropout', 'The chip\'s sheet draws it. Else load it as it will be, lower its input 0.1 V at a time and note where the output begins to fall.'],
+        'output.switchOffMa' => ['switch-off current', 'Hang a resistor on the bank\'s socket and meter the current; try larger ones until it switches itself off after a minute or two. The label or manual often says.'],
+        'pack.cutOffV' => ['cut-off voltage', 'Read the protection board\'s sheet. Else run the pack down at a gentle load with a meter on it, stay with it, and note the volts at which it lets go.'],
+        'pack.totalW' => ['watts of all sockets together', 'Read the small print on the bank\'s back: "total output".'],
+        'protector.cutOffV' => ['cut-off voltage', 'Read the sheet of the protection board or its chip. Do not short it to see.'],
+        'charger.powerPath' => ['power path', 'Ask the maker whether the load may run while it charges; its sheet names a "power path" or "load sharing". If nothing says so, switch off while it charges.'],
+        'socket.sense' => ['sense contacts', 'At a power inlet: try a cable with two alike ends on a current-limited supply; if it charges, the resistors are there. At a headphone socket: plug in and listen whether the loudspeaker falls silent.'],
+        'socket.ratingMa' => ['rating of the socket', 'Read the board\'s manual: it names what each socket gives. Do not find it out by overloading.'],
+        'socket.pitchMm' => ['pitch of the ribbon', 'Measure across ten contacts with callipers and divide by nine.'],
+        'socket.side' => ['side of the contacts', 'Look into the socket with a lamp: the contacts are at the top or at the bottom.'],
+        'socket.depthMm' => ['depth with the plug', 'Plug it in and measure with callipers from the part\'s edge to the end of the plug.'],
+        'socket.offsetMm' => ['place of the socket', 'Measure with callipers from the middle of the edge to the middle of the socket.'],
+        'cable.gaugeAwg' => ['gauge of the wires', 'Read it off the jacket ("24AWG"), or measure the bare strand with callipers.'],
+        'cable.lengthMm' => ['length of the lead', 'Measure it from plug to plug.'],
+        'cable.bendMm' => ['room to bend', 'Plug it in, bend it as far as it goes willingly and measure from the plug\'s end.'],
+        'cable.sides' => ['sides of the ribbon', 'Lay it flat: are the bare contacts of both ends up, or one up and one down?'],
+        'switch.ratingMa' => ['rating of the switch', 'Read its side or its maker\'s sheet; amps at the volts you switch.'],
+        'switch.ratingV' => ['volts of the switch', 'Read its side or its maker\'s sheet; mind that direct current counts less than mains.'],
+        'switch.travelMm' => ['travel of the switch', 'Measure with callipers how far its knob goes from click to click.'],
+        'fuse.ratingMa' => ['rating of the fuse', 'Read its cap or body; a glass fuse has it engraved.'],
+        'heat.watts' => ['heat', 'Meter volts and amps at its supply at the worst load: what goes in comes out as heat.'],
+        'heat.limitC' => ['temperature limit', 'Read the maker\'s sheet; most boards also print it when they slow down.'],
+        'heat.riseKPerW' => ['rise in still air', 'Run it at a known load for half an hour, read its temperature and the room\'s, divide the difference by the watts. Do not touch it to find out.'],
+        'heat.riseFanKPerW' => ['rise with cooling', 'The same with its heatsink or fan on: half an hour at a known load, difference divided by watts.'],
+        'cooling.ventMm2' => ['openings that the fan wants', 'As a first guess the area of the fan\'s own mouth, twice: once in, once out.'],
+        'body.ventMm2' => ['air openings', 'Count the holes and multiply by the area of one.'],
+        'body.process' => ['way it is made', 'Decide it: printed, cut, milled, of wood. The wall follows from it.'],
+        'body.material' => ['material of the body', 'Look at it; a magnet and a meter tell metal from plastic with a metal look.'],
+        'body.fieldWindow' => ['gap in the metal', 'Is any part of it plastic, wood or glass? Then fields get through there.'],
+        'body.bed' => ['printer\'s bed', 'Measure the bed, length and width, and how high the head can go.'],
+        'body.zone' => ['depth of that room', 'Measure with callipers\' tail or a block that just goes in.'],
+        'body.post' => ['post and its room', 'Measure the depth of the hole, what is clamped, and the recess for the head, with callipers.'],
+        'body.slider' => ['travel of the cap', 'Measure with callipers how far it goes from end to end.'],
+        'fastener.lengthMm' => ['length of the screw', 'Measure from under the head to the tip.'],
+        'fastener.head' => ['head of the screw', 'Measure across the head and its height with callipers.'],
+        'amp.leastOhm' => ['least load', 'Read the chip\'s sheet; never find it out by shorting.'],
+        'amp.watts' => ['watts', 'Read the chip\'s sheet at your volts and ohms; listings promise more.'],
+        'amp.atOhm' => ['load at which the watts hold', 'Read the line of the sheet again: "3 W into 4 Ω".'],
+        'speaker.ohm' => ['impedance', 'Meter it: the ohms shown are about five sixths of what is printed.'],
+        'speaker.watts' => ['watts it bears', 'Read its back or the listing.'],
+        'picture.modes' => ['picture formats it gives', 'Look into the board\'s manual, or let a common screen list what it is offered.'],
+        'picture.firstStart' => ['what shows at first start', 'Ask others who own the board which of its outputs shows a picture before anything is set.'],
+        'picture.ownModes' => ['own picture formats', 'Ask whether a line in its set-up can set any format.'],
+        'picture.turns' => ['turning of the picture', 'Ask whether its set-up can turn the picture a quarter.'],
+        'panel.modes' => ['picture formats it takes', 'Feed it common formats one after the other from a computer and note which ones show.'],
+        'panel.needsSignal' => ['light without a picture', 'Give it its volts with nothing else connected, current limited: does the light come on?'],
+        'controls.speaks' => ['way to the computer', 'Look what it ends in: a plug, bare contacts, a membrane, an aerial?'],
+        'controls.padMode' => ['what it says it is', 'Plug it into a computer and look under what name and kind it appears.'],
+        'controls.analogueTriggers' => ['triggers', 'Press one slowly and watch a test page: does the value creep or jump?'],
+        'controls.travelMm' => ['travel of the buttons', 'Measure a button up and pressed with callipers\' tail.'],
+        'pins.does' => ['pin map', 'Find the maker\'s drawing. Else probe each contact with the power off, one wire at a time, and write the map down.'],
+        'pins.logicV' => ['logic level', 'Meter a pin that is set high; or read the manual: 3.3 V or 5 V.'],
+        'pinNeeds.logicV' => ['logic level', 'Read its sheet, or meter its signal line against minus while it works.'],
+        'sockets.audio' => ['sound inputs', 'Look at its edge and the listing: what sound does it take?'],
+        'software.image' => ['ready system', 'Look whether its maker or its friends offer a system that is ready to write.'],
+        'software.needsShutdown' => ['shutdown', 'Read the manual: may the power just go, or does it want to be shut down?'],
+        'software.shutdownSeconds' => ['time of a shutdown', 'Take a watch: from the command until its lamp goes out.'],
+        'gauge.noticeSeconds' => ['notice', 'Run the pack down at the usual load and take the time from the warning to the end.'],
+        'drivers' => ['driver', 'Ask in the board\'s own circles whether this part is known, and since which version.'],
+        'surface.bare' => ['surface', 'Look at it: are there bare contacts, solder points or a metal back?'],
+        'tools' => ['your tools', 'Tick in the brief what is on your bench, so that what is missing is priced.'],
+        'consumables' => ['your consumables', 'Tick in the brief what is in your drawer.'],
+        'facets' => ['everything that counts', 'Open the part and write down what you know: size, supply, sockets. Mark what you guess as a guess.'],
     ];
 
+    /** Keys that one look at the brief answers for every line. */
+    public const OF_BRIEF = ['skills', 'tools', 'consumables', 'rate'];
+
+    /** @param  string  $figure a key, or a key and "@name" for one of several */
     public static function name(string $figure): string
     {
-        return self::FIGURES[$figure][0];
+        [$key, $at] = [...explode('@', $figure, 2), ''];
+        $name = self::FIGURES[$key][0];
+
+        return $at === '' ? $name : "{$name} ({$at})";
     }
 
     public static function how(string $figure): string
     {
-        return self::FIGURES[$figure][1];
+        return self::FIGURES[explode('@', $figure, 2)[0]][1];
+    }
+
+    /** @return list<string> */
+    public static function keys(): array
+    {
+        return array_keys(self::FIGURES);
     }
 }

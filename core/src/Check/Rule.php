@@ -7,11 +7,7 @@ namespace PocketPlot\Check;
 /** One thing an experienced builder would check. One file a rule; its id never changes. */
 interface Rule
 {
-    /** `family.name`. */
-    public static function id(): string;
-
-    /** What it checks, in one sentence. */
-    public static function sentence(): string;
+    public static function meta(): Meta;
 
     /** @return iterable<Finding> nothing when the rule does not apply to this build */
     public function check(Facts $facts): iterable;

@@ -9,17 +9,22 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
+use PocketPlot\Part\Output;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\SupplyInput;
 use PocketPlot\Quantity\Rates;
 
 /** Makes a build out of a decoded and schema-checked build file. */
 final class BuildReader
 {
     /** Keys of a line that mean something to this version; all others travel along untouched. */
-    public const LINE_KEYS = ['id', 'part', 'role', 'slot', 'chosen', 'quantity', 'state', 'origin', 'price', 'vendor', 'expectedOn', 'note'];
+    public const LINE_KEYS = ['id', 'part', 'role', 'slot', 'chosen', 'quantity', 'state', 'origin', 'price', 'vendor', 'expectedOn', 'note', 'place'];
+
+    public const JOIN_KEYS = ['kind', 'from', 'to', 'output', 'input', 'through', 'gaugeAwg', 'lengthMm'];
 
     public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks'];
 
@@ -80,6 +85,7 @@ final class BuildReader
             vendor: $fields->string('vendor', ''),
             expectedOn: $fields->day('expectedOn'),
             note: $fields->string('note', ''),
+            place: $fields->string('place', ''),
             extra: $fields->rest(self::LINE_KEYS),
         );
     }
@@ -109,10 +115,17 @@ final class BuildReader
                 $games->bool('touch'),
                 $games->int('pictureWidthPx', 0),
                 $games->int('pictureHeightPx', 0),
+                $games->int('triggers', 0),
             ), $brief->children('games')),
             skills: $brief->has('skills') ? $brief->strings('skills') : null,
             tools: $brief->has('tools') ? $brief->strings('tools') : null,
             mustHaves: $brief->strings('mustHaves'),
+            consumables: $brief->has('consumables') ? $brief->strings('consumables') : null,
+            readyMade: $brief->money('readyMade'),
+            playWhileCharging: $brief->has('playWhileCharging') ? $brief->bool('playWhileCharging') : null,
+            rights: $brief->has('rights') ? $brief->bool('rights') : null,
+            roomC: $brief->number('roomC') ?? 25.0,
+            margins: self::margins($brief->child('margins')),
         );
     }
 
@@ -161,19 +174,85 @@ final class BuildReader
     {
         $joins = [];
         foreach ($file->children('joins') as $fields) {
-            $join = new Join($fields->string('kind', 'power'), $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->rest(['kind', 'from', 'to', 'output']));
+            $join = self::join($fields);
             foreach (['from' => $join->from, 'to' => $join->to] as $end => $id) {
                 if (! isset($lines[$id])) {
                     throw BadFile::at("{$fields->path}/{$end}", "there is no line \"{$id}\"");
                 }
             }
-            if ($join->from === $join->to) {
-                throw BadFile::at("{$fields->path}/to", 'a line cannot feed itself');
-            }
+            self::refuseImpossible($join, $lines[$join->from], $lines[$join->to], $fields->path);
             $joins[] = $join;
         }
 
         return $joins;
+    }
+
+    /** @throws BadFile */
+    public static function join(Fields $fields): Join
+    {
+        $kind = $fields->string('kind', 'power');
+        if (! in_array($kind, Join::KINDS, true)) {
+            throw BadFile::at("{$fields->path}/kind", "\"{$kind}\" is no kind of join; choose one of ".implode(', ', Join::KINDS));
+        }
+
+        return new Join(
+            $kind, $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->string('input', ''), $fields->string('through', ''),
+            $fields->number('gaugeAwg'), $fields->number('lengthMm'), $fields->rest(self::JOIN_KEYS),
+        );
+    }
+
+    /** @throws BadFile when the two lines can never be joined this way */
+    public static function refuseImpossible(Join $join, Line $from, Line $to, string $path): void
+    {
+        if ($join->from === $join->to) {
+            throw BadFile::at("{$path}/to", $join->kind === 'power' ? 'a line cannot feed itself' : 'a line cannot be joined to itself');
+        }
+        if ($join->kind === 'parallel') {
+            foreach (['from' => $from, 'to' => $to] as $end => $line) {
+                if ($line->part->pack === null) {
+                    throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack; only packs stand side by side");
+                }
+            }
+        }
+        if ($join->kind !== 'power') {
+            return;
+        }
+        if ($to->part->supplies === []) {
+            throw BadFile::at("{$path}/to", "{$to->name()} wants no feeding; choose a part with a supply input");
+        }
+        $names = array_map(static fn (Output $output): string => $output->name, $from->part->outputs);
+        if ($from->part->pack !== null && ! $from->part->pack->sealed) {
+            $names[] = 'pack';
+        }
+        if ($names === []) {
+            throw BadFile::at("{$path}/from", "{$from->name()} gives no power; choose a pack, a regulator or another part with an output");
+        }
+        if ($join->output !== '' && ! in_array($join->output, $names, true)) {
+            throw BadFile::at("{$path}/output", "{$from->name()} has no output \"{$join->output}\"; it has ".implode(', ', $names));
+        }
+        $inputs = array_map(static fn (SupplyInput $input): string => $input->name, $to->part->supplies);
+        if ($join->input !== '' && ! in_array($join->input, $inputs, true)) {
+            throw BadFile::at("{$path}/input", "{$to->name()} has no input \"{$join->input}\"");
+        }
+    }
+
+    /**
+     * @return array<string, float>
+     *
+     * @throws BadFile
+     */
+    private static function margins(?Fields $margins): array
+    {
+        $own = [];
+        foreach (array_keys($margins->data ?? []) as $key) {
+            $value = $margins?->number((string) $key);
+            // A margin that a later version knows is carried along in the brief as it was written.
+            if (isset(Margins::HOUSE[$key]) && $value !== null) {
+                $own[(string) $key] = $value;
+            }
+        }
+
+        return $own;
     }
 
     /** @param  list<Line>  $lines */

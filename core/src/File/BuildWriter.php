@@ -30,10 +30,7 @@ final class BuildWriter
             'rates' => self::rates($build->rates),
             'parts' => array_values($parts),
             'lines' => array_map(self::line(...), $build->lines),
-            'joins' => array_map(static fn (Join $join): array => array_filter(
-                ['kind' => $join->kind, 'from' => $join->from, 'to' => $join->to, 'output' => $join->output],
-                static fn (string $value): bool => $value !== '',
-            ) + $join->extra, $build->joins),
+            'joins' => array_map(self::join(...), $build->joins),
             'ticks' => array_map(
                 static fn (string $step, string $on): array => ['step' => $step, 'on' => $on] + ($build->tickExtra[$step] ?? []),
                 array_keys($build->ticks), array_values($build->ticks),
@@ -61,6 +58,15 @@ final class BuildWriter
     }
 
     /** @return array<string, mixed> */
+    public static function join(Join $join): array
+    {
+        return array_filter(
+            ['kind' => $join->kind, 'from' => $join->from, 'to' => $join->to, 'output' => $join->output, 'input' => $join->input, 'through' => $join->through, 'gaugeAwg' => $join->gaugeAwg, 'lengthMm' => $join->lengthMm],
+            static fn (string|float|null $value): bool => $value !== '' && $value !== null,
+        ) + $join->extra;
+    }
+
+    /** @return array<string, mixed> */
     private static function line(Line $line): array
     {
         return [
@@ -76,6 +82,7 @@ final class BuildWriter
             ...($line->vendor === '' ? [] : ['vendor' => $line->vendor]),
             ...($line->expectedOn === null ? [] : ['expectedOn' => (string) $line->expectedOn]),
             ...($line->note === '' ? [] : ['note' => $line->note]),
+            ...($line->place === '' ? [] : ['place' => $line->place]),
         ] + $line->extra;
     }
 }

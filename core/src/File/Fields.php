@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\File;
 
+use PocketPlot\Build\Vocabulary;
+use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Figure;
@@ -35,6 +37,16 @@ final readonly class Fields
         $value = $this->data[$key] ?? $default;
 
         return is_int($value) ? $value : throw $this->bad($key, 'is missing or is not a whole number');
+    }
+
+    /** A count that is one when it is not said.
+     * @throws BadFile
+     */
+    public function atLeastOne(string $key): int
+    {
+        $value = $this->int($key, 1);
+
+        return $value >= 1 ? $value : throw $this->bad($key, "{$value} is too few; write one or more");
     }
 
     /** @throws BadFile */
@@ -134,13 +146,20 @@ final readonly class Fields
 
     /**
      * A figure is a plain number, or a group with `value`, or `least` and `most` (and `usual`), and a `source`.
-     * A missing one is unknown.
+     * A missing one is unknown. A `measured` figure inside outranks what stands around it.
      *
      * @throws BadFile
      */
     public function figure(string $key, string $unit): Figure
     {
         $raw = $this->data[$key] ?? null;
+        if (is_array($raw) && isset($raw['measured'])) {
+            $own = new self(['figure' => $raw['measured']], $this->pathTo($key));
+            $stated = (new self([$key => array_diff_key($raw, ['measured' => true])], $this->path))->figure($key, $unit);
+            $measured = $own->figure('figure', $unit);
+
+            return $measured->isKnown() ? $measured->over($stated) : $stated;
+        }
         if ($raw === null) {
             return Figure::unknown($unit);
         }
@@ -161,6 +180,22 @@ final readonly class Fields
         } catch (BadFigure $bad) {
             throw $this->bad($key, $bad->getMessage());
         }
+    }
+
+    public function yesNo(string $key): YesNo
+    {
+        return $this->oneOf($key, YesNo::class, YesNo::Unknown);
+    }
+
+    /** @throws BadFile when the connector is neither known nor marked as the builder's own */
+    public function connector(string $key): string
+    {
+        $name = $this->string($key);
+        if (! Vocabulary::isConnector($name)) {
+            throw $this->bad($key, "\"{$name}\" is no connector we know; choose one of ".implode(', ', Vocabulary::CONNECTORS).", or write \"other:{$name}\"");
+        }
+
+        return $name;
     }
 
     /** @throws BadFile */

@@ -4,25 +4,36 @@ declare(strict_types=1);
 
 namespace PocketPlot\File;
 
-use PocketPlot\Part\Body;
+use PocketPlot\Part\Amp;
 use PocketPlot\Part\Cable;
-use PocketPlot\Part\Charger;
 use PocketPlot\Part\Controls;
+use PocketPlot\Part\Cooling;
+use PocketPlot\Part\Driver;
+use PocketPlot\Part\DriverState;
+use PocketPlot\Part\Fastener;
+use PocketPlot\Part\Fuse;
+use PocketPlot\Part\Gauge;
+use PocketPlot\Part\Heat;
+use PocketPlot\Part\Kit;
+use PocketPlot\Part\Mode;
+use PocketPlot\Part\Mount;
 use PocketPlot\Part\Offer;
-use PocketPlot\Part\Opening;
-use PocketPlot\Part\Output;
-use PocketPlot\Part\Pack;
+use PocketPlot\Part\PadMode;
 use PocketPlot\Part\Panel;
 use PocketPlot\Part\Part;
-use PocketPlot\Part\Protection;
-use PocketPlot\Part\Protector;
+use PocketPlot\Part\Picture;
+use PocketPlot\Part\PinNeeds;
+use PocketPlot\Part\Pins;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Sits;
 use PocketPlot\Part\Size;
 use PocketPlot\Part\Socket;
 use PocketPlot\Part\Software;
+use PocketPlot\Part\Speaker;
+use PocketPlot\Part\Spots;
 use PocketPlot\Part\Storage;
-use PocketPlot\Part\SupplyInput;
+use PocketPlot\Part\Work;
+use PocketPlot\Part\YesNo;
 
 /** Makes a part out of its written form (see core/schema/build.schema.json, "part"). */
 final class PartReader
@@ -43,6 +54,17 @@ final class PartReader
             static fn (string $text): Role => Role::tryFrom($text) ?? throw BadFile::at("{$path}/fills", "\"{$text}\" is no role"),
             $part->strings('fills'),
         );
+        $supply = $facets->child('supply');
+        $gauge = $facets->child('gauge');
+        $fuse = $facets->child('fuse');
+        $amp = $facets->child('amp');
+        $speaker = $facets->child('speaker');
+        $mount = $facets->child('mount');
+        $fastener = $facets->child('fastener');
+        $spots = $facets->child('spots');
+        $heat = $facets->child('heat');
+        $cooling = $facets->child('cooling');
+        $storage = $facets->child('storage');
 
         return new Part(
             id: $part->string('id'),
@@ -53,24 +75,42 @@ final class PartReader
             fills: array_values(array_unique([$role, ...$fills], SORT_REGULAR)),
             sits: $part->oneOf('sits', Sits::class, Sits::Inside),
             size: self::size($facets->child('size')),
-            supply: self::supply($facets->child('supply')),
-            outputs: array_map(self::output(...), $facets->children('outputs')),
+            supplies: array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]),
+            outputs: array_map(PowerReader::output(...), $facets->children('outputs')),
             livesOn: $facets->string('livesOn', ''),
-            pack: self::pack($facets->child('pack')),
-            charger: self::charger($facets->child('charger')),
-            protector: self::protector($facets->child('protector')),
+            pack: PowerReader::pack($facets->child('pack')),
+            charger: PowerReader::charger($facets->child('charger')),
+            protector: PowerReader::protector($facets->child('protector')),
+            gauge: $gauge === null ? null : new Gauge($gauge->figure('noticeSeconds', 's')),
+            fuse: $fuse === null ? null : new Fuse($fuse->figure('ratingMa', 'mA')),
+            switch: PowerReader::switch($facets->child('switch')),
             sockets: array_map(self::socket(...), $facets->children('sockets')),
             cable: self::cable($facets->child('cable')),
+            pins: self::pins($facets->child('pins')),
+            pinNeeds: self::pinNeeds($facets->child('pinNeeds')),
             panel: self::panel($facets->child('panel')),
+            picture: self::picture($facets->child('picture')),
             controls: self::controls($facets->child('controls')),
-            body: self::body($facets->child('body')),
-            storage: ($storage = $facets->child('storage')) === null ? null
-                : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd')),
-            software: ($software = $facets->child('software')) === null ? null
-                : new Software($software->figure('imageGb', 'GB'), $software->string('card', 'microsd')),
+            radio: $facets->strings('radio'),
+            amp: $amp === null ? null : new Amp($amp->int('channels'), $amp->figure('watts', 'W'), $amp->figure('atOhm', 'Ω'), $amp->figure('leastOhm', 'Ω')),
+            speaker: $speaker === null ? null : new Speaker($speaker->figure('ohm', 'Ω'), $speaker->figure('watts', 'W')),
+            body: BodyReader::body($facets->child('body')),
+            mount: $mount === null ? null : new Mount($mount->string('pattern'), $mount->string('thread', '')),
+            fastener: $fastener === null ? null : new Fastener(
+                $fastener->string('thread'), $fastener->figure('lengthMm', 'mm'), $fastener->figure('headAcrossMm', 'mm'), $fastener->figure('headHighMm', 'mm'), $fastener->string('into', ''),
+            ),
+            spots: $spots === null ? null : new Spots($spots->string('takes'), $spots->strings('orElse')),
+            bare: $facets->child('surface')?->yesNo('bare') ?? YesNo::Unknown,
+            heat: $heat === null ? null : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W')),
+            cooling: $cooling === null ? null : new Cooling($cooling->bool('fan'), $cooling->figure('ventMm2', 'mm²')),
+            storage: $storage === null ? null : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd')),
+            software: self::software($facets->child('software')),
+            drivers: array_map(self::driver(...), $facets->children('drivers')),
+            kit: self::kit($facets->child('kit')),
+            packetOf: $part->atLeastOne('packetOf'),
             variantHas: $variant?->stringMap('has') ?? [],
             variantWants: $variant?->stringMap('wants') ?? [],
-            skills: $part->strings('skills'),
+            work: new Work($part->strings('skills'), $part->strings('tools'), $part->strings('consumables'), $part->strings('serves')),
             cautions: $part->strings('cautions'),
             offers: array_map(self::offer(...), $part->children('offers')),
             raw: $raw,
@@ -84,84 +124,107 @@ final class PartReader
             $size->figure('widthMm', 'mm'),
             $size->figure('heightMm', 'mm'),
             $size->figure('massG', 'g'),
+            $size->string('material', ''),
         );
-    }
-
-    private static function supply(?Fields $supply): ?SupplyInput
-    {
-        return $supply === null ? null : new SupplyInput(
-            $supply->figure('volts', 'V'),
-            $supply->figure('drawMa', 'mA'),
-            $supply->figure('drawAtV', 'V'),
-            $supply->figure('peakMa', 'mA'),
-        );
-    }
-
-    private static function output(Fields $output): Output
-    {
-        return new Output(
-            $output->string('name'),
-            $output->figure('volts', 'V'),
-            $output->figure('continuousMa', 'mA'),
-            $output->figure('peakMa', 'mA'),
-            $output->figure('efficiency', ''),
-        );
-    }
-
-    private static function pack(?Fields $pack): ?Pack
-    {
-        return $pack === null ? null : new Pack(
-            $pack->string('chemistry'),
-            $pack->int('series'),
-            $pack->figure('capacityMah', 'mAh'),
-            $pack->figure('cellFullV', 'V'),
-            $pack->figure('cellNominalV', 'V'),
-            $pack->figure('cellEmptyV', 'V'),
-            $pack->figure('usableShare', ''),
-            $pack->figure('maxDischargeMa', 'mA'),
-            $pack->figure('maxChargeMa', 'mA'),
-            $pack->oneOf('protection', Protection::class, Protection::Unknown),
-            $pack->bool('sealed'),
-        );
-    }
-
-    private static function charger(?Fields $charger): ?Charger
-    {
-        return $charger === null ? null : new Charger(
-            $charger->strings('chemistries'),
-            $charger->int('seriesLeast'),
-            $charger->int('seriesMost'),
-            $charger->figure('inputVolts', 'V'),
-            $charger->figure('chargeMa', 'mA'),
-        );
-    }
-
-    private static function protector(?Fields $protector): ?Protector
-    {
-        return $protector === null ? null : new Protector($protector->strings('chemistries'), $protector->int('series'));
     }
 
     private static function socket(Fields $socket): Socket
     {
         return new Socket(
             $socket->string('name'),
-            $socket->string('connector'),
+            $socket->connector('connector'),
             $socket->string('carries'),
             $socket->string('direction'),
             $socket->int('count', 1),
             $socket->bool('outside'),
             $socket->bool('ownLead'),
+            $socket->string('face', ''),
+            $socket->figure('offsetMm', 'mm'),
+            $socket->figure('depthMm', 'mm'),
+            $socket->figure('ratingMa', 'mA'),
+            $socket->yesNo('sense'),
+            $socket->has('contacts') ? $socket->int('contacts') : null,
+            $socket->figure('pitchMm', 'mm'),
+            $socket->string('side', ''),
         );
     }
 
     private static function cable(?Fields $cable): ?Cable
     {
-        return $cable === null ? null : new Cable($cable->string('oneEnd'), $cable->string('otherEnd'), $cable->strings('carries'));
+        return $cable === null ? null : new Cable(
+            $cable->connector('oneEnd'),
+            $cable->connector('otherEnd'),
+            $cable->strings('carries'),
+            $cable->figure('gaugeAwg', 'AWG'),
+            $cable->figure('lengthMm', 'mm'),
+            $cable->figure('bendMm', 'mm'),
+            $cable->has('contacts') ? $cable->int('contacts') : null,
+            $cable->figure('pitchMm', 'mm'),
+            $cable->string('sides', ''),
+        );
+    }
+
+    private static function pins(?Fields $pins): ?Pins
+    {
+        if ($pins === null) {
+            return null;
+        }
+        $does = [];
+        $map = $pins->child('does');
+        foreach (array_keys($map->data ?? []) as $pin) {
+            $does[(string) $pin] = $map?->strings((string) $pin) ?? [];
+        }
+
+        return new Pins($pins->figure('logicV', 'V'), $does);
+    }
+
+    private static function pinNeeds(?Fields $needs): ?PinNeeds
+    {
+        if ($needs === null) {
+            return null;
+        }
+        $wants = [];
+        $map = $needs->child('wants');
+        foreach (array_keys($map->data ?? []) as $function) {
+            $wants[(string) $function] = $map?->int((string) $function) ?? 0;
+        }
+
+        return new PinNeeds($needs->figure('logicV', 'V'), $wants);
     }
 
     private static function panel(?Fields $panel): ?Panel
     {
-        return $panel === null ? null : new Panel($panel->int('widthPx'), $panel->int('heightPx'), $panel->bool('touch'));
+        return $panel === null ? null : new Panel(
+            $panel->int('widthPx'),
+            $panel->int('heightPx'),
+            $panel->bool('touch'),
+            $panel->figure('activeWidthMm', 'mm'),
+            $panel->figure('activeHeightMm', 'mm'),
+            self::modes($panel),
+            $panel->figure('lightMa', 'mA'),
+            $panel->string('dims', ''),
+            $panel->yesNo('needsSignal'),
+            $panel->bool('upright'),
+        );
+    }
+
+    private static function picture(?Fields $picture): ?Picture
+    {
+        return $picture === null ? null : new Picture(
+            self::modes($picture),
+            $picture->has('firstStart') ? $picture->strings('firstStart') : null,
+            $picture->yesNo('ownModes'),
+            $picture->yesNo('turns'),
+        );
+    }
+
+    /** @return list<Mode>|null */
+    private static function modes(Fields $fields): ?array
+    {
+        return $fields->has('modes') ? array_map(
+            static fn (Fields $mode): Mode => new Mode($mode->int('widthPx'), $mode->int('heightPx'), $mode->int('hz', 60)),
+            $fields->children('modes'),
+        ) : null;
     }
 
     private static function controls(?Fields $controls): ?Controls
@@ -173,24 +236,45 @@ final class PartReader
             $controls->int('sticks', 0),
             $controls->int('knobs', 0),
             $controls->bool('touch'),
+            $controls->int('triggers', 0),
+            $controls->strings('speaks'),
+            $controls->oneOf('padMode', PadMode::class, PadMode::Unknown),
+            $controls->yesNo('analogueTriggers'),
+            $controls->figure('heightMm', 'mm'),
+            $controls->figure('travelMm', 'mm'),
+            $controls->string('madeFor', ''),
+            $controls->string('boardName', ''),
         );
     }
 
-    private static function body(?Fields $body): ?Body
+    private static function software(?Fields $software): ?Software
     {
-        return $body === null ? null : new Body(
-            $body->figure('cavityLengthMm', 'mm'),
-            $body->figure('cavityWidthMm', 'mm'),
-            $body->figure('cavityHeightMm', 'mm'),
-            $body->figure('wallMm', 'mm'),
-            $body->bool('drawn'),
-            $body->bool('cuttable'),
-            array_map(static fn (Fields $opening): Opening => new Opening(
-                $opening->string('name'),
-                $opening->string('connector'),
-                $opening->figure('widthMm', 'mm'),
-                $opening->figure('heightMm', 'mm'),
-            ), $body->children('openings')),
+        return $software === null ? null : new Software(
+            $software->figure('imageGb', 'GB'),
+            $software->string('card', 'microsd'),
+            $software->string('family', ''),
+            $software->yesNo('image'),
+            $software->yesNo('needsShutdown'),
+            $software->figure('shutdownSeconds', 's'),
+        );
+    }
+
+    private static function driver(Fields $driver): Driver
+    {
+        return new Driver(
+            $driver->string('family'),
+            $driver->oneOf('state', DriverState::class),
+            $driver->strings('lines'),
+            $driver->has('lookAgainOn') ? (string) $driver->day('lookAgainOn') : null,
+            $driver->string('note', ''),
+        );
+    }
+
+    private static function kit(?Fields $kit): ?Kit
+    {
+        return $kit === null ? null : new Kit(
+            $kit->strings('contains'),
+            array_map(static fn (Fields $lack): array => ['role' => $lack->oneOf('role', Role::class), 'what' => $lack->string('what')], $kit->children('lacks')),
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PocketPlot\Fit;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Constants;
 use PocketPlot\Part\Size;
 use PocketPlot\Quantity\Figure;
 
@@ -18,8 +17,11 @@ final readonly class BodySize
 {
     private function __construct(public Size $size, public bool $estimated, public ?Line $unsized) {}
 
-    /** @param  list<Line>  $inBody lines whose parts have to find room */
-    public static function of(?Line $line, array $inBody): self
+    /**
+     * @param  list<Line>  $inBody  lines whose parts have to find room
+     * @param  float  $packing  share of the room that the parts' blocks may fill
+     */
+    public static function of(?Line $line, array $inBody, float $packing): self
     {
         if ($line === null) {
             return new self(Size::unknown(), false, null);
@@ -42,7 +44,7 @@ final readonly class BodySize
             return new self(Size::unknown(), true, null);
         }
         $walls = 2 * $line->part->body->wallMm->usual();
-        $depth = max($thick, $volume / Constants::PACKING_TIGHT_SHARE / ($long * $wide));
+        $depth = max($thick, $volume / $packing / ($long * $wide));
         $side = static fn (float $mm): Figure => Figure::exactly(round($mm + $walls, 1), 'mm');
 
         return new self(new Size($side($long), $side($wide), $side($depth), Figure::unknown('g')), true, null);

@@ -16,6 +16,10 @@ final readonly class Charger
         public int $seriesMost,
         public Figure $inputVolts,
         public Figure $chargeMa,
+        /** Feeds the loads past the pack while it charges. */
+        public YesNo $powerPath,
+        /** Charges through a coil instead of a lead. */
+        public bool $wireless,
     ) {}
 
     public function takes(Pack $pack): bool

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace PocketPlot\Part;
 
+use PocketPlot\Quantity\Figure;
+
 /** What there is to press, push and turn, for one player or more. `directions` counts crosses and their like. */
 final readonly class Controls
 {
+    /** @param  list<string>  $speaks  ways to the computer, any of Vocabulary::WAYS; empty when nobody knows */
     public function __construct(
         public int $players,
         public int $directions,
@@ -14,6 +17,16 @@ final readonly class Controls
         public int $sticks,
         public int $knobs,
         public bool $touch,
+        public int $triggers = 0,
+        public array $speaks = [],
+        public PadMode $padMode = PadMode::Unknown,
+        public YesNo $analogueTriggers = YesNo::Unknown,
+        public ?Figure $heightMm = null,
+        public ?Figure $travelMm = null,
+        /** The controller board that these membranes or buttons were made for. */
+        public string $madeFor = '',
+        /** As a controller board: the name that membranes and buttons know it by. */
+        public string $boardName = '',
     ) {}
 
     /** Two sets of one player's controls laid together. */
@@ -26,6 +39,7 @@ final readonly class Controls
             $this->sticks + $other->sticks,
             $this->knobs + $other->knobs,
             $this->touch || $other->touch,
+            $this->triggers + $other->triggers,
         );
     }
 }

@@ -9,5 +9,13 @@ use PocketPlot\Quantity\Figure;
 /** A hole in the body meant for one kind of connector. */
 final readonly class Opening
 {
-    public function __construct(public string $name, public string $connector, public Figure $widthMm, public Figure $heightMm) {}
+    public function __construct(
+        public string $name,
+        public string $connector,
+        public Figure $widthMm,
+        public Figure $heightMm,
+        public string $face,
+        /** From the middle of that face. */
+        public Figure $offsetMm,
+    ) {}
 }

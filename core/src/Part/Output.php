@@ -9,11 +9,21 @@ use PocketPlot\Quantity\Figure;
 /** A rail that a part gives: a converter's output, a board's pin, a power bank's socket, a wall supply's plug. */
 final readonly class Output
 {
+    /** @param  list<array{float, float}>  $efficiencyAt  share of the continuous current => efficiency, as points of a curve */
     public function __construct(
         public string $name,
         public Figure $volts,
         public Figure $continuousMa,
         public Figure $peakMa,
         public Figure $efficiency,
+        public array $efficiencyAt,
+        public Converts $converts,
+        /** Volts that a buck or linear converter needs above its output. */
+        public Figure $dropoutV,
+        /** What the converter takes with nothing behind it. */
+        public Figure $idleMa,
+        /** Below this current the output switches itself off; nought for one that never does. */
+        public Figure $switchOffMa,
+        public YesNo $enable,
     ) {}
 }

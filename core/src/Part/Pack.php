@@ -6,12 +6,13 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** Cells as they stand in the build: `series` in a row, the capacity being that of one row times its parallel rows. */
+/** Cells as they stand in the build: `series` in a row, the capacity being that of one row times its `parallel` rows. */
 final readonly class Pack
 {
     public function __construct(
         public string $chemistry,
         public int $series,
+        public int $parallel,
         public Figure $capacityMah,
         public Figure $cellFullV,
         public Figure $cellNominalV,
@@ -19,10 +20,29 @@ final readonly class Pack
         public Figure $usableShare,
         public Figure $maxDischargeMa,
         public Figure $maxChargeMa,
+        public Figure $resistanceMohm,
         public Protection $protection,
+        /** Volts of the whole row at which its own protection cuts off. */
+        public Figure $cutOffV,
+        /** Watts that all sockets of a sealed bank give together. */
+        public Figure $totalW,
+        public YesNo $canSplit,
+        /** Round cells that are taken out and charged elsewhere. */
+        public bool $loose,
         /** A ready-made bank: its raw cells cannot be reached, only its outputs. */
         public bool $sealed,
     ) {}
+
+    public function isRechargeable(): bool
+    {
+        return $this->chemistry !== 'alkaline';
+    }
+
+    /** Lithium of any kind can burn when shorted or emptied too far. */
+    public function isLithium(): bool
+    {
+        return in_array($this->chemistry, ['lithium-ion', 'lithium-polymer', 'iron-phosphate'], true);
+    }
 
     /** Empty, nominal and full volts of the whole row. */
     public function volts(): Figure

@@ -4,8 +4,26 @@ declare(strict_types=1);
 
 namespace PocketPlot\Part;
 
-/** A picture: its pixels, and whether it feels fingers. */
+use PocketPlot\Quantity\Figure;
+
+/** A picture: its pixels, what it can be fed, and whether it feels fingers. */
 final readonly class Panel
 {
-    public function __construct(public int $widthPx, public int $heightPx, public bool $touch) {}
+    /** @param  list<Mode>|null  $modes  what it takes besides its own pixels; null when nobody knows what it takes */
+    public function __construct(
+        public int $widthPx,
+        public int $heightPx,
+        public bool $touch,
+        public Figure $activeWidthMm,
+        public Figure $activeHeightMm,
+        public ?array $modes,
+        /** Dim to bright, milliamps of the light. */
+        public Figure $lightMa,
+        /** How it is dimmed: "software", "buttons", "wheel", "none", "" when not said. */
+        public string $dims,
+        /** Stays dark without a picture signal. */
+        public YesNo $needsSignal,
+        /** Scans upright, so that the picture has to be turned. */
+        public bool $upright,
+    ) {}
 }

@@ -11,13 +11,21 @@ namespace PocketPlot\Part;
  */
 final readonly class Part
 {
+    /** The first way in, for the many parts that have just one. */
+    public ?SupplyInput $supply;
+
+    /** @var list<string> facets it has, and "role:…" for each role it fills: what a swap of this part can touch */
+    public array $touches;
+
     /**
      * @param  list<Role>  $fills  roles this part takes care of, its own first
+     * @param  list<SupplyInput>  $supplies
      * @param  list<Output>  $outputs
      * @param  list<Socket>  $sockets
+     * @param  list<string>  $radio  what it speaks over the air
+     * @param  list<Driver>  $drivers
      * @param  array<string, string>  $variantHas
      * @param  array<string, string>  $variantWants
-     * @param  list<string>  $skills
      * @param  list<string>  $cautions
      * @param  list<Offer>  $offers
      * @param  array<string, mixed>  $raw
@@ -31,27 +39,49 @@ final readonly class Part
         public array $fills,
         public Sits $sits,
         public Size $size,
-        public ?SupplyInput $supply,
+        public array $supplies,
         public array $outputs,
         /** What an output lives on when it is neither a pack nor the part's own input: "mains", "sun" or "". */
         public string $livesOn,
         public ?Pack $pack,
         public ?Charger $charger,
         public ?Protector $protector,
+        public ?Gauge $gauge,
+        public ?Fuse $fuse,
+        public ?PowerSwitch $switch,
         public array $sockets,
         public ?Cable $cable,
+        public ?Pins $pins,
+        public ?PinNeeds $pinNeeds,
         public ?Panel $panel,
+        public ?Picture $picture,
         public ?Controls $controls,
+        public array $radio,
+        public ?Amp $amp,
+        public ?Speaker $speaker,
         public ?Body $body,
+        public ?Mount $mount,
+        public ?Fastener $fastener,
+        public ?Spots $spots,
+        public YesNo $bare,
+        public ?Heat $heat,
+        public ?Cooling $cooling,
         public ?Storage $storage,
         public ?Software $software,
+        public array $drivers,
+        public ?Kit $kit,
+        /** Pieces in a packet; prices are for a packet. */
+        public int $packetOf,
         public array $variantHas,
         public array $variantWants,
-        public array $skills,
+        public Work $work,
         public array $cautions,
         public array $offers,
         public array $raw,
-    ) {}
+    ) {
+        $this->supply = $supplies[0] ?? null;
+        $this->touches = self::touchedBy($raw, $fills);
+    }
 
     /** Fed by one rail and giving another, with no picture, pad or computer of its own. */
     public function isConverter(): bool
@@ -62,6 +92,12 @@ final readonly class Part
     public function fills(Role $role): bool
     {
         return in_array($role, $this->fills, true);
+    }
+
+    /** Nothing is written down about it that a rule could use. */
+    public function isBlank(): bool
+    {
+        return ! isset($this->raw['facets']) || $this->raw['facets'] === [] || $this->raw['facets'] instanceof \stdClass;
     }
 
     /**
@@ -86,9 +122,14 @@ final readonly class Part
             'leads' => $this->cable !== null,
             'stores data' => $this->storage !== null,
             'shares usb' => $this->role === Role::Cable && array_filter($this->sockets, $gives('usb')) !== [],
-            'sounds' => $this->role === Role::Sound,
-            'cools' => $this->role === Role::Cooling,
-            'switches' => $this->role === Role::Switch_,
+            'amplifies' => $this->amp !== null,
+            'sounds' => $this->speaker !== null,
+            'cools' => $this->cooling !== null,
+            'switches' => $this->switch !== null,
+            'fuses' => $this->fuse !== null,
+            'fastens' => $this->fastener !== null,
+            'warns' => $this->gauge !== null,
+            ...array_fill_keys(array_map(static fn (string $what): string => "serves as {$what}", $this->work->serves), true),
         ]));
     }
 
@@ -103,5 +144,22 @@ final readonly class Part
     public function bestOffer(): ?Offer
     {
         return $this->offers[0] ?? null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $raw
+     * @param  list<Role>  $fills
+     * @return list<string>
+     */
+    private static function touchedBy(array $raw, array $fills): array
+    {
+        $facets = is_array($raw['facets'] ?? null) ? array_keys($raw['facets']) : [];
+
+        return [
+            ...array_map(strval(...), $facets),
+            ...array_intersect(['skills', 'tools', 'consumables', 'serves', 'packetOf', 'cautions'], array_keys($raw)),
+            ...array_map(static fn (Role $role): string => "role:{$role->value}", $fills),
+            'any',
+        ];
     }
 }

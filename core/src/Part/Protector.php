@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace PocketPlot\Part;
 
+use PocketPlot\Quantity\Figure;
+
 /** A board that cuts a pack off when it is too empty, too full or shorted. */
 final readonly class Protector
 {
     /** @param  list<string>  $chemistries */
-    public function __construct(public array $chemistries, public int $series) {}
+    public function __construct(
+        public array $chemistries,
+        public int $series,
+        /** Volts of the whole row at which it cuts off. */
+        public Figure $cutOffV,
+        public Figure $mostMa,
+    ) {}
 
     public function guards(Pack $pack): bool
     {

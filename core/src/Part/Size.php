@@ -6,7 +6,7 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** Outer size in millimetres and mass in grams. */
+/** Outer size in millimetres, mass in grams, and what it is mostly made of. */
 final readonly class Size
 {
     /** @var list<float> the largest of each side, longest first; empty when one is unknown */
@@ -17,6 +17,7 @@ final readonly class Size
         public Figure $widthMm,
         public Figure $heightMm,
         public Figure $massG,
+        public string $material = '',
     ) {
         $sides = [];
         if ($lengthMm->isKnown() && $widthMm->isKnown() && $heightMm->isKnown()) {
@@ -26,9 +27,9 @@ final readonly class Size
         $this->sides = $sides;
     }
 
-    public static function unknown(): self
+    public static function unknown(string $material = ''): self
     {
-        return new self(Figure::unknown('mm'), Figure::unknown('mm'), Figure::unknown('mm'), Figure::unknown('g'));
+        return new self(Figure::unknown('mm'), Figure::unknown('mm'), Figure::unknown('mm'), Figure::unknown('g'), $material);
     }
 
     public function hasAllSides(): bool
@@ -36,10 +37,21 @@ final readonly class Size
         return $this->sides !== [];
     }
 
+    public function isMetal(): bool
+    {
+        return $this->material === 'metal';
+    }
+
     /** @return list<float> the largest of each side, longest first; empty when one is unknown */
     public function sidesMm(): array
     {
         return $this->sides;
+    }
+
+    /** In square millimetres, lying flat; null when a side is unknown. */
+    public function footprintMm2(): ?float
+    {
+        return $this->sides === [] ? null : $this->sides[0] * $this->sides[1];
     }
 
     /** In cubic centimetres, of the enclosing block; null when a side is unknown. */

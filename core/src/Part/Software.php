@@ -9,5 +9,15 @@ use PocketPlot\Quantity\Figure;
 /** What has to be written before a board starts, and where: a kind of card, or "built-in". */
 final readonly class Software
 {
-    public function __construct(public Figure $imageGb, public string $card) {}
+    public function __construct(
+        public Figure $imageGb,
+        public string $card,
+        /** Boards of one family share images and drivers. */
+        public string $family,
+        /** Somebody offers an image that is ready to be written. */
+        public YesNo $image,
+        /** Loses files when the power just goes. */
+        public YesNo $needsShutdown,
+        public Figure $shutdownSeconds,
+    ) {}
 }

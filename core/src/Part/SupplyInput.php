@@ -7,18 +7,27 @@ namespace PocketPlot\Part;
 use PocketPlot\Quantity\Figure;
 
 /**
- * What a part wants to be fed with.
+ * One way into a part for power.
  *
- * The window is least to most volts. The draw is idle, usual and heavy milliamps at `drawAtV`;
- * the peak is the short start-up or worst-moment current at the same voltage.
+ * The window is least to most volts, `limitVolts` what breaks it. The draw is idle, usual and heavy
+ * milliamps at `drawAtV`; the peak is the worst short moment, start-up included unless that is
+ * given apart; `offMa` what it still takes when switched off. Below `warnVolts` the part complains
+ * (a low-voltage warning) though it still runs.
  */
 final readonly class SupplyInput
 {
     public function __construct(
+        public string $name,
         public Figure $volts,
+        public Figure $limitVolts,
         public Figure $drawMa,
         public Figure $drawAtV,
         public Figure $peakMa,
+        public Figure $startUpMa,
+        public Figure $offMa,
+        public Figure $warnVolts,
+        /** One of several ways in, of which a single one is used. */
+        public bool $isAlternative,
     ) {}
 
     /** Idle, usual and heavy watts; unknown when draw or voltage is. */
@@ -27,11 +36,11 @@ final readonly class SupplyInput
         return $this->drawAtV->isKnown() ? $this->drawMa->times($this->drawAtV->usual() / 1000, 'W') : Figure::unknown('W');
     }
 
-    /** Watts at the peak, which is never less than the heavy draw. */
+    /** Watts at the peak, which is never less than the heavy draw or the start-up. */
     public function peakWatts(): Figure
     {
         return $this->drawAtV->isKnown() && $this->peakMa->isKnown()
-            ? Figure::exactly(max($this->peakMa->most(), $this->drawMa->most ?? 0.0) * $this->drawAtV->usual() / 1000, 'W', $this->peakMa->source)
+            ? Figure::exactly(max($this->peakMa->most(), $this->drawMa->most ?? 0.0, $this->startUpMa->most ?? 0.0) * $this->drawAtV->usual() / 1000, 'W', $this->peakMa->source)
             : Figure::unknown('W');
     }
 }

@@ -4,10 +4,25 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
+use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\SupplyInput;
 
-/** One line fed by one rail, and why that rail. */
+/** One input of a line fed by one rail, and why that rail. `join` is the builder's own word on it. */
 final readonly class Feed
 {
-    public function __construct(public Line $line, public string $railId, public bool $settled, public string $reason) {}
+    public function __construct(public Line $line, public SupplyInput $input, public string $railId, public ?Join $join, public string $reason) {}
+
+    /** The line's id; with the input's name for a further input that is fed apart. */
+    public function key(): string
+    {
+        return self::keyOf($this->line, $this->input);
+    }
+
+    public static function keyOf(Line $line, SupplyInput $input): string
+    {
+        $main = $line->part->supply;
+
+        return $input === $main || ($input->isAlternative && $main?->isAlternative === true) ? $line->id : "{$line->id}/{$input->name}";
+    }
 }

@@ -54,7 +54,7 @@ final readonly class RunTime
     private static function ofPack(Line $line, SupplyTree $tree): self
     {
         $pack = $line->part->pack ?? throw new \LogicException('a line without a pack has no run time');
-        [$watts, $missing] = $tree->wattsFromPack($line);
+        [$watts, , $missing] = $tree->wattsFrom($line);
         $energy = $pack->wattHours()->times($line->quantity);
         if (! $pack->capacityMah->isKnown()) {
             $missing[] = new Missing($line, 'pack.capacityMah');

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
+use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\SupplyInput;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -19,7 +21,7 @@ final class SupplyTree
     /** @var array<string, Rail> by rail id */
     public readonly array $rails;
 
-    /** @var array<string, Feed> by the fed line's id */
+    /** @var array<string, Feed> by Feed::key() */
     public readonly array $feeds;
 
     /** @var list<Line> lines that want feeding and for which there is no rail at all */
@@ -27,6 +29,9 @@ final class SupplyTree
 
     /** @var list<Line> lines whose settled join would feed them from themselves */
     public readonly array $inCircles;
+
+    /** @var list<Join> settled joins that cannot be, since a part was swapped */
+    public readonly array $impossible;
 
     /** @var array<string, array{line: Line, output: ?Output, name: string, volts: Figure, usb: bool}> */
     private array $givers = [];
@@ -37,8 +42,11 @@ final class SupplyTree
     /** @var array<string, Feed> */
     private array $found = [];
 
-    /** @var array<string, list<Line>> */
-    private array $loadsOf = [];
+    /** @var array<string, list<Feed>> */
+    private array $feedsOf = [];
+
+    /** @var array<string, list<Feed>> by the fed line's id */
+    private array $feedsInto = [];
 
     public function __construct(private readonly Build $build)
     {
@@ -51,11 +59,12 @@ final class SupplyTree
                 $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name, 'volts' => $output->volts, 'usb' => self::usb($line, true)];
             }
         }
-        $this->inCircles = $this->takeSettled();
+        [$this->inCircles, $this->impossible] = $this->takeSettled();
         $this->unfed = $this->propose($lines);
         $this->feeds = $this->found;
         foreach ($this->found as $feed) {
-            $this->loadsOf[$feed->railId][] = $feed->line;
+            $this->feedsOf[$feed->railId][] = $feed;
+            $this->feedsInto[$feed->line->id][] = $feed;
         }
         $rails = [];
         foreach (array_keys($this->givers) as $id) {
@@ -71,48 +80,107 @@ final class SupplyTree
         return $feed === null ? null : $this->rails[$feed->railId];
     }
 
-    /** @return list<Rail> rails that live on this line's own pack */
-    public function railsOfPack(Line $pack): array
+    /** @return list<Rail> rails that this line gives */
+    public function railsOf(Line $line): array
     {
-        return array_values(array_filter($this->rails, static fn (Rail $rail): bool => $rail->line->id === $pack->id));
+        return array_values(array_filter($this->rails, static fn (Rail $rail): bool => $rail->line->id === $line->id));
+    }
+
+    /** @return list<Line> lines from which others live: packs, banks and wall supplies that feed something */
+    public function sources(): array
+    {
+        $sources = [];
+        foreach ($this->rails as $rail) {
+            if ($rail->loads !== [] && ($rail->line->part->pack !== null || $rail->line->part->livesOn === 'mains')) {
+                $sources[$rail->line->id] = $rail->line;
+            }
+        }
+
+        return array_values($sources);
     }
 
     /**
-     * Watts taken out of a line's pack: its raw rail and its outputs with their losses.
+     * Watts taken out of a line that is a source of its own (a pack, a bank, a wall supply): its raw rail
+     * and its outputs with their losses.
      *
-     * @return array{Figure, list<Missing>}
+     * @return array{Figure, Figure, list<Missing>} idle to heavy, all peaks at once, and what is missing to know them
      */
-    public function wattsFromPack(Line $pack): array
+    public function wattsFrom(Line $source): array
     {
-        $watts = Figure::exactly(0.0, 'W');
+        $watts = $peak = Figure::exactly(0.0, 'W');
         $missing = [];
-        foreach ($this->railsOfPack($pack) as $rail) {
-            $output = $this->givers[$rail->id]['output'];
-            $missing = [...$missing, ...$rail->missing, ...self::missingEfficiency($rail, $output)];
-            $watts = $watts->plus($output === null ? $rail->watts : $this->withLoss($rail->watts, $output));
-        }
-
-        return [$watts, $missing];
-    }
-
-    /** @return list<Line> */
-    private function takeSettled(): array
-    {
-        $circles = [];
-        foreach ($this->build->joins as $join) {
-            $load = $this->build->line($join->to);
-            $rail = $this->giverFor($join->from, $join->output);
-            if ($join->kind !== 'power' || $load === null || ! $load->chosen || $load->part->supply === null || $rail === null) {
+        foreach ($this->rails as $rail) {
+            if ($rail->line->id !== $source->id) {
                 continue;
             }
-            if ($this->livesOn($rail, $load->id)) {
+            $output = $this->givers[$rail->id]['output'];
+            // What a wall supply loses stays in its own box, outside.
+            $loses = $output !== null && $source->part->pack !== null;
+            $missing = [...$missing, ...$rail->missing, ...($loses ? self::missingEfficiency($rail, $output) : [])];
+            $watts = $watts->plus($loses ? $this->withLoss($rail->watts, $output) : $rail->watts);
+            $peak = $peak->plus($loses ? $this->withLoss($rail->peakWatts, $output) : $rail->peakWatts);
+        }
+
+        return [$watts, $peak, $missing];
+    }
+
+    /** @return list<Feed> what feeds this line, its main input first */
+    public function feedsInto(Line $line): array
+    {
+        return $this->feedsInto[$line->id] ?? [];
+    }
+
+    /** @return list<Feed> */
+    public function feedsFrom(Rail $rail): array
+    {
+        return $this->feedsOf[$rail->id] ?? [];
+    }
+
+    public function outputOf(Rail $rail): ?Output
+    {
+        return $this->givers[$rail->id]['output'];
+    }
+
+    /** @return array<string, string> what could feed something: rail id => how it reads */
+    public function offers(): array
+    {
+        return array_map(static fn (array $giver): string => "{$giver['line']->name()} ({$giver['name']}, {$giver['volts']->says()})", $this->givers);
+    }
+
+    /** @return array{list<Line>, list<Join>} */
+    private function takeSettled(): array
+    {
+        $circles = $impossible = [];
+        foreach ($this->build->joins as $join) {
+            $load = $this->build->line($join->to);
+            $from = $this->build->line($join->from);
+            if ($join->kind !== 'power' || $load === null || ! $load->chosen || $from === null || ! $from->chosen) {
+                continue;
+            }
+            $rail = $this->giverFor($join->from, $join->output);
+            $input = self::inputFor($load, $join->input);
+            if ($rail === null || $input === null) {
+                $impossible[] = $join;
+            } elseif ($this->livesOn($rail, $load->id)) {
                 $circles[] = $load;
             } else {
-                $this->found[$load->id] = new Feed($load, $rail, true, 'settled by you');
+                $feed = new Feed($load, $input, $rail, $join, 'settled by you');
+                $this->found[$feed->key()] = $feed;
             }
         }
 
-        return $circles;
+        return [$circles, $impossible];
+    }
+
+    private static function inputFor(Line $line, string $name): ?SupplyInput
+    {
+        foreach ($line->part->supplies as $input) {
+            if ($name === '' || $input->name === $name) {
+                return $input;
+            }
+        }
+
+        return null;
     }
 
     private function giverFor(string $lineId, string $output): ?string
@@ -132,33 +200,57 @@ final class SupplyTree
      */
     private function propose(array $lines): array
     {
-        $wanting = array_filter($lines, fn (Line $line): bool => $line->part->supply !== null && ! isset($this->found[$line->id]));
+        $wanting = array_filter($lines, static fn (Line $line): bool => $line->part->supplies !== []);
         // Converters first: what they are fed by decides what may be fed by them.
         usort($wanting, static fn (Line $a, Line $b): int => self::turn($a) <=> self::turn($b));
         $unfed = [];
         foreach ($wanting as $line) {
-            $best = null;
-            $takesUsb = self::usb($line, false);
-            foreach ($this->givers as $id => $giver) {
-                $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
-                if ($rank === null) {
+            foreach (self::needs($line) as $key => $inputs) {
+                if (isset($this->found[$key])) {
                     continue;
                 }
-                $score = [self::shortfall($line, $giver['volts']), $rank];
-                if (($best === null || $score < $best[0]) && ! $this->livesOn($id, $line->id)) {
-                    $best = [$score, $id];
+                $feed = $this->best($line, $inputs);
+                if ($feed === null) {
+                    $unfed[$line->id] = $line;
+                } else {
+                    $this->found[$key] = $feed;
                 }
             }
-            if ($best === null) {
-                $unfed[] = $line;
-
-                continue;
-            }
-            $reason = $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is';
-            $this->found[$line->id] = new Feed($line, $best[1], false, $reason);
         }
 
-        return $unfed;
+        return array_values($unfed);
+    }
+
+    /** @return array<string, non-empty-list<SupplyInput>> feed key => the inputs of which one has to be fed */
+    private static function needs(Line $line): array
+    {
+        $needs = [];
+        foreach ($line->part->supplies as $input) {
+            $needs[Feed::keyOf($line, $input)][] = $input;
+        }
+
+        return $needs;
+    }
+
+    /** @param  non-empty-list<SupplyInput>  $inputs */
+    private function best(Line $line, array $inputs): ?Feed
+    {
+        $best = null;
+        $takesUsb = self::usb($line, false);
+        foreach ($this->givers as $id => $giver) {
+            $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
+            if ($rank === null) {
+                continue;
+            }
+            foreach ($inputs as $input) {
+                $score = [self::shortfall($input, $giver['volts']), $rank];
+                if (($best === null || $score < $best[0]) && ! $this->livesOn($id, $line->id)) {
+                    $best = [$score, $id, $input];
+                }
+            }
+        }
+
+        return $best === null ? null : new Feed($line, $best[2], $best[1], null, $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is');
     }
 
     private static function turn(Line $line): int
@@ -203,9 +295,9 @@ final class SupplyTree
     }
 
     /** Volts by which the rail leaves the window; a little for what is not known, so that known rails come first. */
-    private static function shortfall(Line $line, Figure $volts): float
+    private static function shortfall(SupplyInput $input, Figure $volts): float
     {
-        $window = $line->part->supply->volts ?? Figure::unknown('V');
+        $window = $input->volts;
         if ($window->least === null || $window->most === null || $volts->least === null || $volts->most === null) {
             return 0.001;
         }
@@ -241,8 +333,10 @@ final class SupplyTree
         ['line' => $line, 'output' => $output, 'name' => $name] = $this->givers[$id];
         $watts = $peak = Figure::exactly(0.0, 'W');
         $missing = [];
-        foreach ($this->loadsOf[$id] ?? [] as $load) {
-            [$itsWatts, $itsPeak, $itsMissing] = $this->demandOf($load);
+        $loads = [];
+        foreach ($this->feedsOf[$id] ?? [] as $feed) {
+            $loads[$feed->line->id] = $feed->line;
+            [$itsWatts, $itsPeak, $itsMissing] = $this->demandOf($feed);
             $watts = $watts->plus($itsWatts);
             $peak = $peak->plus($itsPeak);
             $missing = [...$missing, ...$itsMissing];
@@ -255,19 +349,18 @@ final class SupplyTree
             $id, $line, $name, $output === null, $this->givers[$id]['volts'],
             $limit,
             $output === null ? $limit : $output->peakMa->times($line->quantity),
-            $this->loadsOf[$id] ?? [], $watts, $peak, $missing,
+            array_values($loads), $watts, $peak, $missing,
         );
     }
 
     /** @return array{Figure, Figure, list<Missing>} usual watts, peak watts, and what is missing to know them */
-    private function demandOf(Line $load): array
+    public function demandOf(Feed $feed): array
     {
-        $supply = $load->part->supply;
-        if ($supply === null) {
-            return [Figure::exactly(0.0, 'W'), Figure::exactly(0.0, 'W'), []];
-        }
+        $load = $feed->line;
+        $supply = $feed->input;
+        $at = $supply->name === '' ? '' : "@{$supply->name}";
         $own = $supply->watts();
-        $passesOn = $load->part->outputs !== [] && $load->part->pack === null && $load->part->livesOn === '';
+        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->livesOn === '';
         $missing = [];
         if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
             // A converter's own idle draw is in its efficiency where it is not given apart.
@@ -275,9 +368,9 @@ final class SupplyTree
         } else {
             $peak = $supply->peakWatts();
             if (! $own->isKnown()) {
-                $missing[] = new Missing($load, $supply->drawAtV->isKnown() ? 'supply.drawMa' : 'supply.drawAtV');
+                $missing[] = new Missing($load, ($supply->drawAtV->isKnown() ? 'supply.drawMa' : 'supply.drawAtV').$at);
             } elseif (! $peak->isKnown()) {
-                $missing[] = new Missing($load, 'supply.peakMa');
+                $missing[] = new Missing($load, "supply.peakMa{$at}");
             }
         }
         $own = $own->times($load->quantity);
@@ -318,6 +411,6 @@ final class SupplyTree
     {
         $matters = $output !== null && $rail->loads !== [];
 
-        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, 'output.efficiency')] : [];
+        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, "output.efficiency@{$rail->name}")] : [];
     }
 }

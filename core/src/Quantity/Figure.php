@@ -17,6 +17,8 @@ final readonly class Figure
         public string $unit,
         public Source $source,
         public ?string $on = null,
+        /** What stood there before it was measured, as it reads; stays visible beside the measurement. */
+        public ?string $stated = null,
     ) {}
 
     public static function unknown(string $unit): self
@@ -39,6 +41,13 @@ final readonly class Figure
         }
 
         return new self($least, $usual, $most, $unit, $source, $on);
+    }
+
+    /** This figure, measured: it counts from now on, and what was stated stays visible. */
+    public function over(self $stated): self
+    {
+        return new self($this->least, $this->usual, $this->most, $this->unit, Source::Measured, $this->on,
+            $stated->isKnown() ? "{$stated->says()} ({$stated->source->value})" : null);
     }
 
     public function isKnown(): bool
@@ -70,7 +79,7 @@ final readonly class Figure
             return self::unknown($unit ?? $this->unit);
         }
 
-        return new self($this->least * $factor, $this->usual * $factor, $this->most * $factor, $unit ?? $this->unit, $this->source, $this->on);
+        return new self($this->least * $factor, $this->usual * $factor, $this->most * $factor, $unit ?? $this->unit, $this->source, $this->on, $this->stated);
     }
 
     /** Adds two figures of one unit; unknown when either is. */

@@ -47,7 +47,8 @@ final readonly class Costs
 
                 continue;
             }
-            $whole = $line->quantity === 1 ? $converted : $converted->times($line->quantity);
+            $packets = self::packets($line);
+            $whole = $packets === 1 ? $converted : $converted->times($packets);
             $byLine[$line->id] = $whole;
             $planned = $planned->plus($whole);
             $committed = $line->state->isCommitted() ? $committed->plus($whole) : $committed;
@@ -57,7 +58,13 @@ final readonly class Costs
         return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate);
     }
 
-    /** The price of one written on the line, else the first offer's; null when neither is known. */
+    /** How many are bought: what comes in packets is bought in whole ones, and its price is for a packet. */
+    public static function packets(Line $line): int
+    {
+        return intdiv($line->quantity + $line->part->packetOf - 1, $line->part->packetOf);
+    }
+
+    /** The price of one (or one packet) written on the line, else the first offer's; null when neither is known. */
     public static function unitPrice(Line $line): ?Money
     {
         return $line->price ?? $line->part->bestOffer()?->price;

@@ -8,11 +8,11 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\Size;
 use PocketPlot\Quantity\Figure;
@@ -23,18 +23,24 @@ final class FitsInside implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'body.fits-inside';
+        return new Meta('body.fits-inside', 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.',
+            ['any'],
+            ['size', 'body.cavity', 'body.wall']);
     }
 
-    public static function sentence(): string
-    {
-        return 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.';
-    }
+    private float $cavityMm = 0.0;
+
+    private float $packingEasy = 0.0;
+
+    private float $packingMost = 0.0;
 
     public function check(Facts $facts): iterable
     {
+        $this->cavityMm = $facts->margin('cavity-mm');
+        $this->packingEasy = $facts->margin('packing-easy');
+        $this->packingMost = $facts->margin('packing-most');
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
         if ($bodyLine === null || $body === null) {
@@ -68,7 +74,12 @@ final class FitsInside implements Rule
             }
             $filled += $volume * $line->quantity;
             $sized[] = $line;
-            $finding = $this->onePart($line, $bodyLine, $cavity);
+            $zone = $this->zoneOf($line, $body);
+            if ($zone !== null && ! $zone->hasAllSides()) {
+                yield $this->unmeasured($bodyLine, "body.zone@{$line->place}", [$line], [], "zone/{$line->id}");
+                $zone = null;
+            }
+            $finding = $this->onePart($line, $bodyLine, $zone ?? $cavity, $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}");
             if ($finding !== null) {
                 yield $finding;
             }
@@ -79,7 +90,7 @@ final class FitsInside implements Rule
     }
 
     /** A block goes into a cavity, turned as it may be, when its sides in falling order are each within the cavity's. */
-    private function onePart(Line $line, Line $bodyLine, Size $cavity): ?Finding
+    private function onePart(Line $line, Line $bodyLine, Size $cavity, string $where): ?Finding
     {
         $room = $cavity->sidesMm();
         $margin = INF;
@@ -93,13 +104,25 @@ final class FitsInside implements Rule
         ];
         if ($margin < 0.0) {
             return $this->answer(Verdict::Clash, [$line, $bodyLine],
-                sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $bodyLine->name()),
+                sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $where),
                 $working, Number::says($margin).' mm to spare', $remedies);
         }
 
-        return $margin >= Constants::CAVITY_MARGIN_MM ? null : $this->answer(Verdict::Tight, [$line, $bodyLine],
-            sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $bodyLine->name(), Number::says($margin)),
-            $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says(Constants::CAVITY_MARGIN_MM)), $remedies);
+        return $margin >= $this->cavityMm ? null : $this->answer(Verdict::Tight, [$line, $bodyLine],
+            sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)),
+            $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)), $remedies);
+    }
+
+    /** The room of its own that the line's place names. */
+    private function zoneOf(Line $line, Body $body): ?Size
+    {
+        foreach ($line->place === '' ? [] : $body->zones as $zone) {
+            if ($zone->name === $line->place) {
+                return new Size($zone->lengthMm, $zone->widthMm, $zone->depthMm, Figure::unknown('g'));
+            }
+        }
+
+        return null;
     }
 
     /** @param  non-empty-list<Line>  $sized */
@@ -108,8 +131,8 @@ final class FitsInside implements Rule
         $room = $cavity->volumeCm3() ?? 0.0;
         $share = $room > 0.0 ? $filled / $room : INF;
         $verdict = match (true) {
-            $share > Constants::PACKING_MOST_SHARE => Verdict::Clash,
-            $share > Constants::PACKING_TIGHT_SHARE => Verdict::Tight,
+            $share > $this->packingMost => Verdict::Clash,
+            $share > $this->packingEasy => Verdict::Tight,
             default => Verdict::Fits,
         };
         usort($sized, static fn (Line $a, Line $b): int => ($b->part->size->volumeCm3() ?? 0) * $b->quantity <=> ($a->part->size->volumeCm3() ?? 0) * $a->quantity);
@@ -123,7 +146,7 @@ final class FitsInside implements Rule
                 default => '.',
             });
 
-        return $this->answer($verdict, [$bodyLine], $says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says(Constants::PACKING_TIGHT_SHARE * 100), Number::says(Constants::PACKING_MOST_SHARE * 100)),
+        return $this->answer($verdict, [$bodyLine], $says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)),
             $verdict === Verdict::Fits ? [] : [
                 Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
                 ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),

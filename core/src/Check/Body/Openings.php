@@ -8,27 +8,24 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Constants;
 use PocketPlot\Part\Opening;
+use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
-use PocketPlot\Quantity\Number;
 
 final class Openings implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'body.openings';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Every socket that must be reached with the body closed has an opening its plug goes through.';
+        return new Meta('body.openings', 'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.',
+            ['body', 'sockets'], ['body.openings', 'socket.offsetMm', 'socket.face']);
     }
 
     public function check(Facts $facts): iterable
@@ -43,48 +40,82 @@ final class Openings implements Rule
         foreach ($facts->inBody() as $line) {
             foreach ($line->part->sockets as $socket) {
                 if ($socket->outside) {
-                    yield $this->judge($line, $socket, $bodyLine, $body->cuttable, $free);
+                    yield $this->judge($line, $socket, $bodyLine, $body->cuttable, $free, $facts);
                 }
             }
         }
     }
 
     /** @param  array<int, Opening>  $free openings nobody uses yet; the one found is taken out */
-    private function judge(Line $line, Socket $socket, Line $bodyLine, bool $cuttable, array &$free): Finding
+    private function judge(Line $line, Socket $socket, Line $bodyLine, bool $cuttable, array &$free, Facts $facts): Finding
     {
         $about = $socket->name;
         $shell = Constants::PLUG_SHELL_MM[$socket->connector] ?? null;
-        $need = new WorkingLine("Plug of the {$socket->name}", $shell === null ? $socket->connector : Number::says($shell[0]).' × '.Number::says($shell[1]), $shell === null ? '' : 'mm', 'datasheet');
+        $need = new WorkingLine("Plug of the {$socket->name}", $shell === null ? $socket->connector : self::n($shell[0]).' × '.self::n($shell[1]), $shell === null ? '' : 'mm', 'datasheet');
+        $index = $this->find($socket, $free);
+        if ($index === null) {
+            return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
+                $cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."
+                    : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.",
+                [$need], 'no opening for it', $this->remedies($line, $bodyLine, $cuttable), $about);
+        }
+        $opening = $free[$index];
+        unset($free[$index]);
+        if (! $opening->widthMm->isKnown() || ! $opening->heightMm->isKnown() || $shell === null) {
+            return $this->unmeasured($bodyLine, "body.openings@{$opening->name}", [$line], [$need], $line->id.'/'.$about);
+        }
+        $working = [$need, new WorkingLine("{$bodyLine->name()}, {$opening->name}", self::n($opening->widthMm->least()).' × '.self::n($opening->heightMm->least()), 'mm', $opening->widthMm->source->value)];
+        $wanted = $facts->margin('opening-mm');
+        $margin = min($opening->widthMm->least() - $shell[0], $opening->heightMm->least() - $shell[1]);
+        if ($margin < 0.0 || ! $opening->offsetMm->isKnown()) {
+            return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
+        }
+        // An opening whose place is fixed meets the socket only where the part's own drawing says so.
+        if (! $socket->offsetMm->isKnown()) {
+            return $this->unmeasured($line, "socket.offsetMm@{$socket->name}", [$bodyLine], $working, $about, "nobody can say whether it lines up with the {$opening->name}");
+        }
+        $off = abs($opening->offsetMm->usual() - $socket->offsetMm->usual());
+        $may = $margin / 2 + $facts->margin('offset-mm');
+        $working = [...$working, $this->row("{$socket->name}, from the middle of its edge", $socket->offsetMm), $this->row("{$opening->name}, from the middle", $opening->offsetMm)];
+        if ($off > $may) {
+            return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
+                sprintf('The %s of %s sits %s mm beside the %s%s', $socket->name, $line->name(), self::n($off), $opening->name, $cuttable ? '; it has to be cut wider or the part moved.' : '.'),
+                $working, sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)), [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')], $about);
+        }
+
+        return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
+    }
+
+    /** @param  list<WorkingLine>  $working */
+    private function bySize(float $margin, float $wanted, Line $line, Socket $socket, Line $bodyLine, Opening $opening, bool $cuttable, array $working, string $about): Finding
+    {
+        $verdict = $margin < 0.0 && $cuttable ? Verdict::Tight : self::byMargin($margin, $wanted);
+        $says = match (true) {
+            $verdict === Verdict::Fits => "The plug of {$line->name()}'s {$socket->name} goes through the {$opening->name}.",
+            $margin >= 0.0 => sprintf("The plug of %s's %s goes through the %s with only %s mm to spare.", $line->name(), $socket->name, $opening->name, self::n($margin)),
+            $cuttable => sprintf('The %s has to be cut %s mm wider for the plug of %s.', $opening->name, self::n(-$margin), $line->name()),
+            default => sprintf('The plug of %s\'s %s is %s mm too large for the %s.', $line->name(), $socket->name, self::n(-$margin), $opening->name),
+        };
+
+        return $this->answer($verdict, [$line, $bodyLine], $says, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable), $about);
+    }
+
+    /** @param  array<int, Opening>  $free */
+    private function find(Socket $socket, array $free): ?int
+    {
+        $any = null;
         foreach ($free as $index => $opening) {
             if ($opening->connector !== $socket->connector) {
                 continue;
             }
-            unset($free[$index]);
-            if (! $opening->widthMm->isKnown() || ! $opening->heightMm->isKnown() || $shell === null) {
-                return $this->unmeasured($bodyLine, 'body.openings', [$line], [$need], $line->id.'/'.$about);
+            if ($socket->face === '' || $opening->face === '' || $opening->face === $socket->face) {
+                return $index;
             }
-            $margin = min($opening->widthMm->least() - $shell[0], $opening->heightMm->least() - $shell[1]);
-            $hole = new WorkingLine("{$bodyLine->name()}, {$opening->name}", Number::says($opening->widthMm->least()).' × '.Number::says($opening->heightMm->least()), 'mm', $opening->widthMm->source->value);
-            $verdict = match (true) {
-                $margin >= Constants::OPENING_MARGIN_MM => Verdict::Fits,
-                $margin >= 0.0 || $cuttable => Verdict::Tight,
-                default => Verdict::Clash,
-            };
-            $says = match (true) {
-                $verdict === Verdict::Fits => "The plug of {$line->name()}'s {$socket->name} goes through the {$opening->name}.",
-                $margin >= 0.0 => sprintf("The plug of %s's %s goes through the %s with only %s mm to spare.", $line->name(), $socket->name, $opening->name, Number::says($margin)),
-                $cuttable => sprintf('The %s has to be cut %s mm wider for the plug of %s.', $opening->name, Number::says(-$margin), $line->name()),
-                default => sprintf('The plug of %s\'s %s is %s mm too large for the %s.', $line->name(), $socket->name, Number::says(-$margin), $opening->name),
-            };
-
-            return $this->answer($verdict, [$line, $bodyLine], $says, [$need, $hole], sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says(Constants::OPENING_MARGIN_MM)),
-                $verdict === Verdict::Fits ? [] : $this->remedies($line, $bodyLine, $cuttable), $about);
+            // On another side: the part may still be turned.
+            $any ??= $index;
         }
 
-        return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-            $cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."
-                : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.",
-            [$need], 'no opening for it', $this->remedies($line, $bodyLine, $cuttable), $about);
+        return $any;
     }
 
     /** @return list<Remedy> */
@@ -92,8 +123,8 @@ final class Openings implements Rule
     {
         return [
             ...($cuttable ? [Remedy::byHand('Cut it before anything is mounted: mark, drill the corners, saw, file. Clamp the work, wear eye protection, keep the dust out of your lungs.')] : []),
-            Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a body with an opening for it'),
-            Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"),
+            $this->swap($bodyLine, 'Take a body with an opening for it'),
+            $this->swap($line),
         ];
     }
 }

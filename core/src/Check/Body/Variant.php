@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Body;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -16,14 +17,11 @@ final class Variant implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'body.variant';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Parts that look alike but differ are of the variant that the others were made for.';
+        return new Meta('body.variant', 'Parts that look alike but differ are of the variant that the others were made for.',
+            ['variant', 'role:case', 'role:display', 'role:board', 'role:controls'],
+            ['variant']);
     }
 
     public function check(Facts $facts): iterable

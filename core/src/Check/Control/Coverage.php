@@ -9,6 +9,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -20,14 +21,11 @@ final class Coverage implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'control.coverage';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Each class of games in the brief finds the controls it needs, for every player.';
+        return new Meta('control.coverage', 'Each class of games in the brief finds the controls it needs, for every player.',
+            ['role:controls', 'controls', 'panel', 'role:display'],
+            ['controls']);
     }
 
     public function check(Facts $facts): iterable
@@ -63,6 +61,7 @@ final class Coverage implements Rule
             'buttons' => [$games->buttons, $each->buttons],
             'sticks' => [$games->sticks, $each->sticks],
             'knobs' => [$games->knobs, $each->knobs],
+            'triggers' => [$games->triggers, $each->triggers],
         ];
         foreach ($asked as $what => [$need, $have]) {
             if ($need === 0) {
@@ -146,6 +145,7 @@ final class Coverage implements Rule
                 min($poorest->sticks, $set->sticks),
                 min($poorest->knobs, $set->knobs),
                 $poorest->touch && $set->touch,
+                min($poorest->triggers, $set->triggers),
             );
         }
 

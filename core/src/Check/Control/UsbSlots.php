@@ -7,24 +7,21 @@ namespace PocketPlot\Check\Control;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
 use PocketPlot\Part\Role;
 
 final class UsbSlots implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'control.usb-slots';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Everything that plugs into USB finds a socket, with one to spare for a keyboard at first start.';
+        return new Meta('control.usb-slots', 'Everything that plugs into USB finds a socket, with one to spare for a keyboard at first start.',
+            ['sockets'],
+            []);
     }
 
     public function check(Facts $facts): iterable
@@ -55,9 +52,10 @@ final class UsbSlots implements Rule
             ...array_map(fn (Line $line) => $this->count("{$line->name()} takes", $this->sockets($line, false), 'sockets', 'datasheet'), $users),
             ...array_map(fn (Line $line) => $this->count("{$line->name()} gives", $this->sockets($line, true), 'sockets', 'datasheet'), $givers),
         ];
+        $spare = (int) $facts->margin('usb-spare');
         $verdict = match (true) {
             $needed > $there => Verdict::Clash,
-            $needed + Constants::USB_SPARE > $there => Verdict::Tight,
+            $needed + $spare > $there => Verdict::Tight,
             default => Verdict::Fits,
         };
         $says = match ($verdict) {
@@ -65,7 +63,7 @@ final class UsbSlots implements Rule
             Verdict::Tight => "All {$there} USB sockets are taken; a keyboard for the first start has to wait its turn.",
             default => "{$needed} of {$there} USB sockets are taken.",
         };
-        yield $this->answer($verdict, [...$users, ...$givers], $says, $working, "{$needed} needed, {$there} there, ".Constants::USB_SPARE.' wanted to spare',
+        yield $this->answer($verdict, [...$users, ...$givers], $says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare',
             $verdict === Verdict::Fits ? [] : [
                 Remedy::add(Role::Cable, 'Add a hub'),
                 ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"), [...$givers, ...$users]),

@@ -7,25 +7,22 @@ namespace PocketPlot\Check\Money;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
 use PocketPlot\Quantity\Money;
 
 final class Budget implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'money.budget';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Everything together costs no more than the brief allows.';
+        return new Meta('money.budget', 'Everything together costs no more than the brief allows.',
+            ['any'],
+            ['price', 'rate']);
     }
 
     public function check(Facts $facts): iterable
@@ -53,7 +50,7 @@ final class Budget implements Rule
             $this->money('Everything together', $costs->planned),
             new WorkingLine('Budget', $converted->rounded(), $converted->currency, 'brief'),
         ];
-        $tightAt = $converted->times((string) Constants::TARGET_TIGHT_SHARE);
+        $tightAt = $converted->times((string) $facts->margin('target-share'));
         $incomplete = $costs->unpriced !== [] || $costs->withoutRate !== [];
         $verdict = match (true) {
             $costs->planned->isMoreThan($converted) => Verdict::Clash,

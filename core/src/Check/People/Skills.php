@@ -6,6 +6,7 @@ namespace PocketPlot\Check\People;
 
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -16,33 +17,30 @@ final class Skills implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'people.skills';
-    }
-
-    public static function sentence(): string
-    {
-        return 'The builder can do what the parts ask for.';
+        return new Meta('people.skills', 'The builder can do what the parts ask for.',
+            ['skills'],
+            ['skills']);
     }
 
     public function check(Facts $facts): iterable
     {
         $have = $facts->build->brief->skills;
-        foreach ($facts->lines() as $line) {
-            if ($line->part->skills === []) {
+        foreach ($facts->with('skills') as $line) {
+            if ($line->part->work->skills === []) {
                 continue;
             }
-            $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->skills), '', 'datasheet')];
+            $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
             if ($have === null) {
-                yield $this->answer(Verdict::Unmeasured, [$line], 'The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->skills).'.', $working, 'cannot be compared yet', [
+                yield $this->answer(Verdict::Unmeasured, [$line], 'The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->work->skills).'.', $working, 'cannot be compared yet', [
                     Remedy::measure($line->id, 'skills'),
                 ]);
 
                 continue;
             }
             $working[] = new WorkingLine('You can', $have === [] ? 'nothing ticked yet' : implode(', ', $have), '', 'brief');
-            $lacking = array_values(array_diff($line->part->skills, $have));
+            $lacking = array_values(array_diff($line->part->work->skills, $have));
             if ($lacking === []) {
                 yield $this->answer(Verdict::Fits, [$line], "You can do what {$line->name()} asks for.", $working, 'nothing lacks');
 

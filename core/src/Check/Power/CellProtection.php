@@ -6,6 +6,7 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -20,14 +21,11 @@ final class CellProtection implements Rule
     /** Chemistries that can burn when shorted or emptied too far. */
     private const NEEDING = ['lithium-ion', 'lithium-polymer', 'iron-phosphate'];
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'power.cell-protection';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Each lithium pack has one protection that is known to exist: its own, a board\'s or a charger\'s.';
+        return new Meta('power.cell-protection', 'Each lithium pack has one protection that is known to exist: its own, a board\'s or a charger\'s.',
+            ['pack', 'protector'],
+            ['pack.protection']);
     }
 
     public function check(Facts $facts): iterable

@@ -8,11 +8,11 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
@@ -23,26 +23,24 @@ final class RailCurrent implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'power.rail-current';
-    }
-
-    public static function sentence(): string
-    {
-        return 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.';
+        return new Meta('power.rail-current', 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
+            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.volts', 'output.continuousMa', 'output.peakMa', 'output.efficiency']);
     }
 
     public function check(Facts $facts): iterable
     {
         foreach ($facts->supplyTree()->rails as $rail) {
-            if ($rail->loads !== []) {
-                yield $this->judge($rail);
+            // What comes straight from the cells is power.source-current's affair.
+            if ($rail->loads !== [] && ! $rail->isRawPack) {
+                yield $this->judge($rail, $facts->margin('rail-share'));
             }
         }
     }
 
-    private function judge(Rail $rail): Finding
+    private function judge(Rail $rail, float $tightAt): Finding
     {
         $working = $this->working($rail);
         if ($rail->missing !== []) {
@@ -51,18 +49,18 @@ final class RailCurrent implements Rule
         $need = $rail->currentMa();
         $peak = $rail->peakNeedMa();
         if (! $need->isKnown() || $peak === null) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : 'output.volts', $rail->loads, $working, $rail->name);
+            return $this->unmeasured($rail->line, "output.volts@{$rail->name}", $rail->loads, $working, $rail->name);
         }
         $working[] = $this->row('Together, idle to heavy', $need);
         $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
         if (! $rail->continuousMa->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.maxDischargeMa' : 'output.continuousMa', $rail->loads, array_slice($working, 0, -1), $rail->name);
+            return $this->unmeasured($rail->line, "output.continuousMa@{$rail->name}", $rail->loads, array_slice($working, 0, -1), $rail->name);
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $peak > $rail->continuousMa->least();
         if ($needsPeak && ! $rail->peakMa->isKnown()) {
-            return $this->unmeasured($rail->line, 'output.peakMa', $rail->loads, $working, $rail->name);
+            return $this->unmeasured($rail->line, "output.peakMa@{$rail->name}", $rail->loads, $working, $rail->name);
         }
         if ($needsPeak) {
             $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
@@ -70,13 +68,13 @@ final class RailCurrent implements Rule
         $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
         $verdict = match (true) {
             $share > 1.0, $needsPeak && $peak > $rail->peakMa->least() => Verdict::Clash,
-            $share > Constants::RAIL_TIGHT_SHARE => Verdict::Tight,
+            $share > $tightAt => Verdict::Tight,
             default => Verdict::Fits,
         };
         $says = sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
             $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
             $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : '');
-        $comparison = sprintf('%s %% of the continuous rating; above %s %% counts as tight', Number::says($share * 100), Number::says(Constants::RAIL_TIGHT_SHARE * 100));
+        $comparison = sprintf('%s %% of the continuous rating; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100));
         $remedies = $verdict === Verdict::Fits ? [] : [
             Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
             Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),

@@ -6,6 +6,7 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -18,14 +19,11 @@ final class RunTimeWanted implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'power.runtime';
-    }
-
-    public static function sentence(): string
-    {
-        return 'One charge lasts as long as the brief wants.';
+        return new Meta('power.runtime', 'One charge lasts as long as the brief wants.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
+            ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'pack.capacityMah', 'pack.cellNominalV', 'pack.usableShare']);
     }
 
     public function check(Facts $facts): iterable

@@ -4,38 +4,42 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
-use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
-use PocketPlot\Quantity\Number;
 
 final class SupplyWindow implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'power.supply-window';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.';
+        return new Meta('power.supply-window', 'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
+            ['supply.volts', 'pack.volts', 'output.volts']);
     }
 
     public function check(Facts $facts): iterable
     {
         $tree = $facts->supplyTree();
         foreach ($tree->inCircles as $line) {
-            yield $this->answer(Verdict::Clash, [$line], "{$line->name()} would be fed from itself.", [], '', [Remedy::byHand('Join it to a rail that does not live on it.')], 'circle');
+            yield $this->answer(Verdict::Clash, [$line], "{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that does not live on it.')], 'circle');
+        }
+        foreach ($tree->impossible as $join) {
+            $from = $facts->build->line($join->from);
+            $to = $facts->build->line($join->to);
+            if ($from !== null && $to !== null) {
+                yield $this->answer(Verdict::Clash, [$to, $from], "The join from {$from->name()} to {$to->name()} cannot be: ".($join->output === '' ? 'one gives no power or the other wants none.' : "there is no output \"{$join->output}\" any more."),
+                    [], 'an impossible join', [Remedy::byHand('Take the join away or choose another output.')], "join/{$from->id}");
+            }
         }
         foreach ($tree->unfed as $line) {
             yield $this->answer(Verdict::Clash, [$line], "Nothing in the parts list feeds {$line->name()}.", [
@@ -46,41 +50,40 @@ final class SupplyWindow implements Rule
             ]);
         }
         foreach ($tree->feeds as $feed) {
-            yield $this->compare($feed->line, $tree->rails[$feed->railId], $feed->reason);
+            yield $this->compare($feed, $tree->rails[$feed->railId], $facts->margin('supply-volts'));
         }
     }
 
-    private function compare(Line $line, Rail $rail, string $reason): Finding
+    private function compare(Feed $feed, Rail $rail, float $wanted): Finding
     {
-        $window = $line->part->supply->volts ?? Figure::unknown('V');
+        $line = $feed->line;
+        $window = $feed->input->volts;
+        $about = $feed->key() === $line->id ? '' : $feed->input->name;
+        $at = $about === '' ? $line->name() : "{$line->name()} ({$about})";
         $working = [
-            $this->row("{$line->name()} needs", $window),
+            $this->row("{$at} needs", $window),
             $this->row("{$rail->says()} gives", $rail->volts),
         ];
         if (! $window->isKnown()) {
-            return $this->unmeasured($line, 'supply.volts', [$rail->line], [$working[1]], '', "nobody can say whether {$rail->says()} suits it");
+            return $this->unmeasured($line, $feed->input->name === '' ? 'supply.volts' : "supply.volts@{$feed->input->name}", [$rail->line], [$working[1]], $about, "nobody can say whether {$rail->says()} suits it");
         }
         if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : 'output.volts', [$line], [$working[0]], $line->id);
+            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], [$working[0]], $feed->key());
         }
         $below = $rail->volts->least() - $window->least();
         $above = $window->most() - $rail->volts->most();
-        $margin = min($below, $above);
-        $verdict = match (true) {
-            $margin < -1e-9 => Verdict::Clash,
-            $margin < Constants::SUPPLY_MARGIN_V - 1e-9 => Verdict::Tight,
-            default => Verdict::Fits,
-        };
-        $comparison = sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)',
-            Number::says($below), Number::says($above), Number::says(Constants::SUPPLY_MARGIN_V), $reason);
-        $says = "{$line->name()} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.";
-        $remedies = $verdict === Verdict::Fits ? [] : [
-            Remedy::add(Role::Regulator, 'Add a regulator between them'),
-            Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"),
-            ...($rail->line->role === Role::Regulator || $rail->line->role === Role::Cells
-                ? [Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}")] : []),
-        ];
+        $limit = $feed->input->limitVolts;
+        if ($limit->isKnown()) {
+            $working[] = $this->row("{$at} breaks above", $limit);
+        }
+        $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
+        $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
+        $comparison = sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason);
 
-        return $this->answer($verdict, [$line, $rail->line], $says, $working, $comparison, $remedies);
+        return $this->answer($verdict, [$line, $rail->line], "{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, $comparison, [
+            Remedy::add(Role::Regulator, 'Add a regulator between them'),
+            $this->swap($line),
+            ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
+        ], $about);
     }
 }

@@ -8,10 +8,10 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
@@ -21,14 +21,11 @@ final class StorageRoom implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'software.storage';
-    }
-
-    public static function sentence(): string
-    {
-        return 'The board\'s image and the games in the brief go onto a card that the board takes.';
+        return new Meta('software.storage', 'The board\'s image and the games in the brief go onto a card that the board takes.',
+            ['software', 'storage'],
+            ['software.imageGb', 'storage.capacityGb']);
     }
 
     public function check(Facts $facts): iterable
@@ -71,15 +68,16 @@ final class StorageRoom implements Rule
         }
         $need = $software->imageGb->most() + $games;
         $share = $capacity->least() > 0.0 ? $need / $capacity->least() : INF;
+        $tightAt = $facts->margin('storage-share');
         $verdict = match (true) {
             $share > 1.0 => Verdict::Clash,
-            $share > Constants::STORAGE_TIGHT_SHARE => Verdict::Tight,
+            $share > $tightAt => Verdict::Tight,
             default => Verdict::Fits,
         };
 
         return $this->answer($verdict, [$store, $board],
             sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()),
-            $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says(Constants::STORAGE_TIGHT_SHARE * 100)),
+            $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)),
             $verdict === Verdict::Fits ? [] : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')]);
     }
 }

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Video;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -14,6 +15,7 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
+use PocketPlot\Wiring\Leads;
 
 final class Path implements Rule
 {
@@ -24,14 +26,11 @@ final class Path implements Rule
 
     private const MOST_ADAPTERS = 2;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'video.path';
-    }
-
-    public static function sentence(): string
-    {
-        return 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.';
+        return new Meta('video.path', 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.',
+            ['role:board', 'role:display', 'sockets', 'cable'],
+            ['sockets']);
     }
 
     /** @var list<Line> */
@@ -42,7 +41,7 @@ final class Path implements Rule
 
     public function check(Facts $facts): iterable
     {
-        $this->leads = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->cable !== null));
+        $this->leads = $facts->with('cable');
         $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role === Role::Cable
             && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []));
         $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
@@ -50,7 +49,7 @@ final class Path implements Rule
             if ($boards === [] || in_array($display, $boards, true)) {
                 continue;
             }
-            $board = $boards[0];
+            $board = self::boardFor($display, $boards, $facts);
             $gives = self::pictureSockets($board->part, static fn (Socket $socket): bool => $socket->gives());
             $takes = self::pictureSockets($display->part, static fn (Socket $socket): bool => $socket->takes());
             $working = [self::list("{$board->name()} gives", $gives), self::list("{$display->name()} takes", $takes)];
@@ -87,6 +86,24 @@ final class Path implements Rule
     }
 
     /**
+     * The board that the builder joined to this display, else the first.
+     *
+     * @param  non-empty-list<Line>  $boards
+     */
+    private static function boardFor(Line $display, array $boards, Facts $facts): Line
+    {
+        foreach ($facts->build->joins as $join) {
+            foreach ($join->kind === 'picture' && $join->to === $display->id ? $boards : [] as $board) {
+                if ($board->id === $join->from) {
+                    return $board;
+                }
+            }
+        }
+
+        return $boards[0];
+    }
+
+    /**
      * Breadth first over leads and adapters.
      *
      * @param  list<Socket>  $gives
@@ -100,7 +117,7 @@ final class Path implements Rule
         while ($queue !== []) {
             [$at, $used, $adapters] = array_shift($queue);
             foreach ($takes as $socket) {
-                $lead = $this->lead($at, $socket, $used);
+                $lead = Leads::between($this->leads, $at, $socket, $used);
                 if ($lead !== null) {
                     return [...$used, ...$lead];
                 }
@@ -113,7 +130,7 @@ final class Path implements Rule
                     continue;
                 }
                 foreach (self::pictureSockets($line->part, static fn (Socket $s): bool => $s->takes()) as $in) {
-                    $lead = $this->lead($at, $in, $used);
+                    $lead = Leads::between($this->leads, $at, $in, $used);
                     if ($lead === null) {
                         continue;
                     }
@@ -121,27 +138,6 @@ final class Path implements Rule
                         $queue[] = [$out, [...$used, ...$lead, $line], $adapters + 1];
                     }
                 }
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<Line>  $used
-     * @return list<Line>|null the lead between two sockets: none when one brings its own, null when there is none
-     */
-    private function lead(Socket $from, Socket $to, array $used): ?array
-    {
-        if ($from->carries !== $to->carries) {
-            return null;
-        }
-        if (($from->ownLead || $to->ownLead) && $from->connector === $to->connector) {
-            return [];
-        }
-        foreach ($this->leads as $line) {
-            if (! in_array($line, $used, true) && $line->part->cable?->leadsFrom($from->connector, $from->carries) === $to->connector) {
-                return [$line];
             }
         }
 

@@ -8,6 +8,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
@@ -18,14 +19,11 @@ final class MissingRole implements Rule
 {
     use Answers;
 
-    public static function id(): string
+    public static function meta(): Meta
     {
-        return 'whole.missing-role';
-    }
-
-    public static function sentence(): string
-    {
-        return 'Nothing that every console needs is forgotten.';
+        return new Meta('whole.missing-role', 'Nothing that every console needs is forgotten.',
+            ['role:board', 'role:display', 'role:controls', 'role:case', 'role:cells', 'livesOn'],
+            []);
     }
 
     /** Roles without which nothing plays. Cells are asked for apart: a wall supply will do, too. */

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Body;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Role;
+use PocketPlot\Part\YesNo;
+
+final class Insulation implements Rule
+{
+    use Answers;
+
+    private const INSULATORS = ['insulating tape', 'heat-shrink', 'insulating card'];
+
+    public static function meta(): Meta
+    {
+        return new Meta('body.insulation', 'No bare board can touch a metal body or a metal neighbour.',
+            ['surface', 'size', 'body', 'serves'], ['surface.bare', 'body.material']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $bodyLine = $facts->bodyLine();
+        if ($bodyLine === null) {
+            return;
+        }
+        $material = $bodyLine->part->size->material;
+        $boards = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->bare === YesNo::Yes));
+        $open = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->bare === YesNo::Unknown && in_array($line->role, [Role::Board, Role::Regulator, Role::Charger], true)));
+        if ($boards === [] && $open === []) {
+            return;
+        }
+        if ($material === '' && ! $bodyLine->part->body?->drawn) {
+            yield $this->unmeasured($bodyLine, 'body.material', [...$boards, ...$open], [], '', 'nobody can say whether bare boards may touch it');
+
+            return;
+        }
+        $metal = [...($bodyLine->part->size->isMetal() ? [$bodyLine] : []), ...array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->size->isMetal() && $line->part->bare !== YesNo::Yes && $line->part->cooling === null))];
+        if ($metal === []) {
+            if ($boards !== []) {
+                yield $this->answer(Verdict::Fits, [$bodyLine, ...$boards], 'Nothing of metal lies beside the bare boards.', [$this->text("{$bodyLine->name()}, made of", $material === '' ? 'drawn around the parts' : $material)], 'no metal near them');
+            }
+
+            return;
+        }
+        foreach ($open as $line) {
+            yield $this->unmeasured($line, 'surface.bare', $metal);
+        }
+        $stuff = array_values(array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []));
+        $atHand = array_intersect(self::INSULATORS, $facts->build->brief->consumables ?? []);
+        foreach ($boards as $line) {
+            $kept = $stuff !== [] || $atHand !== [];
+            yield $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal[0], ...$stuff],
+                $kept ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.' : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.",
+                [$this->text($line->name(), 'bare contacts'), $this->text($metal[0]->name(), 'metal'), $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out')], $kept ? 'something insulates' : 'nothing insulates', [
+                    Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal[0], 'Take a body that is not metal'), Remedy::byHand('Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.'),
+                ]);
+        }
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Body;
+
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WorkingLine;
+
+final class PrintBed implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('body.print-bed', 'Each half of a printed body goes onto the printer\'s bed, one way round or the other.',
+            ['any'], ['body.bed', 'size']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $line = $facts->bodyLine();
+        $body = $line?->part->body;
+        if ($line === null || $body === null || ! str_starts_with($body->process, 'printed')) {
+            return;
+        }
+        if (! $body->bedLengthMm->isKnown() || ! $body->bedWidthMm->isKnown() || ! $body->bedHeightMm->isKnown()) {
+            yield $this->unmeasured($line, 'body.bed');
+
+            return;
+        }
+        $outside = $facts->bodySize();
+        $sides = $outside->size->sidesMm();
+        if ($sides === []) {
+            if ($outside->unsized !== null) {
+                yield $this->unmeasured($outside->unsized, 'size', [$line], [], 'bed');
+            } elseif ($body->drawn && ! $body->wallMm->isKnown()) {
+                yield $this->unmeasured($line, 'body.wall', [], [], 'bed');
+            }
+
+            return;
+        }
+        $bed = [$body->bedLengthMm->least(), $body->bedWidthMm->least()];
+        rsort($bed);
+        // Two halves, parted across the thickness, each laid on its face.
+        [$long, $wide, $high] = [$sides[0], $sides[1], $sides[2] / 2];
+        $straight = min($bed[0] - $long, $bed[1] - $wide);
+        $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
+        $margin = min(max($straight, $slant), $body->bedHeightMm->least() - $high);
+        $pieces = (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1]));
+        $working = [
+            new WorkingLine('Each half', implode(' × ', array_map(self::n(...), [$long, $wide, $high])), 'mm', $outside->estimated ? 'worked out' : $outside->size->lengthMm->source->value),
+            new WorkingLine('Bed and height', implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])), 'mm', $body->bedLengthMm->source->value),
+        ];
+        $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
+
+        yield $this->answer($verdict, [$line], match (true) {
+            $margin < 0.0 => sprintf('Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.', $line->name(), max(2, $pieces)),
+            $straight < 0.0 => "Each half of {$line->name()} goes onto the bed only slantwise.",
+            default => "Each half of {$line->name()} goes onto the bed.",
+        }, $working, self::n($margin).' mm to spare', [
+            Remedy::byHand(sprintf('Split each half across its length, %s mm a piece, along a line where no control and no post sits.', self::n($long / max(2, (int) ceil($long / $bed[0]))))),
+            $this->swap($line, 'Take a body made another way'), Remedy::brief('Allow less in the brief, so that it gets smaller'),
+        ]);
+    }
+
+    /** Room to spare when a rectangle is turned by the best angle; tried degree by degree. */
+    private static function slantMargin(float $long, float $wide, float $bedLong, float $bedWide): float
+    {
+        $best = -INF;
+        for ($degrees = 1; $degrees < 90; $degrees++) {
+            $angle = deg2rad($degrees);
+            $best = max($best, min($bedLong - $long * cos($angle) - $wide * sin($angle), $bedWide - $long * sin($angle) - $wide * cos($angle)));
+        }
+
+        return $best;
+    }
+}

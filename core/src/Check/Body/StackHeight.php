@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Body;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Fit\Columns;
+use PocketPlot\Part\Body;
+use PocketPlot\Quantity\Figure;
+
+final class StackHeight implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('body.stack-height', 'Every column through the body, from the face to the back, is no thicker than the room; the thickest decides.',
+            ['any'], ['size', 'body.cavity', 'body.wall']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $bodyLine = $facts->bodyLine();
+        $body = $bodyLine?->part->body;
+        if ($bodyLine === null || $body === null || $facts->inBody() === []) {
+            return;
+        }
+        if ($body->drawn && $facts->build->brief->largestMm === null) {
+            // Nothing limits a body that is drawn around its parts.
+            return;
+        }
+        if (! $body->drawn && ! $body->cavity()->hasAllSides()) {
+            yield $this->unmeasured($bodyLine, 'body.cavity', [], [], 'stack');
+
+            return;
+        }
+        $cavity = $body->drawn ? null : $body->cavity();
+        $depths = [];
+        foreach ($body->zones as $zone) {
+            $depths[$zone->name] = $zone->depthMm;
+        }
+        $columns = Columns::of($facts->inBody(), $cavity?->footprintMm2());
+        $thickest = null;
+        foreach ($columns as $name => $lines) {
+            $finding = $this->column((string) $name, $lines, $bodyLine, $body, $depths[$name] ?? null, $facts);
+            if ($finding->verdict !== Verdict::Fits) {
+                yield $finding;
+            } else {
+                $thickest ??= $finding;
+            }
+        }
+        if ($thickest !== null) {
+            yield $thickest;
+        }
+    }
+
+    /** @param  list<Line>  $lines */
+    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Figure $zone, Facts $facts): Finding
+    {
+        $height = 0.0;
+        $working = [];
+        foreach ($lines as $line) {
+            $sides = $line->part->size->sidesMm();
+            if ($sides === []) {
+                return $this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open");
+            }
+            $height += $sides[2] * $line->quantity;
+            $working[] = $this->count($line->quantity > 1 ? "{$line->quantity} × {$line->name()}" : $line->name(), $sides[2] * $line->quantity, 'mm', $line->part->size->heightMm->source->value);
+        }
+        $gaps = max(0, count($lines) - 1) * $facts->margin('layer-mm');
+        $working[] = $this->count('Between the layers', $gaps, 'mm');
+        $height += $gaps;
+        if ($zone !== null && ! $zone->isKnown()) {
+            return $this->unmeasured($bodyLine, "body.zone@{$name}", $lines, $working, $name);
+        }
+        if ($zone !== null) {
+            $room = $zone->least();
+            $label = "{$name}, depth";
+        } elseif ($body->drawn) {
+            if (! $body->wallMm->isKnown()) {
+                return $this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}");
+            }
+            $room = min($facts->build->brief->largestMm ?? [INF]) - 2 * $body->wallMm->most();
+            $label = 'The brief\'s thickness less two walls';
+        } else {
+            $room = $body->cavity()->sidesMm()[2];
+            $label = "{$bodyLine->name()}, depth inside";
+        }
+        $working[] = $this->count($label, $room, 'mm');
+        $spare = $room - $height;
+
+        return $this->answer(self::byMargin($spare, $facts->margin('cavity-mm')), [$bodyLine, ...$lines],
+            sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', [
+                ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
+                $this->swap($bodyLine, 'Take a deeper body'),
+                Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),
+            ], $name);
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Control;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\PinNeeds;
+use PocketPlot\Part\Pins;
+use PocketPlot\Part\Role;
+use PocketPlot\Wiring\PinPlan;
+
+final class PinAssignment implements Rule
+{
+    use Answers;
+
+    /** Volts by which two logic levels may differ before a pin can be harmed or misread. */
+    private const LEVEL_V = 0.5;
+
+    public static function meta(): Meta
+    {
+        return new Meta('control.pins', 'Panel, sound and controls together find their contacts on the board; one assignment is shown.',
+            ['pins', 'pinNeeds', 'role:board'], ['pins.does', 'pins.logicV', 'pinNeeds.logicV']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $needing = $facts->with('pinNeeds');
+        $host = $facts->with('pins')[0] ?? null;
+        if ($needing === []) {
+            return;
+        }
+        if ($host === null || $host->part->pins === null) {
+            $board = $facts->board();
+            if ($board !== null) {
+                yield $this->unmeasured($board, 'pins.does', $needing, [], '', 'nobody can say whether all of them find a contact');
+            }
+
+            return;
+        }
+        $pins = $host->part->pins;
+        $wants = [];
+        foreach ($needing as $line) {
+            $needs = $line->part->pinNeeds;
+            if ($needs === null || $line->id === $host->id) {
+                continue;
+            }
+            foreach ($needs->wants as $function => $count) {
+                for ($piece = 0; $piece < $count * $line->quantity; $piece++) {
+                    $wants[] = ['who' => $line->name(), 'function' => (string) $function];
+                }
+            }
+            $finding = $this->level($line, $needs, $host, $pins);
+            if ($finding !== null) {
+                yield $finding;
+            }
+        }
+        if ($wants === []) {
+            return;
+        }
+        // The pickiest first keeps the plan readable; the method finds a plan in any order.
+        usort($wants, static fn (array $a, array $b): int => ($a['function'] === 'gpio') <=> ($b['function'] === 'gpio'));
+        $plan = PinPlan::of($pins->does, $wants);
+        $working = [];
+        foreach ($plan['assigned'] as $pin => $want) {
+            $working[] = $this->text((string) $pin, "{$want['who']}: {$want['function']}", 'worked out');
+        }
+        $free = count($pins->does) - count($plan['assigned']);
+        $lines = [$host, ...$needing];
+        if ($plan['unmet'] === []) {
+            yield $this->answer(Verdict::Fits, $lines, count($wants)." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists', [], 'plan');
+
+            return;
+        }
+        $lacking = array_count_values(array_map(static fn (array $want): string => "{$want['function']} for {$want['who']}", $plan['unmet']));
+        yield $this->answer(Verdict::Clash, $lines,
+            "{$host->name()} lacks pins: ".implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking)).'.', $working, 'whichever way they are shared out', [
+                ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),
+                $this->swap($host, 'Take a board with more pins'),
+                Remedy::add(Role::Controls, 'Add a controller board that brings its own'),
+            ], 'plan');
+    }
+
+    private function level(Line $line, PinNeeds $needs, Line $host, Pins $pins): ?Finding
+    {
+        foreach ([[$host, $pins->logicV, 'pins.logicV'], [$line, $needs->logicV, 'pinNeeds.logicV']] as [$owner, $level, $figure]) {
+            if (! $level->isKnown()) {
+                return $this->unmeasured($owner, $figure, [$owner === $host ? $line : $host], [], "{$line->id}/level");
+            }
+        }
+        $working = [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()}, logic level", $needs->logicV)];
+        $over = $needs->logicV->usual() - $pins->logicV->usual();
+
+        return $over <= self::LEVEL_V ? null : $this->answer(Verdict::Clash, [$line, $host],
+            "{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", $working, 'more volts than the pins are made for', [
+                $this->swap($line, 'Take one of the same logic level'), Remedy::byHand('A level shifter or a divider in each line from it to the board.'),
+            ], "{$line->id}/level");
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+
+/** A figure that nobody knows yet, and the findings that wait for it. */
+final readonly class OpenFigure
+{
+    /** @param  list<string>  $findings keys */
+    private function __construct(public Line $line, public string $figure, public array $findings) {}
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<self> those that settle most first
+     */
+    public static function among(array $findings, Build $build): array
+    {
+        $waiting = [];
+        foreach ($findings as $finding) {
+            foreach ($finding->verdict === Verdict::Unmeasured && $finding->rule !== 'whole.unmeasured' ? $finding->remedies : [] as $remedy) {
+                if ($remedy->kind === RemedyKind::Measure && $remedy->lineId !== null && $remedy->figure !== null) {
+                    // One look at the brief answers skills, tools and rates for every line.
+                    $key = in_array($remedy->figure, Measuring::OF_BRIEF, true) ? $remedy->figure : "{$remedy->lineId} {$remedy->figure}";
+                    $waiting[$key] ??= ['line' => $remedy->lineId, 'figure' => $remedy->figure, 'findings' => []];
+                    $waiting[$key]['findings'][] = $finding->key();
+                }
+            }
+        }
+        $open = [];
+        foreach ($waiting as $one) {
+            $line = $build->line($one['line']);
+            if ($line !== null) {
+                $open[] = new self($line, $one['figure'], $one['findings']);
+            }
+        }
+        usort($open, static fn (self $a, self $b): int => count($b->findings) <=> count($a->findings));
+
+        return $open;
+    }
+
+    /** @return array{line: string, figure: string, name: string, how: string, findings: list<string>} */
+    public function toArray(): array
+    {
+        return ['line' => $this->line->id, 'figure' => $this->figure, 'name' => Measuring::name($this->figure), 'how' => Measuring::how($this->figure), 'findings' => $this->findings];
+    }
+}

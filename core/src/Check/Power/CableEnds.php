@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Role;
+use PocketPlot\Part\Socket;
+use PocketPlot\Part\YesNo;
+
+final class CableEnds implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.cable-ends', 'A usb-c inlet asks for its power, so that any cable charges it, not only one with a flat plug at the far end.',
+            ['sockets', 'cable'], ['socket.sense']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('sockets') as $line) {
+            foreach ($line->part->sockets as $socket) {
+                if ($socket->connector === 'usb-c' && $socket->carries === 'power' && $socket->direction === 'in') {
+                    yield $this->judge($line, $socket, $facts);
+                }
+            }
+        }
+    }
+
+    private function judge(Line $line, Socket $socket, Facts $facts): Finding
+    {
+        $working = [$this->text("{$line->name()}, {$socket->name}: sense resistors", $socket->sense === YesNo::Unknown ? '' : $socket->sense->value)];
+        if ($socket->sense === YesNo::Unknown) {
+            return $this->unmeasured($line, "socket.sense@{$socket->name}", [], [], $socket->name, 'nobody knows which cables will charge it');
+        }
+        if ($socket->sense === YesNo::Yes) {
+            return $this->answer(Verdict::Fits, [$line], "Any cable charges {$line->name()}.", $working, 'it asks for its power', [], $socket->name);
+        }
+        foreach ($facts->with('cable') as $lead) {
+            if ($lead->part->cable?->joins('usb-a', 'usb-c', 'power') === true || $lead->part->cable?->joins('usb-a', 'usb-c', 'usb') === true) {
+                return $this->answer(Verdict::Fits, [$line, $lead], "{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.", $working, 'a flat plug gives without being asked', [], $socket->name);
+            }
+        }
+
+        return $this->answer(Verdict::Tight, [$line], "Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.", $working, 'no sense resistors', [
+            Remedy::add(Role::Cable, 'Add a usb-a to usb-c lead'),
+            $this->swap($line, 'Take one whose inlet has its resistors'),
+            Remedy::byHand('Two resistors of 5.1 kΩ from the inlet\'s two sense contacts to minus; fine soldering.'),
+        ], $socket->name);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Charger;
+use PocketPlot\Part\Pack;
+use PocketPlot\Quantity\Figure;
+
+final class ChargeRate implements Rule
+{
+    use Answers;
+
+    /** The last part of a charge goes slower and a little is lost: the usual fifth on top. */
+    private const TAIL = 1.2;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.charge-rate', 'The charger is gentle enough for the cells, and done within a night.',
+            ['pack', 'charger'],
+            ['charger.chargeMa', 'pack.maxChargeMa', 'pack.capacityMah']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('pack') as $line) {
+            $pack = $line->part->pack;
+            $charger = $pack === null || ! $pack->isRechargeable() ? null : ChargerMatch::chargerFor($pack, $facts);
+            if ($pack !== null && $charger?->part->charger !== null && ! ($pack->sealed && $line->part->charger === null)) {
+                yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'));
+            }
+        }
+    }
+
+    private function judge(Line $packLine, Pack $pack, Line $line, Charger $charger, float $night): Finding
+    {
+        if (! $charger->chargeMa->isKnown()) {
+            return $this->unmeasured($line, 'charger.chargeMa', [$packLine], [], $packLine->id);
+        }
+        $working = [$this->row("{$line->name()} charges with", $charger->chargeMa)];
+        if (! $pack->maxChargeMa->isKnown()) {
+            return $this->unmeasured($packLine, 'pack.maxChargeMa', [$line], $working);
+        }
+        $allowed = $pack->maxChargeMa->times($packLine->quantity);
+        $working[] = $this->row("{$packLine->name()} takes at most", $allowed);
+        $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
+        if ($charger->chargeMa->most() > $allowed->least() + 1e-9) {
+            return $this->answer(Verdict::Clash, [$line, $packLine],
+                "{$line->name()} charges with {$charger->chargeMa->says()}; {$packLine->name()} takes {$allowed->says()} at most. Cells charged too fast get hot and can burn.",
+                $working, 'more than the cells are made for', $remedies, $packLine->id);
+        }
+        $capacity = $pack->capacityMah->times($packLine->quantity);
+        if (! $capacity->isKnown() || $charger->chargeMa->least() <= 0.0) {
+            return $this->unmeasured($capacity->isKnown() ? $line : $packLine, $capacity->isKnown() ? 'charger.chargeMa' : 'pack.capacityMah', [$line], $working);
+        }
+        $hours = $capacity->usual() / $charger->chargeMa->usual() * self::TAIL;
+        $working = [...$working, $this->row("{$packLine->name()}, capacity", $capacity), $this->row('From empty to full, about', Figure::exactly($hours, 'h'))];
+        $fits = $hours <= $night;
+
+        return $this->answer($fits ? Verdict::Fits : Verdict::Tight, [$line, $packLine],
+            sprintf($fits ? '%s fills %s in about %s h.' : '%s needs about %s h for %s; a night will not do.', ...($fits ? [$line->name(), $packLine->name(), self::n($hours)] : [$line->name(), self::n($hours), $packLine->name()])),
+            $working, 'capacity ÷ charge current × 1.2 against '.self::n($night).' h', $remedies, $packLine->id);
+    }
+}

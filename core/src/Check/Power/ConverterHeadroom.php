@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Converts;
+use PocketPlot\Part\Output;
+use PocketPlot\Power\Rail;
+
+final class ConverterHeadroom implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.converter-headroom', 'Each converter can move the voltage the way it has to, with its dropout left over at the lowest input.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
+            ['output.converts', 'output.dropoutV', 'output.volts', 'pack.volts']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $tree = $facts->supplyTree();
+        foreach ($facts->with('outputs') as $line) {
+            $rail = $line->part->isConverter() ? $tree->railOf($line) : null;
+            foreach ($line->part->outputs as $output) {
+                if ($rail !== null) {
+                    yield $this->judge($line, $output, $rail, $facts->margin('headroom-volts'));
+                }
+            }
+        }
+    }
+
+    private function judge(Line $line, Output $output, Rail $rail, float $wanted): Finding
+    {
+        $about = $output->name;
+        $working = [$this->row("{$rail->says()} gives", $rail->volts), $this->row("{$line->name()} makes", $output->volts), $this->text('It moves the voltage', $output->converts === Converts::Unknown ? '' : $output->converts->value)];
+        if ($output->converts === Converts::Unknown) {
+            return $this->unmeasured($line, "output.converts@{$output->name}", [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
+        }
+        if (! $rail->volts->isKnown()) {
+            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], [$working[1]], "{$line->id}/{$about}");
+        }
+        if (! $output->volts->isKnown()) {
+            return $this->unmeasured($line, "output.volts@{$output->name}", [$rail->line], [$working[0]], $about);
+        }
+        if ($output->converts === Converts::Both) {
+            return $this->answer(Verdict::Fits, [$line, $rail->line], "{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'moves both ways', [], $about);
+        }
+        $raises = $output->converts === Converts::Up;
+        if (! $raises && ! $output->dropoutV->isKnown()) {
+            return $this->unmeasured($line, "output.dropoutV@{$output->name}", [$rail->line], $working, $about);
+        }
+        $margin = $raises ? $output->volts->most() - $rail->volts->most() : $rail->volts->least() - $output->dropoutV->most() - $output->volts->least();
+        if (! $raises) {
+            $working[] = $this->row("{$line->name()}, dropout", $output->dropoutV);
+        }
+        $verdict = self::byMargin($margin, $wanted);
+        $says = match (true) {
+            $verdict === Verdict::Clash && $raises => "{$line->name()} can only raise the voltage, but {$rail->says()} goes up to ".self::n($rail->volts->most()).' V.',
+            $verdict === Verdict::Clash => "{$line->name()} cannot hold {$output->volts->says()} once {$rail->says()} falls to ".self::n($rail->volts->least()).' V.',
+            default => "{$line->name()} holds {$output->volts->says()} over the whole of {$rail->says()}.",
+        };
+
+        return $this->answer($verdict, [$line, $rail->line], $says, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
+            $this->swap($line, 'Take a converter that moves both ways or needs less'),
+            $this->swap($rail->line, "Take another source than {$rail->line->name()}"),
+        ], $about);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Constants;
+use PocketPlot\Part\Pack;
+use PocketPlot\Part\Protection;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Figure;
+
+final class DeepDischarge implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.deep-discharge', 'Something cuts each rechargeable pack off before it is emptied too far, and not long before it is empty.',
+            ['pack', 'protector'],
+            ['pack.cutOffV', 'protector.cutOffV', 'pack.protection', 'pack.volts']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('pack') as $line) {
+            $pack = $line->part->pack;
+            // A sealed bank looks after itself; loose cells of a drawer are judged when a pack holds them.
+            if ($pack !== null && $pack->isRechargeable() && ! $pack->sealed) {
+                yield $this->judge($line, $pack, $facts);
+            }
+        }
+    }
+
+    private function judge(Line $line, Pack $pack, Facts $facts): Finding
+    {
+        $guard = null;
+        foreach ($facts->with('protector') as $other) {
+            if ($other->part->protector?->guards($pack) === true) {
+                $guard = $other;
+                break;
+            }
+        }
+        $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
+        if ($guard === null && $pack->protection === Protection::Unknown) {
+            return $this->unmeasured($line, 'pack.protection', [], $working, '', 'nobody knows whether anything cuts it off');
+        }
+        if ($guard === null && $pack->protection === Protection::None) {
+            $lithium = $pack->isLithium();
+
+            return $this->answer($lithium ? Verdict::Clash : Verdict::Tight, [$line],
+                $lithium ? "Nothing cuts {$line->name()} off when it is empty; one forgotten switch spoils the cells for good."
+                    : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.",
+                $working, 'no cut-off', [Remedy::add(Role::Regulator, 'Add a protection board for it'), $this->swap($line, 'Take a protected pack')]);
+        }
+        $cutOff = $guard === null ? $pack->cutOffV : ($guard->part->protector->cutOffV ?? Figure::unknown('V'));
+        if (! $cutOff->isKnown()) {
+            return $this->unmeasured($guard ?? $line, $guard === null ? 'pack.cutOffV' : 'protector.cutOffV', $guard === null ? [] : [$line], $working, $guard === null ? 'cut-off' : $line->id);
+        }
+        if (! $pack->volts()->isKnown()) {
+            return $this->unmeasured($line, 'pack.volts', [], $working);
+        }
+        $floor = (Constants::CELL_FLOOR_V[$pack->chemistry] ?? 0.0) * $pack->series;
+        $empty = $pack->volts()->least();
+        $working = [...$working, $this->row('Cuts off at', $cutOff), $this->count("Harm begins at ({$pack->chemistry}, {$pack->series} in a row)", $floor, 'V', 'datasheet')];
+        [$verdict, $says] = match (true) {
+            $cutOff->least() < $floor - 1e-9 => [Verdict::Clash, "The cut-off at {$cutOff->says()} comes too late for {$line->name()}: cells are harmed below ".self::n($floor).' V.'],
+            $cutOff->least() < $empty - 1e-9 => [Verdict::Tight, "The cut-off at {$cutOff->says()} lies below what {$line->name()} calls empty (".self::n($empty).' V); it ages faster.'],
+            $cutOff->most() > $pack->volts()->usual() => [Verdict::Tight, "The cut-off at {$cutOff->says()} comes while {$line->name()} is still half full."],
+            default => [Verdict::Fits, "{$line->name()} is cut off at {$cutOff->says()}, before harm is done."],
+        };
+
+        return $this->answer($verdict, $guard === null ? [$line] : [$line, $guard], $says, $working, 'harm < empty ≤ cut-off ≤ nominal', [
+            ...($guard === null ? [] : [$this->swap($guard, 'Take a protection board that cuts off in time')]),
+            $this->swap($line, 'Take a pack with a better cut-off'),
+        ]);
+    }
+}

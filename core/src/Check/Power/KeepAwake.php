@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Output;
+use PocketPlot\Power\Rail;
+
+final class KeepAwake implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.keep-awake', 'No power bank switches itself off because the console takes too little.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
+            ['output.switchOffMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'output.volts']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->supplyTree()->rails as $rail) {
+            $output = $facts->supplyTree()->outputOf($rail);
+            if ($rail->loads !== [] && $output !== null && $rail->line->part->pack?->sealed === true) {
+                yield $this->judge($rail, $output);
+            }
+        }
+    }
+
+    private function judge(Rail $rail, Output $output): Finding
+    {
+        $bank = $rail->line;
+        if (! $output->switchOffMa->isKnown()) {
+            return $this->unmeasured($bank, "output.switchOffMa@{$output->name}", [], [], $output->name, 'it may go dark in quiet moments');
+        }
+        $working = [$this->row("{$rail->says()} switches off below", $output->switchOffMa)];
+        if ($output->switchOffMa->most() <= 0.0) {
+            return $this->answer(Verdict::Fits, [$bank], "{$bank->name()} stays on however little is taken.", $working, 'never switches off', [], $output->name);
+        }
+        if ($rail->missing !== []) {
+            return $this->unmeasured($rail->missing[0]->line, $rail->missing[0]->figure, [$bank], $working, "awake/{$bank->id}", "nobody can say whether {$bank->name()} stays awake");
+        }
+        $takes = $rail->currentMa();
+        if (! $takes->isKnown()) {
+            return $this->unmeasured($bank, "output.volts@{$output->name}", [], $working, $output->name);
+        }
+        $working[] = $this->row('Taken, idle to heavy', $takes);
+        $off = $output->switchOffMa->most();
+        $verdict = match (true) {
+            $takes->least() > $off => Verdict::Fits,
+            $takes->usual() > $off => Verdict::Tight,
+            default => Verdict::Clash,
+        };
+
+        return $this->answer($verdict, [$bank, ...$rail->loads], match ($verdict) {
+            Verdict::Fits => "{$bank->name()} stays awake: never less than ".self::n($takes->least()).' mA are taken.',
+            Verdict::Tight => "Left idle, {$bank->name()} goes to sleep: ".self::n($takes->least()).' mA are taken, it switches off below '.self::n($off).' mA.',
+            default => "{$bank->name()} goes to sleep in the middle of the play: ".self::n($takes->usual()).' mA are taken, it switches off below '.self::n($off).' mA.',
+        }, $working, 'least current against the switch-off', [
+            $this->swap($bank, 'Take a bank that stays on'),
+            Remedy::byHand('A small load that pulses keeps some banks awake; it costs run time. Follow the bank maker\'s instructions.'),
+        ], $output->name);
+    }
+}

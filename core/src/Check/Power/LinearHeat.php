@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Constants;
+use PocketPlot\Part\Converts;
+use PocketPlot\Part\Output;
+use PocketPlot\Power\Rail;
+use PocketPlot\Quantity\Figure;
+
+final class LinearHeat implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.linear-heat', 'No linear regulator burns more than it can give off.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'heat'],
+            ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('outputs') as $line) {
+            $rail = $line->part->isConverter() ? $facts->supplyTree()->railOf($line) : null;
+            foreach ($line->part->outputs as $output) {
+                $below = $facts->supplyTree()->rails["{$line->id}:{$output->name}"] ?? null;
+                if ($rail !== null && $output->converts === Converts::Linear && $below !== null && $below->loads !== []) {
+                    yield $this->judge($line, $output, $rail, $below, $facts);
+                }
+            }
+        }
+    }
+
+    private function judge(Line $line, Output $output, Rail $above, Rail $below, Facts $facts): Finding
+    {
+        $about = $output->name;
+        if ($below->missing !== []) {
+            return $this->unmeasured($below->missing[0]->line, $below->missing[0]->figure, [$line], [], "heat/{$line->id}", "the heat in {$line->name()} is open");
+        }
+        $current = $below->currentMa();
+        if (! $current->isKnown() || ! $above->volts->isKnown()) {
+            return $this->unmeasured($current->isKnown() ? $above->line : $line, $current->isKnown() ? ($above->isRawPack ? 'pack.volts' : "output.volts@{$above->name}") : "output.volts@{$output->name}", [$line], [], "heat/{$line->id}");
+        }
+        $watts = ($above->volts->most() - $output->volts->least()) * $current->most() / 1000;
+        $working = [$this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')), $this->row("{$line->name()} makes", $output->volts), $this->row('Heavy current', Figure::exactly($current->most(), 'mA')), $this->row('Burnt in it', Figure::exactly($watts, 'W'))];
+        $remedies = [$this->swap($line, 'Take a switching converter'), Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.')];
+        $heat = $line->part->heat;
+        if ($heat !== null && $heat->riseKPerW->isKnown() && $heat->limitC->isKnown()) {
+            $hot = $facts->build->brief->roomC + $watts * $heat->riseKPerW->most();
+            $working = [...$working, $this->row('Rise', $heat->riseKPerW), $this->row('Limit', $heat->limitC), $this->row('Gets to', Figure::exactly($hot, '°C'))];
+
+            return $this->answer(self::byMargin($heat->limitC->least() - $hot, $facts->margin('heat-kelvin')), [$line],
+                sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', $remedies, $about);
+        }
+        if ($watts <= Constants::LINEAR_SMALL_W / 2) {
+            return $this->answer(Verdict::Fits, [$line], sprintf('%s burns only %s W.', $line->name(), self::n($watts)), $working, 'half of what a bare small package gives off, or less', [], $about);
+        }
+        if ($heat === null || ! $heat->riseKPerW->isKnown()) {
+            return $this->unmeasured($line, 'heat.riseKPerW', [], $working, $about, sprintf('nobody can say whether it stands %s W', self::n($watts)));
+        }
+
+        return $this->unmeasured($line, 'heat.limitC', [], $working, $about);
+    }
+}

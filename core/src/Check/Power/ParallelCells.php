@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Power;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Pack;
+
+final class ParallelCells implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('power.parallel-cells', 'Packs side by side are of one kind, and levelled before they are joined.',
+            ['pack'], ['pack.capacityMah']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('pack') as $line) {
+            $pack = $line->part->pack;
+            if ($pack !== null && $line->quantity > 1 && ! $pack->sealed && ! $pack->loose) {
+                yield $this->levelled([$line], $pack, "{$line->quantity} × {$line->name()}", $facts);
+            }
+        }
+        foreach ($facts->build->joins as $join) {
+            $one = $facts->build->line($join->from);
+            $other = $facts->build->line($join->to);
+            if ($join->kind !== 'parallel' || $one?->part->pack === null || $other?->part->pack === null || ! $one->chosen || ! $other->chosen) {
+                continue;
+            }
+            yield $this->pair($one, $one->part->pack, $other, $other->part->pack, $facts);
+        }
+    }
+
+    private function pair(Line $one, Pack $a, Line $other, Pack $b, Facts $facts): Finding
+    {
+        $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series} in a row"), $this->text($other->name(), "{$b->chemistry}, {$b->series} in a row")];
+        if ($a->chemistry !== $b->chemistry || $a->series !== $b->series) {
+            return $this->answer(Verdict::Clash, [$one, $other], "{$one->name()} and {$other->name()} must not stand side by side: one would pour into the other.", $working, 'chemistry or cell count differ', [
+                $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
+            ], $other->id);
+        }
+        foreach ([[$one, $a], [$other, $b]] as [$line, $pack]) {
+            if (! $pack->capacityMah->isKnown()) {
+                return $this->unmeasured($line, 'pack.capacityMah', [$one, $other], $working, 'parallel');
+            }
+        }
+        if (abs($a->capacityMah->usual() - $b->capacityMah->usual()) > 0.1 * max($a->capacityMah->usual(), $b->capacityMah->usual())) {
+            return $this->answer(Verdict::Tight, [$one, $other], "{$one->name()} and {$other->name()} differ in capacity; the smaller one ages faster.", [
+                ...$working, $this->row($one->name(), $a->capacityMah), $this->row($other->name(), $b->capacityMah),
+            ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')], $other->id);
+        }
+
+        return $this->levelled([$one, $other], $a, "{$one->name()} and {$other->name()}", $facts);
+    }
+
+    /** @param  non-empty-list<Line>  $lines */
+    private function levelled(array $lines, Pack $pack, string $who, Facts $facts): Finding
+    {
+        $volts = $facts->margin('parallel-volts');
+
+        return $this->answer(Verdict::Tight, $lines, "{$who} stand side by side: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
+            $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),
+        ], 'holds when they are levelled first', [
+            Remedy::byHand('Charge each one full on its own, let them rest an hour, meter both. Join them only when they agree, with a fuse each. Unsure? Leave it to someone who knows packs.'),
+            $this->swap($lines[0], 'Take one pack of the whole capacity'),
+        ], 'side-by-side');
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Video;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Role;
+
+final class FirstStart implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.',
+            ['picture', 'panel', 'sockets', 'serves', 'role:board', 'role:display'], ['picture.firstStart']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $board = $facts->board();
+        $displays = $board === null ? [] : array_values(array_filter($facts->with('panel'), static fn (Line $line): bool => $line->id !== $board->id));
+        if ($board === null || $displays === []) {
+            return;
+        }
+        $first = $board->part->picture?->firstStart;
+        if ($first === null) {
+            yield $this->unmeasured($board, 'picture.firstStart', $displays, [], '', 'have another screen ready');
+
+            return;
+        }
+        $working = [$this->text("{$board->name()} shows at first start on", implode(', ', $first))];
+        foreach ($displays as $display) {
+            foreach ($display->part->sockets as $socket) {
+                if ($socket->takes() && in_array($socket->carries, $first, true)) {
+                    yield $this->answer(Verdict::Fits, [$board, $display], "{$display->name()} shows the first start.", $working, "by {$socket->carries}");
+
+                    return;
+                }
+            }
+        }
+        $spare = in_array('spare screen', $facts->build->brief->tools ?? [], true) || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
+
+        yield $this->answer($spare ? Verdict::Fits : Verdict::Tight, [$board, ...$displays],
+            $spare ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up." : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.",
+            $working, 'another screen at first', [
+                Remedy::add(Role::Tool, 'Have a spare screen on the bench'),
+                Remedy::brief('Tick a spare screen in the brief, if there is one'),
+                Remedy::byHand('Set everything up from another computer over the network or a serial lead.'),
+            ]);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Video;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Role;
+use PocketPlot\Part\Socket;
+
+final class Ribbon implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('video.ribbon', 'Ribbons agree in the number of contacts, their pitch and the side they are on.',
+            ['sockets', 'cable', 'role:board', 'role:display'], ['socket.pitchMm', 'socket.side', 'cable.sides']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        $board = $facts->board();
+        if ($board === null) {
+            return;
+        }
+        foreach ($facts->filling(Role::Display) as $display) {
+            if ($display->id === $board->id) {
+                continue;
+            }
+            foreach ($display->part->sockets as $takes) {
+                $gives = $takes->isRibbon() && $takes->takes() ? self::partner($board, $takes) : null;
+                if ($gives !== null) {
+                    yield $this->judge($board, $gives, $display, $takes, $facts);
+                }
+            }
+        }
+    }
+
+    private static function partner(Line $board, Socket $takes): ?Socket
+    {
+        foreach ($board->part->sockets as $gives) {
+            if ($gives->gives() && $gives->isRibbon() && $gives->carries === $takes->carries) {
+                return $gives;
+            }
+        }
+
+        return null;
+    }
+
+    private function judge(Line $board, Socket $gives, Line $display, Socket $takes, Facts $facts): Finding
+    {
+        $lead = null;
+        foreach ($facts->with('cable') as $line) {
+            if ($line->part->cable?->joins($gives->connector, $takes->connector, $takes->carries) === true) {
+                $lead = $line;
+                break;
+            }
+        }
+        $lines = $lead === null ? [$display, $board] : [$display, $board, $lead];
+        $working = [$this->text("{$board->name()}, {$gives->name}", self::says($gives)), $this->text("{$display->name()}, {$takes->name}", self::says($takes))];
+        $remedies = [$this->swap($display, 'Take the variant whose ribbon goes into this board'), Remedy::add(Role::Cable, 'Add a ribbon adapter or another ribbon'), ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')])];
+        $about = $takes->name;
+        if ($lead === null && self::contacts($gives) !== self::contacts($takes)) {
+            return $this->answer(Verdict::Clash, $lines, sprintf('The ribbon of %s has %d contacts, the socket of %s %d.', $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), $working, 'contacts differ', $remedies, $about);
+        }
+        foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
+            if (! $socket->pitchMm->isKnown()) {
+                return $this->unmeasured($owner, "socket.pitchMm@{$socket->name}", [$owner === $board ? $display : $board], $working, $about.'/pitch');
+            }
+            if ($socket->side === '') {
+                return $this->unmeasured($owner, "socket.side@{$socket->name}", [$owner === $board ? $display : $board], $working, $about.'/side');
+            }
+        }
+        if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
+            return $this->answer(Verdict::Clash, $lines, sprintf('The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.', $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), $working, 'pitch differs', $remedies, $about);
+        }
+        $sides = $lead === null ? 'same' : ($lead->part->cable->sides ?? '');
+        if ($lead !== null) {
+            if ($sides === '') {
+                return $this->unmeasured($lead, 'cable.sides', [$display, $board], $working, $about);
+            }
+            $working[] = $this->text("{$lead->name()}, contacts of both ends", "{$sides} side");
+        }
+        $agree = ($gives->side === $takes->side) === ($sides === 'same');
+
+        return $this->answer($agree ? Verdict::Fits : Verdict::Clash, $lines,
+            $agree ? "The ribbon of {$display->name()} goes into {$board->name()}: count, pitch and side agree." : "The contacts face the wrong way: {$board->name()} has them on the {$gives->side}, {$display->name()} on the {$takes->side}.",
+            $working, $agree ? 'count, pitch and side agree' : 'side differs', $remedies, $about);
+    }
+
+    private static function contacts(Socket $socket): int
+    {
+        return $socket->contacts ?? (int) substr($socket->connector, strlen('ribbon-'));
+    }
+
+    private static function says(Socket $socket): string
+    {
+        return self::contacts($socket).' contacts, '.($socket->pitchMm->isKnown() ? $socket->pitchMm->says().' apart' : 'pitch unknown').', on the '.($socket->side === '' ? 'unknown side' : $socket->side);
+    }
+}

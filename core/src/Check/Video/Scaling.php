@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Video;
+
+use PocketPlot\Build\GamesClass;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Answers;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Panel;
+use PocketPlot\Part\YesNo;
+
+final class Scaling implements Rule
+{
+    use Answers;
+
+    public static function meta(): Meta
+    {
+        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.',
+            ['panel', 'picture', 'role:board'], ['picture.turns']);
+    }
+
+    public function check(Facts $facts): iterable
+    {
+        foreach ($facts->with('panel') as $display) {
+            $panel = $display->part->panel;
+            if ($panel === null) {
+                continue;
+            }
+            $board = $facts->board();
+            if ($panel->upright && $board !== null && $board->id !== $display->id) {
+                $turns = $board->part->picture->turns ?? YesNo::Unknown;
+                $working = [$this->text("{$display->name()} scans", 'upright'), $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value)];
+                if ($turns === YesNo::Unknown) {
+                    yield $this->unmeasured($board, 'picture.turns', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
+
+                    continue;
+                }
+                if ($turns === YesNo::No) {
+                    yield $this->answer(Verdict::Clash, [$display, $board], "{$display->name()} scans upright and {$board->name()} cannot turn the picture.", $working, 'on its side', [$this->swap($display), $this->swap($board)], 'turned');
+
+                    continue;
+                }
+            }
+            foreach ($facts->build->brief->games as $index => $games) {
+                if ($games->pictureWidthPx > 0 && $games->pictureHeightPx > 0) {
+                    yield $this->judge($display, $panel, $games, (string) $index, $facts->margin('border-share'));
+                }
+            }
+        }
+    }
+
+    private function judge(Line $display, Panel $panel, GamesClass $games, string $about, float $mostBorder): Finding
+    {
+        [$width, $height] = $panel->upright ? [$panel->heightPx, $panel->widthPx] : [$panel->widthPx, $panel->heightPx];
+        $ratio = min($width / $games->pictureWidthPx, $height / $games->pictureHeightPx);
+        $scale = (int) floor($ratio);
+        $border = 1.0 - $scale ** 2 * $games->pictureWidthPx * $games->pictureHeightPx / ($width * $height);
+        $working = [
+            $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(ucfirst($games->class).' games', "{$games->pictureWidthPx} × {$games->pictureHeightPx}", 'brief'),
+            $this->count('Largest whole-number scale', $scale, '×'), $this->count('Left black', round($border * 100), '%'),
+        ];
+        [$verdict, $says] = match (true) {
+            $ratio < 0.5 => [Verdict::Clash, sprintf('%s has less than half the pixels that %s games were drawn with; text cannot be read.', $display->name(), $games->class)],
+            $scale === 0 => [Verdict::Tight, sprintf('%s games have to be shrunk to %s %% on %s and lose lines.', ucfirst($games->class), self::n($ratio * 100), $display->name())],
+            $border > $mostBorder => [Verdict::Tight, sprintf('%s games fill %s %% of %s at %d ×; the rest stays black, or the pixels get uneven.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
+            default => [Verdict::Fits, sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
+        };
+
+        return $this->answer($verdict, [$display], $says, $working, 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
+            $this->swap($display, 'Take a panel whose pixels are a multiple'), Remedy::byHand('Let it scale unevenly and soften it; many do not mind.'),
+        ], $about);
+    }
+}

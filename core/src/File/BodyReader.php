@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File;
+
+use PocketPlot\Part\Body;
+use PocketPlot\Part\Opening;
+use PocketPlot\Part\Post;
+use PocketPlot\Part\Slider;
+use PocketPlot\Part\Zone;
+
+/** Reads the body facet of a part. */
+final class BodyReader
+{
+    /** @throws BadFile */
+    public static function body(?Fields $body): ?Body
+    {
+        return $body === null ? null : new Body(
+            $body->figure('cavityLengthMm', 'mm'),
+            $body->figure('cavityWidthMm', 'mm'),
+            $body->figure('cavityHeightMm', 'mm'),
+            $body->figure('wallMm', 'mm'),
+            $body->bool('drawn'),
+            $body->bool('cuttable'),
+            array_map(static fn (Fields $opening): Opening => new Opening(
+                $opening->string('name'),
+                $opening->connector('connector'),
+                $opening->figure('widthMm', 'mm'),
+                $opening->figure('heightMm', 'mm'),
+                $opening->string('face', ''),
+                $opening->figure('offsetMm', 'mm'),
+            ), $body->children('openings')),
+            array_map(static fn (Fields $zone): Zone => new Zone(
+                $zone->string('name'), $zone->figure('lengthMm', 'mm'), $zone->figure('widthMm', 'mm'), $zone->figure('depthMm', 'mm'),
+            ), $body->children('zones')),
+            array_map(static fn (Fields $post): Post => new Post(
+                $post->string('pattern'), $post->string('thread', ''), $post->figure('depthMm', 'mm'), $post->figure('clampMm', 'mm'),
+                $post->figure('headAcrossMm', 'mm'), $post->figure('headHighMm', 'mm'), $post->string('holdsBy', 'post'),
+            ), $body->children('posts')),
+            array_map(static fn (Fields $slider): Slider => new Slider($slider->string('name'), $slider->string('moves', 'slide'), $slider->figure('travelMm', 'mm')), $body->children('sliders')),
+            $body->strings('spots'),
+            $body->figure('ventMm2', 'mm²'),
+            $body->string('process', ''),
+            $body->figure('bedLengthMm', 'mm'),
+            $body->figure('bedWidthMm', 'mm'),
+            $body->figure('bedHeightMm', 'mm'),
+            $body->yesNo('fieldWindow'),
+        );
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File;
+
+use PocketPlot\Build\Vocabulary;
+use PocketPlot\Part\Charger;
+use PocketPlot\Part\Converts;
+use PocketPlot\Part\Output;
+use PocketPlot\Part\Pack;
+use PocketPlot\Part\PowerSwitch;
+use PocketPlot\Part\Protection;
+use PocketPlot\Part\Protector;
+use PocketPlot\Part\SupplyInput;
+use PocketPlot\Quantity\Figure;
+
+/** Reads the facets of a part that have to do with power, and refuses figures that contradict each other. */
+final class PowerReader
+{
+    /** @throws BadFile */
+    public static function supply(Fields $supply): SupplyInput
+    {
+        $input = new SupplyInput(
+            $supply->string('name', ''),
+            $supply->figure('volts', 'V'),
+            $supply->figure('limitVolts', 'V'),
+            $supply->figure('drawMa', 'mA'),
+            $supply->figure('drawAtV', 'V'),
+            $supply->figure('peakMa', 'mA'),
+            $supply->figure('startUpMa', 'mA'),
+            $supply->figure('offMa', 'mA'),
+            $supply->figure('warnVolts', 'V'),
+            $supply->bool('isAlternative'),
+        );
+        self::refuse($supply, 'limitVolts', $input->limitVolts, $input->volts, 'is below the upper end of the supply window');
+
+        return $input;
+    }
+
+    /** @throws BadFile */
+    public static function output(Fields $output): Output
+    {
+        $curve = [];
+        foreach ($output->children('efficiencyAt') as $point) {
+            $curve[] = [$point->number('load') ?? 0.0, $point->number('share') ?? throw BadFile::at("{$point->path}/share", 'is missing; write the efficiency at this load')];
+        }
+        $peak = $output->figure('peakMa', 'mA');
+        $continuous = $output->figure('continuousMa', 'mA');
+        self::refuse($output, 'peakMa', $peak, $continuous, 'is less than the continuous current', false);
+
+        return new Output(
+            $output->string('name'),
+            $output->figure('volts', 'V'),
+            $continuous,
+            $peak,
+            $output->figure('efficiency', ''),
+            $curve,
+            $output->oneOf('converts', Converts::class, Converts::Unknown),
+            $output->figure('dropoutV', 'V'),
+            $output->figure('idleMa', 'mA'),
+            $output->figure('switchOffMa', 'mA'),
+            $output->yesNo('enable'),
+        );
+    }
+
+    /** @throws BadFile */
+    public static function pack(?Fields $fields): ?Pack
+    {
+        if ($fields === null) {
+            return null;
+        }
+        $pack = new Pack(
+            $fields->string('chemistry'),
+            $fields->atLeastOne('series'),
+            $fields->atLeastOne('parallel'),
+            $fields->figure('capacityMah', 'mAh'),
+            $fields->figure('cellFullV', 'V'),
+            $fields->figure('cellNominalV', 'V'),
+            $fields->figure('cellEmptyV', 'V'),
+            $fields->figure('usableShare', ''),
+            $fields->figure('maxDischargeMa', 'mA'),
+            $fields->figure('maxChargeMa', 'mA'),
+            $fields->figure('resistanceMohm', 'mΩ'),
+            $fields->oneOf('protection', Protection::class, Protection::Unknown),
+            $fields->figure('cutOffV', 'V'),
+            $fields->figure('totalW', 'W'),
+            $fields->yesNo('canSplit'),
+            $fields->bool('loose'),
+            $fields->bool('sealed'),
+        );
+        if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
+            throw BadFile::at("{$fields->path}/chemistry", "\"{$pack->chemistry}\" is no chemistry we know; choose one of ".implode(', ', Vocabulary::CHEMISTRIES));
+        }
+        self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellNominalV, 'is below the nominal voltage');
+        self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellEmptyV, 'is below empty');
+        self::refuse($fields, 'cellNominalV', $pack->cellNominalV, $pack->cellEmptyV, 'is below empty');
+        if ($pack->resistanceMohm->isKnown() && $pack->resistanceMohm->least() < 0.0) {
+            throw BadFile::at("{$fields->path}/resistanceMohm", 'is below nought; write the inner resistance in mΩ');
+        }
+
+        return $pack;
+    }
+
+    /** @throws BadFile */
+    public static function charger(?Fields $charger): ?Charger
+    {
+        if ($charger === null) {
+            return null;
+        }
+        [$least, $most] = [$charger->int('seriesLeast'), $charger->int('seriesMost')];
+        if ($least > $most) {
+            throw BadFile::at("{$charger->path}/seriesLeast", "{$least} is more than {$most}, the most cells in a row; swap them");
+        }
+
+        return new Charger(
+            $charger->strings('chemistries'),
+            $least,
+            $most,
+            $charger->figure('inputVolts', 'V'),
+            $charger->figure('chargeMa', 'mA'),
+            $charger->yesNo('powerPath'),
+            $charger->bool('wireless'),
+        );
+    }
+
+    /** @throws BadFile */
+    public static function protector(?Fields $protector): ?Protector
+    {
+        return $protector === null ? null : new Protector(
+            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'),
+        );
+    }
+
+    /** @throws BadFile */
+    public static function switch(?Fields $switch): ?PowerSwitch
+    {
+        return $switch === null ? null : new PowerSwitch(
+            $switch->string('kind', 'slide'), $switch->figure('ratingMa', 'mA'), $switch->figure('ratingV', 'V'), $switch->figure('travelMm', 'mm'), $switch->bool('carriesPower', true),
+        );
+    }
+
+    /** Whichever of the two is written under `$key`, the first may not be the smaller one. */
+    private static function refuse(Fields $fields, string $key, Figure $larger, Figure $smaller, string $problem, bool $atMost = true): void
+    {
+        if (! $larger->isKnown() || ! $smaller->isKnown()) {
+            return;
+        }
+        $against = $atMost ? $smaller->most() : $smaller->least();
+        if ($larger->most() < $against - 1e-9) {
+            throw BadFile::at("{$fields->path}/{$key}", "{$larger->says()} {$problem} ({$smaller->says()}); correct one of them");
+        }
+    }
+}

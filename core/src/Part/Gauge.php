@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Part;
+
+use PocketPlot\Quantity\Figure;
+
+/** Tells the computer that the pack runs low, `noticeSeconds` before the power goes. */
+final readonly class Gauge
+{
+    public function __construct(public Figure $noticeSeconds) {}
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Part;
+
+use PocketPlot\Quantity\Figure;
+
+/** Posts of a body for one pattern of holes ("58x49"), and what screw goes in. */
+final readonly class Post
+{
+    public function __construct(
+        public string $pattern,
+        public string $thread,
+        /** How deep a screw may go in, and how thick what it clamps is. */
+        public Figure $depthMm,
+        public Figure $clampMm,
+        /** Room for the head: across, and high. */
+        public Figure $headAcrossMm,
+        public Figure $headHighMm,
+        /** What holds the thread: "post", "insert" or "nut". */
+        public string $holdsBy,
+    ) {}
+}
