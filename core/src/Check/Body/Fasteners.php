@@ -46,6 +46,10 @@ final class Fasteners implements Rule
     {
         $same = array_values(array_filter($facts->with('fastener'), static fn (Line $line): bool => $line->part->fastener?->thread === $post->thread));
         $about = $post->pattern;
+        $kit = $bodyLine->part->kit;
+        if ($same === [] && $kit !== null && preg_grep('/screw/i', $kit->contains) !== []) {
+            return $this->answer(Verdict::Fits, [$bodyLine, $held], "{$bodyLine->name()} brings its own screws.", [$this->text('Contains', implode(', ', $kit->contains))], 'part of the kit', [], $about);
+        }
         if ($same === []) {
             return $this->answer(Verdict::Clash, [$bodyLine, $held], "No {$post->thread} screw is in the parts list to hold {$held->name()}.", [$this->text('Post', "{$post->thread}, {$post->holdsBy}")], 'no screw', [Remedy::add(Role::Fastener, "Add {$post->thread} screws")], $about);
         }
