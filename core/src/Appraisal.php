@@ -28,6 +28,7 @@ final readonly class Appraisal
      * @param  list<Finding>  $findings  worst first
      * @param  list<Step>  $steps
      * @param  list<OpenFigure>  $open  what to measure next, the figure that settles most first
+     * @param  array<string, list<Finding>>  $said  the findings by rule id
      */
     private function __construct(
         public Build $build,
@@ -37,6 +38,8 @@ final readonly class Appraisal
         public array $steps,
         public Costs $costs,
         public array $open,
+        private array $said,
+        private Facts $facts,
     ) {}
 
     /** @param  Day  $today the day that arrivals and evenings are reckoned from */
@@ -55,25 +58,28 @@ final readonly class Appraisal
      */
     public static function again(self $before, Build $build, array $touched, Day $today): self
     {
-        $facts = new Facts($build);
+        $touches = array_fill_keys($touched, true);
+        $facts = Facts::after($before->facts, $build, $touches);
 
-        return self::from($facts, RuleBook::askAgain($facts, $before->findings, $touched), $today);
+        return self::from($facts, RuleBook::askAgain($facts, $before->said, $touches), $today);
     }
 
-    /** @param  list<Finding>  $findings */
-    private static function from(Facts $facts, array $findings, Day $today): self
+    /** @param  array<string, list<Finding>>  $said */
+    private static function from(Facts $facts, array $said, Day $today): self
     {
-        $build = $facts->build;
+        $findings = RuleBook::worstFirst($said);
         $steps = StepPlanner::plan($facts);
 
         return new self(
-            $build,
+            $facts->build,
             $findings === [] ? Verdict::Fits : $findings[0]->verdict,
             Vitals::of($facts, $findings, $steps, $today),
             $findings,
             $steps,
             $facts->costs(),
-            OpenFigure::among($findings, $build),
+            OpenFigure::among($findings, $facts->build),
+            $said,
+            $facts,
         );
     }
 

@@ -29,7 +29,7 @@ final class Margins
         'storage-share' => [0.85, 'share', 'Share of a card that may be filled: room for saved games and updates.'],
         'usb-spare' => [1.0, '', 'Free USB sockets wanted at first start: a keyboard is needed to set most boards up.'],
         'border-share' => [0.45, 'share', 'Share of the panel that may stay black around a whole-number picture.'],
-        'packet-share' => [0.5, 'share', 'Share of the packets bought that may be left over.'],
+        'packet-share' => [0.9, 'share', 'Share of the packets bought that may be left over.'],
     ];
 
     /** @param  array<string, float>  $own */

@@ -17,6 +17,9 @@ use PocketPlot\Sourcing\Costs;
 /** A build with what the rooms worked out about it, each worked out once and only when asked. */
 final class Facts
 {
+    /** Facets from which the supply tree is made. */
+    private const ELECTRIC = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'livesOn' => true];
+
     private ?SupplyTree $supplyTree = null;
 
     private ?RunTime $runTime = null;
@@ -49,6 +52,23 @@ final class Facts
                 $this->index[$what][] = $line;
             }
         }
+    }
+
+    /**
+     * Of a build in which one part was swapped or added: what the swap cannot touch is taken over.
+     *
+     * @param  array<string, true>  $touches  facets and roles of the parts that went and came
+     */
+    public static function after(self $before, Build $build, array $touches): self
+    {
+        $facts = new self($build);
+        $facts->costs = Costs::of($build, $before->costs());
+        if (array_intersect_key($touches, self::ELECTRIC) === []) {
+            $facts->supplyTree = $before->supplyTree();
+            $facts->runTime = $before->runTime();
+        }
+
+        return $facts;
     }
 
     /** @return list<Line> the chosen lines */
@@ -85,7 +105,9 @@ final class Facts
     public function inBody(): array
     {
         return $this->inBody ??= array_values(array_filter($this->lines, static fn (Line $line): bool => $line->part->sits->takesRoom()
-            && $line->role !== Role::Case_ && $line->part->body === null));
+            && $line->role !== Role::Case_ && $line->part->body === null
+            // Screws and the like go where nothing else goes; those with a size of their own are counted.
+            && ! ($line->role === Role::Fastener && ! $line->part->size->hasAllSides())));
     }
 
     public function bodyLine(): ?Line
@@ -100,7 +122,7 @@ final class Facts
 
     public function bodySize(): BodySize
     {
-        return $this->bodySize ??= BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'));
+        return $this->bodySize ??= BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm);
     }
 
     public function supplyTree(): SupplyTree

@@ -79,57 +79,82 @@ final class RuleBook
         Whole\Unmeasured::class,
     ];
 
-    /** @return list<Finding> worst first, in the book's order among equals */
+    /** @var array<class-string<Rule>, Meta> what each rule says of itself, asked once */
+    private static array $metas = [];
+
+    /** @return array<class-string<Rule>, Meta> */
+    public static function metas(): array
+    {
+        if (self::$metas === []) {
+            foreach (self::RULES as $rule) {
+                self::$metas[$rule] = $rule::meta();
+            }
+        }
+
+        return self::$metas;
+    }
+
+    /** @return array<string, list<Finding>> by rule id, in the book's order */
     public static function ask(Facts $facts): array
     {
-        return self::sorted($facts, static fn (string $rule): iterable => (new $rule)->check($facts));
+        return self::askAgain($facts, [], ['any' => true], true);
     }
 
     /**
      * The same answers as ask(), for a build in which only one part was swapped or added: rules that read
      * nothing which the swap touches keep what they said.
      *
-     * @param  list<Finding>  $before  what was said before the swap
-     * @param  list<string>  $touched  Part::$touches of the parts that went and came
-     * @return list<Finding>
+     * @param  array<string, list<Finding>>  $before  what each rule said before the swap
+     * @param  array<string, true>  $touched  Part::$touches of the parts that went and came, as keys
+     * @return array<string, list<Finding>> by rule id, in the book's order
      */
-    public static function askAgain(Facts $facts, array $before, array $touched): array
+    public static function askAgain(Facts $facts, array $before, array $touched, bool $all = false): array
     {
-        $kept = [];
-        foreach ($before as $finding) {
-            $kept[$finding->rule][] = $finding;
-        }
-        $touches = array_fill_keys($touched, true);
-
-        return self::sorted($facts, static function (string $rule) use ($facts, $kept, $touches): iterable {
-            $meta = $rule::meta();
-            foreach ($meta->reads as $what) {
-                if (isset($touches[$what])) {
-                    return (new $rule)->check($facts);
+        $said = [];
+        foreach (self::metas() as $rule => $meta) {
+            $isTouched = $all;
+            foreach ($isTouched ? [] : $meta->reads as $what) {
+                if (isset($touched[$what])) {
+                    $isTouched = true;
+                    break;
                 }
             }
+            if (! $isTouched) {
+                $said[$meta->id] = $before[$meta->id] ?? [];
 
-            return $kept[$meta->id] ?? [];
-        });
+                continue;
+            }
+            if ($rule === Whole\Unmeasured::class) {
+                $facts->keep(self::worstFirst($said));
+            }
+            $findings = [];
+            foreach ((new $rule)->check($facts) as $finding) {
+                $findings[] = $finding;
+            }
+            $said[$meta->id] = $findings;
+        }
+
+        return $said;
     }
 
     /**
-     * @param  callable(class-string<Rule>): iterable<Finding>  $answers
-     * @return list<Finding>
+     * @param  array<string, list<Finding>>  $said
+     * @return list<Finding> worst first, in the book's order among equals
      */
-    private static function sorted(Facts $facts, callable $answers): array
+    public static function worstFirst(array $said): array
     {
-        $findings = [];
-        foreach (self::RULES as $rule) {
-            if ($rule === Whole\Unmeasured::class) {
-                $facts->keep($findings);
-            }
-            foreach ($answers($rule) as $finding) {
-                $findings[] = $finding;
+        $clash = $unmeasured = $tight = $fits = [];
+        foreach ($said as $findings) {
+            foreach ($findings as $finding) {
+                match ($finding->verdict) {
+                    Verdict::Clash => $clash[] = $finding,
+                    Verdict::Unmeasured => $unmeasured[] = $finding,
+                    Verdict::Tight => $tight[] = $finding,
+                    Verdict::Fits => $fits[] = $finding,
+                };
             }
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => $b->verdict->weight() <=> $a->verdict->weight());
 
-        return $findings;
+        return [...$clash, ...$unmeasured, ...$tight, ...$fits];
     }
 }

@@ -10,8 +10,8 @@ use PocketPlot\Quantity\Figure;
 
 /**
  * How large the finished thing is outside: the body's own size, or for a body drawn around its
- * parts an estimate. The estimate takes the largest face any part has as the face of the body and
- * pours all parts, at the easy packing share, behind it.
+ * parts an estimate. The estimate takes the largest face any part has as the face of the body, lets it
+ * grow where the brief allows, and pours all parts, at the easy packing share, behind it.
  */
 final readonly class BodySize
 {
@@ -20,8 +20,9 @@ final readonly class BodySize
     /**
      * @param  list<Line>  $inBody  lines whose parts have to find room
      * @param  float  $packing  share of the room that the parts' blocks may fill
+     * @param  array{float, float, float}|null  $largestMm  what the brief allows
      */
-    public static function of(?Line $line, array $inBody, float $packing): self
+    public static function of(?Line $line, array $inBody, float $packing, ?array $largestMm): self
     {
         if ($line === null) {
             return new self(Size::unknown(), false, null);
@@ -44,6 +45,13 @@ final readonly class BodySize
             return new self(Size::unknown(), true, null);
         }
         $walls = 2 * $line->part->body->wallMm->usual();
+        if ($largestMm !== null) {
+            // A face may grow as far as the brief allows before the body gets thicker than it allows.
+            rsort($largestMm);
+            $room = $volume / $packing / max(1.0, $largestMm[2] - $walls);
+            $long = max($long, min($largestMm[0] - $walls, $room / $wide));
+            $wide = max($wide, min($largestMm[1] - $walls, $room / $long));
+        }
         $depth = max($thick, $volume / $packing / ($long * $wide));
         $side = static fn (float $mm): Figure => Figure::exactly(round($mm + $walls, 1), 'mm');
 

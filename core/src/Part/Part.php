@@ -14,6 +14,10 @@ final readonly class Part
     /** The first way in, for the many parts that have just one. */
     public ?SupplyInput $supply;
 
+    public bool $givesUsb;
+
+    public bool $takesUsb;
+
     /** @var list<string> facets it has, and "role:…" for each role it fills: what a swap of this part can touch */
     public array $touches;
 
@@ -80,6 +84,15 @@ final readonly class Part
         public array $raw,
     ) {
         $this->supply = $supplies[0] ?? null;
+        $gives = $takes = false;
+        foreach ($sockets as $socket) {
+            if ($socket->carries === 'usb') {
+                $gives = $gives || $socket->gives();
+                $takes = $takes || $socket->direction === 'in';
+            }
+        }
+        $this->givesUsb = $gives;
+        $this->takesUsb = $takes;
         $this->touches = self::touchedBy($raw, $fills);
     }
 

@@ -12,6 +12,8 @@ final readonly class Size
     /** @var list<float> the largest of each side, longest first; empty when one is unknown */
     private array $sides;
 
+    private ?float $volumeCm3;
+
     public function __construct(
         public Figure $lengthMm,
         public Figure $widthMm,
@@ -25,6 +27,7 @@ final readonly class Size
             rsort($sides);
         }
         $this->sides = $sides;
+        $this->volumeCm3 = $sides === [] ? null : $sides[0] * $sides[1] * $sides[2] / 1000;
     }
 
     public static function unknown(string $material = ''): self
@@ -57,6 +60,6 @@ final readonly class Size
     /** In cubic centimetres, of the enclosing block; null when a side is unknown. */
     public function volumeCm3(): ?float
     {
-        return $this->sides === [] ? null : $this->sides[0] * $this->sides[1] * $this->sides[2] / 1000;
+        return $this->volumeCm3;
     }
 }

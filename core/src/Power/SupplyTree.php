@@ -53,10 +53,10 @@ final class SupplyTree
         $lines = $build->chosen();
         foreach ($lines as $line) {
             if ($line->part->pack !== null && ! $line->part->pack->sealed) {
-                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack', 'volts' => $line->part->pack->volts(), 'usb' => self::usb($line, true)];
+                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack', 'volts' => $line->part->pack->volts(), 'usb' => $line->part->givesUsb];
             }
             foreach ($line->part->outputs as $output) {
-                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name, 'volts' => $output->volts, 'usb' => self::usb($line, true)];
+                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name, 'volts' => $output->volts, 'usb' => $line->part->givesUsb];
             }
         }
         [$this->inCircles, $this->impossible] = $this->takeSettled();
@@ -236,14 +236,15 @@ final class SupplyTree
     private function best(Line $line, array $inputs): ?Feed
     {
         $best = null;
-        $takesUsb = self::usb($line, false);
+        $takesUsb = $line->part->takesUsb;
         foreach ($this->givers as $id => $giver) {
             $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
             if ($rank === null) {
                 continue;
             }
             foreach ($inputs as $input) {
-                $score = [self::shortfall($input, $giver['volts']), $rank];
+                // What is plugged in stays plugged in, though nobody knows the volts yet.
+                $score = [$rank === 0 && ! $giver['volts']->isKnown() ? 0.0 : self::shortfall($input, $giver['volts']), $rank];
                 if (($best === null || $score < $best[0]) && ! $this->livesOn($id, $line->id)) {
                     $best = [$score, $id, $input];
                 }
@@ -260,18 +261,6 @@ final class SupplyTree
             $line->part->outputs !== [] => 1,
             default => 2,
         };
-    }
-
-    /** Whether a line's part gives, or takes, USB. */
-    private static function usb(Line $line, bool $given): bool
-    {
-        foreach ($line->part->sockets as $socket) {
-            if ($socket->carries === 'usb' && ($given ? $socket->gives() : $socket->direction === 'in')) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** How direct a rail is for this line, lowest first; null when it may not feed it. */

@@ -18,6 +18,7 @@ final readonly class Costs
      * @param  array<string, Money>  $byLine  line id => price of the whole line, converted
      * @param  list<Line>  $unpriced  lines that will cost something nobody knows yet
      * @param  list<Line>  $withoutRate  lines priced in a currency that has no exchange rate
+     * @param  array<string, Line>  $priced  the lines whose price stands in `byLine`
      */
     private function __construct(
         public Money $planned,
@@ -26,36 +27,45 @@ final readonly class Costs
         public array $byLine,
         public array $unpriced,
         public array $withoutRate,
+        private array $priced,
     ) {}
 
-    /** Exact sums in the brief's currency; what has no price or no rate is named, not guessed. */
-    public static function of(Build $build): self
+    /**
+     * Exact sums in the brief's currency; what has no price or no rate is named, not guessed.
+     *
+     * @param  self|null  $before  costs of the same build with one line changed, at the same rates
+     */
+    public static function of(Build $build, ?self $before = null): self
     {
         $currency = $build->brief->currency;
         $planned = $committed = $spent = Money::zero($currency);
-        $byLine = $unpriced = $withoutRate = [];
+        $byLine = $unpriced = $withoutRate = $priced = [];
         foreach ($build->chosen() as $line) {
-            $price = $line->price === null && $line->origin->isFree() ? Money::zero($currency) : self::unitPrice($line);
-            if ($price === null) {
-                $unpriced[] = $line;
+            $isSame = $before !== null && ($before->priced[$line->id] ?? null) === $line && $before->planned->currency === $currency;
+            if (! $isSame) {
+                $price = $line->price === null && $line->origin->isFree() ? Money::zero($currency) : self::unitPrice($line);
+                if ($price === null) {
+                    $unpriced[] = $line;
 
-                continue;
-            }
-            $converted = $build->rates->convert($price, $currency);
-            if ($converted === null) {
-                $withoutRate[] = $line;
+                    continue;
+                }
+                $converted = $build->rates->convert($price, $currency);
+                if ($converted === null) {
+                    $withoutRate[] = $line;
 
-                continue;
+                    continue;
+                }
+                $packets = self::packets($line);
             }
-            $packets = self::packets($line);
-            $whole = $packets === 1 ? $converted : $converted->times($packets);
+            $whole = $isSame ? $before->byLine[$line->id] : ($packets === 1 ? $converted : $converted->times($packets));
             $byLine[$line->id] = $whole;
+            $priced[$line->id] = $line;
             $planned = $planned->plus($whole);
             $committed = $line->state->isCommitted() ? $committed->plus($whole) : $committed;
             $spent = $line->state->isSpent() ? $spent->plus($whole) : $spent;
         }
 
-        return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate);
+        return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate, $priced);
     }
 
     /** How many are bought: what comes in packets is bought in whole ones, and its price is for a packet. */

@@ -114,12 +114,12 @@ describe(ReadyMade::id(), function (): void {
 });
 
 describe(Packets::id(), function (): void {
-    $line = static fn (int $quantity, array $with = []): array => ['caps' => ['role' => 'material', 'part' => ['packetOf' => 10], 'line' => ['quantity' => $quantity, ...$with]]];
+    $line = static fn (int $quantity, array $with = [], int $of = 10): array => ['caps' => ['role' => 'material', 'part' => ['packetOf' => $of], 'line' => ['quantity' => $quantity, ...$with]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(Packets::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts a packet that is used' => [$line(8), ['fits caps']],
-        'says tight when most is left over' => [$line(2), ['tight caps']],
+        'says tight when hardly any is used' => [$line(12, [], 200), ['tight caps']],
         'counts several packets' => [$line(12), ['fits caps']],
         'says nothing of what is in the drawer' => [$line(2, ['origin' => 'own']), []],
     ]);

@@ -90,7 +90,8 @@ describe(PortCurrent::id(), function () use ($pack): void {
         // A port gives 500 mA for sure; four fifths of it are 400 mA.
         'accepts up to four fifths of the standard' => [['board' => $board(), 'stick' => $stick(400)], ['fits stick']],
         'says tight above' => [['board' => $board(), 'stick' => $stick(450)], ['tight stick']],
-        'flags more than the standard' => [['board' => $board(), 'stick' => $stick(600)], ['clash stick']],
+        'does not know whether an unrated port gives more than the standard' => [['board' => $board(), 'stick' => $stick(600)], ['unmeasured board']],
+        'flags more than the maker allows' => [['board' => $board(['ratingMa' => 550]), 'stick' => [...$stick(600), 'facets' => [...$stick(600)['facets'], 'sockets' => [['name' => 'plug', 'connector' => 'usb-a', 'carries' => 'usb', 'direction' => 'in', 'ownLead' => true, 'ratingMa' => 1500]]]]], ['clash stick']],
         'accepts more where the maker says so' => [['board' => $board(['ratingMa' => 1200]), 'stick' => $stick(600)], ['fits stick']],
         'gives each of several a port of its own' => [['board' => $board(), 'stick' => $stick(300, 3)], ['fits stick']],
         'does not know an unknown peak' => [['board' => $board(), 'stick' => ['role' => 'cable', 'facets' => [...$stick(1)['facets'], 'supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => 100, 'drawAtV' => 5]]]], ['unmeasured stick']],

@@ -34,14 +34,19 @@ final class CableRoom implements Rule
         if ($bodyLine === null || $body === null || $body->drawn) {
             return;
         }
+        $leads = [];
         foreach ($facts->with('cable') as $lead) {
             $cable = $lead->part->cable;
-            if ($cable === null || ! $lead->part->sits->takesRoom()) {
-                continue;
+            if ($cable !== null && $lead->part->sits->takesRoom()) {
+                foreach (array_unique([$cable->oneEnd, $cable->otherEnd]) as $end) {
+                    $leads[$end][] = [$lead, $cable];
+                }
             }
-            foreach ($facts->inBody() as $line) {
-                foreach ($line->part->sockets as $socket) {
-                    if (! $socket->outside && in_array($socket->connector, [$cable->oneEnd, $cable->otherEnd], true) && in_array($socket->carries, $cable->carries, true)) {
+        }
+        foreach ($leads === [] ? [] : $facts->with('sockets') as $line) {
+            foreach ($line->part->sits->takesRoom() && $line->part->body === null ? $line->part->sockets : [] as $socket) {
+                foreach ($socket->outside ? [] : $leads[$socket->connector] ?? [] as [$lead, $cable]) {
+                    if (in_array($socket->carries, $cable->carries, true)) {
                         yield $this->judge($line, $socket, $lead, $cable, $bodyLine, $body);
                     }
                 }

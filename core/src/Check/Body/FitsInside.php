@@ -135,8 +135,10 @@ final class FitsInside implements Rule
             $share > $this->packingEasy => Verdict::Tight,
             default => Verdict::Fits,
         };
-        usort($sized, static fn (Line $a, Line $b): int => ($b->part->size->volumeCm3() ?? 0) * $b->quantity <=> ($a->part->size->volumeCm3() ?? 0) * $a->quantity);
-        $working = array_map(fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')), array_slice($sized, 0, 6));
+        $volumes = array_map(static fn (Line $line): float => ($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, $sized);
+        arsort($volumes);
+        $sized = array_map(static fn (int $index): Line => $sized[$index], array_slice(array_keys($volumes), 0, 6));
+        $working = array_map(fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')), $sized);
         $working[] = $this->row('All parts inside, as blocks', Figure::exactly($filled, 'cm³'));
         $working[] = $this->row("{$bodyLine->name()}, room inside", Figure::exactly($room, 'cm³', $cavity->lengthMm->source));
         $says = sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),

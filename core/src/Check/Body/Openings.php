@@ -25,7 +25,7 @@ final class Openings implements Rule
     public static function meta(): Meta
     {
         return new Meta('body.openings', 'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.',
-            ['body', 'sockets'], ['body.openings', 'socket.offsetMm', 'socket.face']);
+            ['body', 'sockets'], ['body.openings', 'socket.offsetMm']);
     }
 
     public function check(Facts $facts): iterable

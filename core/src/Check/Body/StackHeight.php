@@ -49,28 +49,34 @@ final class StackHeight implements Rule
         }
         $columns = Columns::of($facts->inBody(), $cavity?->footprintMm2());
         $thickest = null;
+        $open = false;
         foreach ($columns as $name => $lines) {
-            $finding = $this->column((string) $name, $lines, $bodyLine, $body, $depths[$name] ?? null, $facts);
+            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $depths[$name] ?? null, $facts);
+            $open = $open || $finding->verdict === Verdict::Unmeasured;
             if ($finding->verdict !== Verdict::Fits) {
                 yield $finding;
-            } else {
-                $thickest ??= $finding;
+            } elseif ($thickest === null || $spare < $thickest[1]) {
+                $thickest = [$finding, $spare];
             }
         }
-        if ($thickest !== null) {
-            yield $thickest;
+        // The thickest column decides; nobody knows which one that is while one is open.
+        if ($thickest !== null && ! $open) {
+            yield $thickest[0];
         }
     }
 
-    /** @param  list<Line>  $lines */
-    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Figure $zone, Facts $facts): Finding
+    /**
+     * @param  list<Line>  $lines
+     * @return array{Finding, float} with the millimetres to spare
+     */
+    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Figure $zone, Facts $facts): array
     {
         $height = 0.0;
         $working = [];
         foreach ($lines as $line) {
             $sides = $line->part->size->sidesMm();
             if ($sides === []) {
-                return $this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open");
+                return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open"), INF];
             }
             $height += $sides[2] * $line->quantity;
             $working[] = $this->count($line->quantity > 1 ? "{$line->quantity} × {$line->name()}" : $line->name(), $sides[2] * $line->quantity, 'mm', $line->part->size->heightMm->source->value);
@@ -79,14 +85,14 @@ final class StackHeight implements Rule
         $working[] = $this->count('Between the layers', $gaps, 'mm');
         $height += $gaps;
         if ($zone !== null && ! $zone->isKnown()) {
-            return $this->unmeasured($bodyLine, "body.zone@{$name}", $lines, $working, $name);
+            return [$this->unmeasured($bodyLine, "body.zone@{$name}", $lines, $working, $name), INF];
         }
         if ($zone !== null) {
             $room = $zone->least();
             $label = "{$name}, depth";
         } elseif ($body->drawn) {
             if (! $body->wallMm->isKnown()) {
-                return $this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}");
+                return [$this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}"), INF];
             }
             $room = min($facts->build->brief->largestMm ?? [INF]) - 2 * $body->wallMm->most();
             $label = 'The brief\'s thickness less two walls';
@@ -97,11 +103,11 @@ final class StackHeight implements Rule
         $working[] = $this->count($label, $room, 'mm');
         $spare = $room - $height;
 
-        return $this->answer(self::byMargin($spare, $facts->margin('cavity-mm')), [$bodyLine, ...$lines],
+        return [$this->answer(self::byMargin($spare, $facts->margin('cavity-mm')), [$bodyLine, ...$lines],
             sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),
-            ], $name);
+            ], $name), $spare];
     }
 }

@@ -60,7 +60,7 @@ final class UsbSlots implements Rule
         };
         $says = match ($verdict) {
             Verdict::Clash => "{$needed} USB plugs look for a socket; there are {$there}.",
-            Verdict::Tight => "All {$there} USB sockets are taken; a keyboard for the first start has to wait its turn.",
+            Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken").'; a keyboard for the first start has to wait its turn.',
             default => "{$needed} of {$there} USB sockets are taken.",
         };
         yield $this->answer($verdict, [...$users, ...$givers], $says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare',

@@ -100,6 +100,12 @@ final class PortCurrent implements Rule
                 return $this->unmeasured($owner, "socket.ratingMa@{$socket->name}", [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}");
             }
         }
+        foreach ([[$rail->line, $from], [$line, $to]] as [$owner, $socket]) {
+            if ($need > $rating && ! $socket->ratingMa->isKnown()) {
+                // The family's standard is what it bears at least; its maker may allow more.
+                return $this->unmeasured($owner, "socket.ratingMa@{$socket->name}", [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}", sprintf('nobody can say whether it carries %s mA', self::n($need)));
+            }
+        }
         $share = $rating > 0.0 ? $need / $rating : INF;
         $tightAt = $facts->margin('rail-share');
 

@@ -27,7 +27,7 @@ final class ShortCircuit implements Rule
     {
         return new Meta('power.short-circuit', 'A fuse or its like near each pack opens before a short can set anything on fire.',
             ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'protector', 'fuse'],
-            ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts']);
+            ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa']);
     }
 
     public function check(Facts $facts): iterable
@@ -82,11 +82,12 @@ final class ShortCircuit implements Rule
         }
         $need = max($watts->most(), $peak->most()) / $pack->volts()->least() * 1000;
         $working[] = $this->row('At the worst moment', Figure::exactly($need, 'mA'));
-        if ($pack->maxDischargeMa->isKnown()) {
-            $working[] = $this->row("{$line->name()} gives at most", $pack->maxDischargeMa->times($line->quantity));
+        if (! $pack->maxDischargeMa->isKnown()) {
+            return $this->unmeasured($line, 'pack.maxDischargeMa', [$fuseLine], $working, 'fuse', "nobody can say whether a short blows {$fuseLine->name()}");
         }
+        $working[] = $this->row("{$line->name()} gives at most", $pack->maxDischargeMa->times($line->quantity));
         $rating = $fuse->ratingMa->usual();
-        $tooLarge = $pack->maxDischargeMa->isKnown() && $rating > $pack->maxDischargeMa->least() * $line->quantity * Constants::FUSE_MOST_TIMES;
+        $tooLarge = $rating > $pack->maxDischargeMa->least() * $line->quantity * Constants::FUSE_MOST_TIMES;
         [$verdict, $says] = match (true) {
             $need > $rating => [Verdict::Clash, sprintf('%s blows in ordinary use: %s mA flow at the worst moment.', $fuseLine->name(), self::n($need))],
             $tooLarge => [Verdict::Tight, "{$fuseLine->name()} is so large that {$line->name()} may not blow it; the wires glow first."],
