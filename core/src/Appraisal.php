@@ -10,11 +10,14 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Grid;
 use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Power\Feed;
+use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Sourcing\Costs;
 
@@ -103,6 +106,21 @@ final readonly class Appraisal
         ));
     }
 
+    /** @return array{feeds: list<array<string, mixed>>, rails: list<array{id: string, line: string, output: string, says: string}>} who feeds whom and why, and what could feed something */
+    private function supply(): array
+    {
+        $tree = $this->facts->supplyTree();
+
+        return [
+            'feeds' => array_values(array_map(static fn (Feed $feed): array => [
+                'line' => $feed->line->id, 'input' => $feed->key() === $feed->line->id ? '' : $feed->input->name, 'rail' => $feed->railId, 'settled' => $feed->join !== null, 'reason' => $feed->reason,
+            ], $tree->feeds)),
+            'rails' => array_values(array_map(static fn (Rail $rail): array => [
+                'id' => $rail->id, 'line' => $rail->line->id, 'output' => $rail->isRawPack ? 'pack' : $rail->name, 'says' => "{$rail->line->name()}, {$rail->name} ({$rail->volts->says()})",
+            ], $tree->rails)),
+        ];
+    }
+
     /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal") */
     public function toArray(): array
     {
@@ -133,6 +151,8 @@ final readonly class Appraisal
                 'tickedOn' => $this->build->ticks[$step->id] ?? null,
             ], $this->steps),
             'toMeasure' => array_map(static fn (OpenFigure $figure): array => $figure->toArray(), $this->open),
+            'grid' => Grid::of($this->findings),
+            'supply' => $this->supply(),
             'costs' => [
                 'planned' => $this->costs->planned->rounded(),
                 'committed' => $this->costs->committed->rounded(),

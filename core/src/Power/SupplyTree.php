@@ -141,12 +141,6 @@ final class SupplyTree
         return $this->givers[$rail->id]['output'];
     }
 
-    /** @return array<string, string> what could feed something: rail id => how it reads */
-    public function offers(): array
-    {
-        return array_map(static fn (array $giver): string => "{$giver['line']->name()} ({$giver['name']}, {$giver['volts']->says()})", $this->givers);
-    }
-
     /** @return array{list<Line>, list<Join>} */
     private function takeSettled(): array
     {

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File;
+
+use PocketPlot\Quantity\BadFigure;
+use PocketPlot\Quantity\Source;
+use PocketPlot\Quantity\Typed;
+
+/**
+ * Where an open figure stands in a part's written form, and how it is typed. Some keys stand for several
+ * figures that are measured in one go ("60 x 40 x 5 mm").
+ */
+final readonly class FigurePlace
+{
+    /** Keys that stand for several fields, in the order in which they are typed. */
+    private const TOGETHER = [
+        'size' => ['size', ['lengthMm', 'widthMm', 'heightMm'], 'length × width × height'],
+        'body.cavity' => ['body', ['cavityLengthMm', 'cavityWidthMm', 'cavityHeightMm'], 'length × width × depth'],
+        'body.bed' => ['body', ['bedLengthMm', 'bedWidthMm', 'bedHeightMm'], 'length × width × height'],
+        'body.openings' => ['body', ['widthMm', 'heightMm'], 'width × height'],
+        'body.post' => ['body', ['depthMm', 'clampMm', 'headAcrossMm', 'headHighMm'], 'depth × clamped × head across × head height'],
+        'fastener.head' => ['fastener', ['headAcrossMm', 'headHighMm'], 'across × height'],
+        'pack.volts' => ['pack', ['cellEmptyV', 'cellNominalV', 'cellFullV'], 'one cell, empty / nominal / full'],
+    ];
+
+    /** Keys of one field inside a list of the body. */
+    private const INSIDE_BODY = ['body.openings' => 'openings', 'body.post' => 'posts', 'body.zone' => 'zones', 'body.slider' => 'sliders'];
+
+    private const ONE_OF_BODY = ['body.zone' => 'depthMm', 'body.slider' => 'travelMm', 'body.wall' => 'wallMm', 'body.material' => 'material'];
+
+    /**
+     * @param  string|null  $list  the list inside the facet that holds the group of this name
+     * @param  list<string>  $fields
+     * @param  string  $kind  a unit, "yes-no" or "choice"
+     * @param  list<string>  $choices
+     */
+    private function __construct(
+        public string $facet,
+        public ?string $list,
+        public string $name,
+        public array $fields,
+        public string $kind,
+        public array $choices,
+        public string $asks,
+    ) {}
+
+    /** @param  string  $figure a key of Check\Measuring, with "@name" for one of several; null when it is no matter of one field */
+    public static function of(string $figure): ?self
+    {
+        [$key, $name] = [...explode('@', $figure, 2), ''];
+        $list = self::INSIDE_BODY[$key] ?? null;
+        if (isset(self::TOGETHER[$key])) {
+            [$facet, $fields, $asks] = self::TOGETHER[$key];
+
+            return new self($facet, $list, $name, $fields, $key === 'pack.volts' ? 'V' : 'mm', [], $asks);
+        }
+        if ($key === 'body.material') {
+            return new self('size', null, '', ['material'], 'choice', ['plastic', 'metal', 'wood', 'glass', 'card'], 'made of');
+        }
+        [$group, $field] = [...explode('.', $key, 2), ''];
+        $facet = ['output' => 'outputs', 'socket' => 'sockets'][$group] ?? $group;
+        $field = self::ONE_OF_BODY[$key] ?? $field;
+        $fields = FacetBook::facets()[$facet]['fields'] ?? [];
+        if ($list !== null) {
+            $fields = FacetBook::nested($fields[$list][2] ?? []);
+        }
+        $kind = $fields[$field][0] ?? null;
+        if ($kind === null || (! FacetBook::isFigure($kind) && ! in_array($kind, ['yes-no', 'choice'], true))) {
+            return null;
+        }
+        $choices = $kind === 'yes-no' ? ['yes', 'no'] : array_values(array_filter(is_array($fields[$field][2] ?? null) ? $fields[$field][2] : [], static fn (mixed $choice): bool => is_string($choice) && $choice !== '' && $choice !== 'unknown'));
+
+        return new self($facet, $list, $name, [$field], $kind, array_map(strval(...), $choices), $fields[$field][1]);
+    }
+
+    /**
+     * The part with what was measured written beside what was stated.
+     *
+     * @param  array<string, mixed>  $raw
+     * @param  string  $on  the day, year-month-day
+     * @return array<string, mixed>
+     *
+     * @throws BadFigure when the text cannot be read
+     * @throws BadFile when the part has no such group any more
+     */
+    public function write(array $raw, string $typed, string $on): array
+    {
+        $values = $this->read($typed);
+        $fill = function (array $group) use ($values, $on): array {
+            foreach ($this->fields as $index => $field) {
+                $group[$field] = self::measured($group[$field] ?? null, $values[$index], $on);
+            }
+
+            return $group;
+        };
+        $isMany = in_array($this->facet, FacetBook::MANY, true);
+        $facets = self::asGroup($raw['facets'] ?? null);
+        $facet = self::asGroup($facets[$this->facet] ?? null);
+        if ($this->list !== null) {
+            $groups = self::asGroup($facet[$this->list] ?? null);
+            $index = $this->indexIn($groups);
+            $facet[$this->list] = [...$groups, $index => $fill(self::asGroup($groups[$index]))];
+        } elseif ($isMany) {
+            $index = $this->indexIn($facet);
+            $facet[$index] = $fill(self::asGroup($facet[$index]));
+        } else {
+            $facet = $fill($facet);
+        }
+
+        return [...$raw, 'facets' => [...$facets, $this->facet => $facet]];
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function asGroup(mixed $value): array
+    {
+        return is_array($value) ? $value : [];
+    }
+
+    /** @param  string|array{float, float, float}  $value */
+    private static function measured(mixed $before, string|array $value, string $on): mixed
+    {
+        if (is_string($value)) {
+            return $value;
+        }
+        $stated = is_int($before) || is_float($before) ? ['value' => $before, 'source' => Source::Listing->value] : self::asGroup($before);
+        $measured = $value[0] === $value[2] ? ['value' => $value[0]] : ['least' => $value[0], 'usual' => $value[1], 'most' => $value[2]];
+
+        return [...$stated, 'measured' => [...$measured, 'on' => $on]];
+    }
+
+    /** The unit as it is asked for beside the field. */
+    public function unit(): string
+    {
+        return match ($this->kind) {
+            'yes-no', 'choice' => '',
+            'share' => '%',
+            'mm±' => 'mm',
+            default => $this->kind,
+        };
+    }
+
+    /** @return list<string|array{float, float, float}> one for each field */
+    private function read(string $typed): array
+    {
+        if ($this->choices !== []) {
+            $typed = trim($typed);
+
+            return in_array($typed, $this->choices, true) ? [$typed] : throw new BadFigure("\"{$typed}\" is none of ".implode(', ', $this->choices));
+        }
+        if (count($this->fields) === 1) {
+            return [Typed::band($typed, $this->kind)];
+        }
+        $pieces = preg_split('/\s*[x×\/]\s*/u', trim($typed)) ?: [];
+        if (count($pieces) !== count($this->fields)) {
+            throw new BadFigure("\"{$typed}\" has ".count($pieces).' of '.count($this->fields)." figures; write {$this->asks}, such as ".implode(' × ', array_slice(['60', '40', '5', '2'], 0, count($this->fields))).' '.$this->unit());
+        }
+        preg_match('/[a-zA-Z"]+\s*$/', (string) end($pieces), $unit);
+
+        return array_map(fn (string $piece): array => Typed::band(preg_match('/[\d.,]\s*$/', $piece) === 1 ? $piece.($unit[0] ?? '') : $piece, $this->kind), $pieces);
+    }
+
+    /** @param  array<array-key, mixed>  $groups */
+    private function indexIn(array $groups): int|string
+    {
+        foreach ($groups as $index => $group) {
+            if (is_array($group) && ($group[$this->list === 'posts' ? 'pattern' : 'name'] ?? '') === $this->name) {
+                return $index;
+            }
+        }
+
+        throw BadFile::at("facets/{$this->facet}", "there is nothing named \"{$this->name}\"");
+    }
+}
