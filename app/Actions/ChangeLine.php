@@ -15,7 +15,7 @@ final class ChangeLine
     {
         $line = Lines::find($build, $key);
         $line->fill(Arr::only($given, ['quantity', 'state', 'origin']));
-        foreach (['vendor' => 'vendor', 'note' => 'note'] as $field => $column) {
+        foreach (['vendor' => 'vendor', 'note' => 'note', 'place' => 'place'] as $field => $column) {
             if (array_key_exists($field, $given)) {
                 $line->setAttribute($column, is_string($given[$field]) ? $given[$field] : '');
             }

@@ -62,7 +62,7 @@ final class ImportBuild
                 TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
             }
 
-            return $build->refresh();
+            return LookAtBuild::now($build->refresh());
         });
     }
 
@@ -84,6 +84,7 @@ final class ImportBuild
             'vendor' => $line->vendor,
             'expected_on' => $line->expectedOn === null ? null : (string) $line->expectedOn,
             'note' => $line->note,
+            'place' => $line->place,
             'extra' => $line->extra,
             'position' => $position,
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Actions\StaleBuild;
+use App\Actions\StalePart;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -23,7 +24,7 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([StaleBuild::class, BadFile::class]);
+        $exceptions->dontReport([StaleBuild::class, StalePart::class, BadFile::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::answer($error) : null);
     }
@@ -32,6 +33,7 @@ final class Problems
     {
         return match (true) {
             $error instanceof StaleBuild => self::json(409, 'stale', 'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.', ['fresh' => $error->fresh]),
+            $error instanceof StalePart => self::json(409, 'stale-part', 'This part was changed meanwhile, perhaps by you in another window. What you typed is still here; copy it, open the part again and save once more.'),
             $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => $error->problems]),
             $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
             $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),

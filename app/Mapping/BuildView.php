@@ -9,6 +9,7 @@ use App\Models\LineRecord;
 use PocketPlot\Appraisal;
 use PocketPlot\Assembly\Schedule;
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Since;
 use PocketPlot\Part\Offer;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Day;
@@ -37,6 +38,7 @@ final class BuildView
                 'role' => $row->role,
             ])->values()->all(),
             'appraisal' => $appraisal->toArray(),
+            'since' => $record->looked === null ? [] : Since::compare(array_filter($record->looked, is_string(...)), $appraisal->findings),
         ];
     }
 
@@ -66,7 +68,7 @@ final class BuildView
             'role' => $part->role->value,
             'maker' => $part->maker,
             'summary' => $part->summary,
-            'skills' => $part->skills,
+            'skills' => $part->work->skills,
             'cautions' => $part->cautions,
             'offers' => array_map(static fn (Offer $offer): array => ['vendor' => $offer->vendor, 'price' => $offer->price->toArray(), 'leadDays' => $offer->leadDays], $part->offers),
         ];
@@ -92,6 +94,7 @@ final class BuildView
             'expectedOn' => $line->expectedOn === null ? null : (string) $line->expectedOn,
             'arrivesOn' => $arrives === null ? null : (string) $arrives,
             'note' => $line->note,
+            'place' => $line->place,
         ];
     }
 

@@ -21,6 +21,7 @@ use Illuminate\Support\Collection;
  * @property array<string, mixed> $rates
  * @property array<string, mixed> $extra
  * @property int $version grows with every edit
+ * @property ?array<string, mixed> $looked finding key => verdict when the builder last looked; null before the first look
  * @property ?\Illuminate\Support\Carbon $updated_at
  * @property Collection<int, LineRecord> $lines
  * @property Collection<int, LineRecord> $removedLines
@@ -38,7 +39,7 @@ final class BuildRecord extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer'];
+    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array'];
 
     /** @return HasMany<LineRecord, $this> */
     public function lines(): HasMany

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $maker
  * @property string $summary
  * @property array<string, mixed> $spec
+ * @property int $version grows with every change
  */
 final class PartRecord extends Model
 {
@@ -27,7 +28,7 @@ final class PartRecord extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['spec' => Document::class];
+    protected $casts = ['spec' => Document::class, 'version' => 'integer'];
 
     /**
      * The builder's own parts and the shared shelf.

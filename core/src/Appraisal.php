@@ -16,6 +16,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\File\FigurePlace;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Day;
@@ -150,7 +151,7 @@ final readonly class Appraisal
                 'cannotBeUndone' => $step->cannotBeUndone,
                 'tickedOn' => $this->build->ticks[$step->id] ?? null,
             ], $this->steps),
-            'toMeasure' => array_map(static fn (OpenFigure $figure): array => $figure->toArray(), $this->open),
+            'toMeasure' => array_map(static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => FigurePlace::of($figure->figure)?->toArray()], $this->open),
             'grid' => Grid::of($this->findings),
             'supply' => $this->supply(),
             'costs' => [

@@ -14,6 +14,14 @@ const PartsStation = lazy(() => import('./stations/parts/PartsStation'));
 const BriefStation = lazy(() => import('./stations/brief/BriefStation'));
 const BuyStation = lazy(() => import('./stations/buy/BuyStation'));
 const BuildStation = lazy(() => import('./stations/build/BuildStation'));
+const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
+const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
+const Library = lazy(() => import('./library/Library'));
+const PartPage = lazy(() => import('./library/PartPage'));
+const EditPart = lazy(() => import('./library/EditPart'));
+const Compare = lazy(() => import('./library/Compare'));
+const Rules = lazy(() => import('./rules/Rules'));
+const RulePage = lazy(() => import('./rules/Rules').then((module) => ({ default: module.RulePage })));
 
 const cache = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false } } });
 const place = document.getElementById('page');
@@ -33,10 +41,19 @@ createRoot(place).render(
                             <Route path="/mailbox" element={<Mailbox />} />
                             <Route element={<InWorkshop />}>
                                 <Route path="/" element={<Shelf />} />
+                                <Route path="/library" element={<Library />} />
+                                <Route path="/library/new" element={<EditPart />} />
+                                <Route path="/library/:part" element={<PartPage />} />
+                                <Route path="/library/:part/edit" element={<EditPart />} />
+                                <Route path="/compare" element={<Compare />} />
+                                <Route path="/rules" element={<Rules />} />
+                                <Route path="/rules/:rule" element={<RulePage />} />
                                 <Route path="/builds/:id" element={<Sheet />}>
                                     <Route index element={<Navigate to="parts" replace />} />
                                     <Route path="brief" element={<BriefStation />} />
                                     <Route path="parts" element={<PartsStation />} />
+                                    <Route path="checks" element={<ChecksStation />} />
+                                    <Route path="lines/:line/part" element={<OwnCopy />} />
                                     <Route path="buy" element={<BuyStation />} />
                                     <Route path="build" element={<BuildStation />} />
                                 </Route>

@@ -32,7 +32,7 @@ it('describes every route and no other', function (): void {
         }
     }
     // Files for people, not answers for the page.
-    $downloads = ['GET /builds/{build}/file', 'GET /builds/{build}/parts.csv'];
+    $downloads = ['GET /builds/{build}/file', 'GET /builds/{build}/parts.csv', 'GET /parts/file'];
     expect(array_values(array_diff(routes(), $described, $downloads)))->toBe([])
         ->and(array_values(array_diff($described, routes())))->toBe([]);
 });
@@ -54,6 +54,6 @@ it('answers the smaller questions in the contract\'s shape', function (): void {
     expect($this->getJson('/api/vendors')->assertOk()->json('vendors'))->toHaveCount(6);
     $vocabulary = $this->getJson('/api/vocabulary')->assertOk()->json();
     expect($vocabulary['skills'])->toContain('soldering')->and(array_column($vocabulary['gamesClasses'], 'class'))->toBe(['two-button eight-bit', 'six-button sixteen-bit', 'twin-stick', 'touch', 'knob']);
-    $this->getJson('/api/parts?role=cooling')->assertOk()->assertJsonCount(3, 'parts');
+    $this->getJson('/api/parts?role=cooling')->assertOk()->assertJsonCount(8, 'parts');
     $this->assertShape($this->getJson('/api/not/a/route')->assertNotFound(), 'Problem');
 });

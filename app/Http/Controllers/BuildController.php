@@ -7,10 +7,13 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeBrief;
 use App\Actions\EditBuild;
 use App\Actions\ImportBuild;
+use App\Actions\LookAtBuild;
 use App\Actions\StartBuild;
 use App\Actions\TickStep;
 use App\Http\Requests\ChangeBriefRequest;
+use App\Http\Requests\EditRequest;
 use App\Http\Requests\ImportRequest;
+use App\Http\Requests\MarginsRequest;
 use App\Http\Requests\StartBuildRequest;
 use App\Http\Requests\TickRequest;
 use App\Mapping\BuildMapper;
@@ -76,6 +79,20 @@ final class BuildController
     public function show(BuildRecord $build): JsonResponse
     {
         return new JsonResponse(BuildView::of($build));
+    }
+
+    /** The builder has seen how things stand; from now on changes are told against this. */
+    public function look(EditRequest $request, BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run($build, $request->version(), static function (BuildRecord $build): void {
+            LookAtBuild::now($build);
+        }));
+    }
+
+    /** The margins of this build; one given as null goes back to the house's. */
+    public function margins(MarginsRequest $request, BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::margins($build, $request->margins())));
     }
 
     public function discard(BuildRecord $build): JsonResponse

@@ -36,10 +36,18 @@ final class LibraryController
 
     public function search(Request $request, User $user): JsonResponse
     {
-        $given = $request->validate(['q' => ['nullable', 'string', 'max:200'], 'role' => ['nullable', 'string', 'max:20']]);
-        $rows = $this->rows($user, $given['role'] ?? null, $given['q'] ?? '', self::MOST);
+        $given = $request->validate([
+            'q' => ['nullable', 'string', 'max:200'], 'role' => ['nullable', 'string', 'max:20'], 'facet' => ['nullable', 'string', 'regex:/^[a-zA-Z]{1,20}$/'],
+            'own' => ['nullable', 'boolean'], 'from' => ['nullable', 'integer', 'min:0', 'max:100000'],
+        ]);
+        $query = PartRecord::matching(PartRecord::visibleTo($user), is_string($given['q'] ?? null) ? $given['q'] : '');
+        $query->when($given['role'] ?? null, static fn ($query, $role) => $query->where('role', $role))
+            ->when($given['facet'] ?? null, static fn ($query, $facet) => $query->whereRaw('json_contains_path(spec, \'one\', ?)', ["\$.facets.{$facet}"]))
+            ->when($request->boolean('own'), static fn ($query) => $query->where('user_id', $user->id));
+        $total = $query->count();
+        $rows = $query->orderBy('name')->orderBy('id')->offset($request->integer('from'))->limit(self::MOST)->get();
 
-        return new JsonResponse(['parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, ...BuildView::part(PartReader::read($row->spec))])->all()]);
+        return new JsonResponse(['total' => $total, 'parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, 'own' => $row->user_id === $user->id, ...BuildView::part(PartReader::read($row->spec))])->all()]);
     }
 
     /** The words that briefs and parts share. */
@@ -48,6 +56,7 @@ final class LibraryController
         return new JsonResponse([
             'skills' => Vocabulary::SKILLS,
             'tools' => Vocabulary::TOOLS,
+            'consumables' => Vocabulary::CONSUMABLES,
             'gamesClasses' => array_map(get_object_vars(...), Vocabulary::gamesClasses()),
         ]);
     }

@@ -6,26 +6,36 @@ namespace App\Http\Controllers;
 
 use App\Actions\AddLine;
 use App\Actions\ChangeLine;
+use App\Actions\ChangePart;
 use App\Actions\ChooseLine;
 use App\Actions\EditBuild;
+use App\Actions\Lines;
+use App\Actions\MeasureFigure;
 use App\Actions\RemoveLine;
+use App\Actions\SettleJoin;
 use App\Actions\SwapLine;
 use App\Http\Requests\AddLineRequest;
 use App\Http\Requests\ChangeLineRequest;
 use App\Http\Requests\EditRequest;
+use App\Http\Requests\JoinRequest;
+use App\Http\Requests\MeasureRequest;
+use App\Http\Requests\PartRequest;
 use App\Http\Requests\SwapLineRequest;
+use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\File\PartReader;
+use PocketPlot\File\PartSheet;
 
 /** Edits of the bill of materials. Each answers the whole build with its new appraisal. */
 final class LineController
 {
     public function add(AddLineRequest $request, User $user, BuildRecord $build): JsonResponse
     {
-        $part = $this->part($user, $request->integer('part'));
+        $part = $this->libraryPart($user, $request->integer('part'));
         $beside = $request->string('beside')->toString();
 
         return $this->edit($request, $build, static fn (BuildRecord $build) => AddLine::to($build, $part, $request->string('role')->toString(), $beside === '' ? null : $beside));
@@ -41,7 +51,7 @@ final class LineController
 
     public function swap(SwapLineRequest $request, User $user, BuildRecord $build, string $line): JsonResponse
     {
-        $part = $this->part($user, $request->integer('part'));
+        $part = $this->libraryPart($user, $request->integer('part'));
 
         return $this->edit($request, $build, static fn (BuildRecord $build) => SwapLine::in($build, $line, $part));
     }
@@ -61,13 +71,48 @@ final class LineController
         return $this->edit($request, $build, static fn (BuildRecord $build) => RemoveLine::undo($build, $line));
     }
 
+    /** What was measured of a line's part takes the place of what was stated. */
+    public function measure(MeasureRequest $request, BuildRecord $build, string $line): JsonResponse
+    {
+        return $this->edit($request, $build, static fn (BuildRecord $build) => MeasureFigure::in($build, $line, $request->string('figure')->toString(), $request->string('typed')->toString()));
+    }
+
+    /** The build's own copy of a line's part, as its editor opens it. */
+    public function part(BuildRecord $build, string $line): JsonResponse
+    {
+        $row = Lines::find($build, $line);
+        $spec = BuildPartRecord::query()->findOrFail($row->build_part_id)->spec;
+
+        return new JsonResponse(['version' => $build->version, 'spec' => (object) $spec, 'sheet' => PartSheet::of(PartReader::read($spec))]);
+    }
+
+    public function changePart(PartRequest $request, BuildRecord $build, string $line): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run($build, $request->integer('version'), static fn (BuildRecord $build) => ChangePart::in($build, $line, $request->part())));
+    }
+
+    public function settle(JoinRequest $request, BuildRecord $build): JsonResponse
+    {
+        /** @var array{kind: string, from: string, to: string} $given */
+        $given = array_diff_key((array) $request->validated(), ['version' => true]);
+
+        return $this->edit($request, $build, static fn (BuildRecord $build) => SettleJoin::in($build, $given));
+    }
+
+    public function unsettle(JoinRequest $request, BuildRecord $build): JsonResponse
+    {
+        $from = $request->string('from')->toString();
+
+        return $this->edit($request, $build, static fn (BuildRecord $build) => SettleJoin::out($build, $request->string('kind')->toString(), $request->string('to')->toString(), $request->string('input')->toString(), $from === '' ? null : $from));
+    }
+
     /** @param  callable(BuildRecord): void  $edit */
     private function edit(EditRequest $request, BuildRecord $build, callable $edit): JsonResponse
     {
         return new JsonResponse(EditBuild::run($build, $request->version(), $edit));
     }
 
-    private function part(User $user, int $id): PartRecord
+    private function libraryPart(User $user, int $id): PartRecord
     {
         return PartRecord::visibleTo($user)->find($id)
             ?? throw ValidationException::withMessages(['part' => 'This part is not in your library. Open the list again and choose another.']);

@@ -41,6 +41,13 @@ final class ChangeBriefRequest extends EditRequest
             'brief.skills.*' => ['string', 'max:200'],
             'brief.tools' => ['nullable', 'array', 'max:100'],
             'brief.tools.*' => ['string', 'max:200'],
+            'brief.consumables' => ['nullable', 'array', 'max:100'],
+            'brief.consumables.*' => ['string', 'max:200'],
+            'brief.readyMade' => ['nullable', 'array:amount,currency'],
+            'brief.playWhileCharging' => ['nullable', 'boolean'],
+            'brief.rights' => ['nullable', 'boolean'],
+            'brief.roomC' => ['nullable', 'numeric', 'min:-30', 'max:60'],
+            'brief.games.*.triggers' => ['nullable', 'integer', 'min:0', 'max:8'],
             'brief.mustHaves' => ['nullable', 'array', 'max:100'],
             'brief.mustHaves.*' => ['string', 'max:200'],
         ];
@@ -66,6 +73,13 @@ final class ChangeBriefRequest extends EditRequest
         if (is_string($brief['budget'] ?? null)) {
             $currency = is_string($brief['currency'] ?? null) && $brief['currency'] !== '' ? $brief['currency'] : 'EUR';
             $brief['budget'] = trim($brief['budget']) === '' ? null : TypedInput::money('brief.budget', $brief['budget'], $currency);
+        }
+        if (is_string($brief['readyMade'] ?? null)) {
+            $currency = is_string($brief['currency'] ?? null) && $brief['currency'] !== '' ? $brief['currency'] : 'EUR';
+            $brief['readyMade'] = trim($brief['readyMade']) === '' ? null : TypedInput::money('brief.readyMade', $brief['readyMade'], $currency);
+        }
+        if (array_key_exists('roomC', $brief)) {
+            $brief['roomC'] = TypedInput::figure('brief.roomC', $brief['roomC'], '°C');
         }
         $this->merge(['brief' => $brief]);
     }

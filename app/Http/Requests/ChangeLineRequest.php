@@ -26,6 +26,7 @@ final class ChangeLineRequest extends EditRequest
             'vendor' => ['sometimes', 'nullable', 'string', 'max:120'],
             'expectedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
             'note' => ['sometimes', 'nullable', 'string', 'max:4000'],
+            'place' => ['sometimes', 'nullable', 'string', 'max:80'],
         ];
     }
 

@@ -25,9 +25,9 @@ final readonly class WorkingLine
         return new self($label, $value, $figure->unit, $figure->source->value, $figure->stated);
     }
 
-    /** @return array{label: string, value: float|string|null, unit: string, source: string, stated: ?string} */
+    /** @return array{label: string, value: float|string|null, unit: string, source: string, stated?: string} */
     public function toArray(): array
     {
-        return ['label' => $this->label, 'value' => $this->value, 'unit' => $this->unit, 'source' => $this->source, 'stated' => $this->stated];
+        return ['label' => $this->label, 'value' => $this->value, 'unit' => $this->unit, 'source' => $this->source, ...($this->stated === null ? [] : ['stated' => $this->stated])];
     }
 }

@@ -130,6 +130,12 @@ final readonly class FigurePlace
         return [...$stated, 'measured' => [...$measured, 'on' => $on]];
     }
 
+    /** @return array{asks: string, unit: string, choices: list<string>} how it is asked for */
+    public function toArray(): array
+    {
+        return ['asks' => $this->asks, 'unit' => $this->unit(), 'choices' => $this->choices];
+    }
+
     /** The unit as it is asked for beside the field. */
     public function unit(): string
     {

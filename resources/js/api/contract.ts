@@ -150,7 +150,8 @@ export interface paths {
         /** Search the library */
         get: operations["getParts"];
         put?: never;
-        post?: never;
+        /** Keep a part of one's own */
+        post: operations["postParts"];
         delete?: never;
         options?: never;
         head?: never;
@@ -432,6 +433,248 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/parts/imports/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an import of parts would take */
+        post: operations["postPartsImportsPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file of parts */
+        post: operations["postPartsImports"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One part in full */
+        get: operations["getPartsPart"];
+        /** Change a part of one's own */
+        put: operations["putPartsPart"];
+        post?: never;
+        /** Take a part of one's own out */
+        delete: operations["deletePartsPart"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy a part into one's own, to be adjusted */
+        post: operations["postPartsPartCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Up to four parts side by side */
+        get: operations["getComparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/facets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Facets and fields for the part editor */
+        get: operations["getFacets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is understood of a typed figure */
+        post: operations["postTyped"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rule book and the house margins */
+        get: operations["getRules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rules/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One rule with its help page */
+        get: operations["getRulesRule"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/margins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set margins of this build */
+        put: operations["putBuildsBuildMargins"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Remember how things stand now */
+        post: operations["postBuildsBuildLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/joins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Settle a join */
+        put: operations["putBuildsBuildJoins"];
+        post?: never;
+        /** Take a settled join back */
+        delete: operations["deleteBuildsBuildJoins"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/lines/{line}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write what was measured */
+        put: operations["putBuildsBuildLinesLineFigures"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/lines/{line}/part": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The build's own copy of a part */
+        get: operations["getBuildsBuildLinesLinePart"];
+        /** Change the build's own copy of a part */
+        put: operations["putBuildsBuildLinesLinePart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -522,6 +765,7 @@ export interface components {
             value: number | string | null;
             unit: string;
             source: string;
+            stated?: string;
         };
         Remedy: {
             /** @enum {string} */
@@ -570,6 +814,9 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             steps: components["schemas"]["Step"][];
             costs: components["schemas"]["Costs"];
+            toMeasure: components["schemas"]["OpenFigure"][];
+            grid: components["schemas"]["GridCell"][];
+            supply: components["schemas"]["Supply"];
         };
         Part: {
             id: string;
@@ -599,6 +846,7 @@ export interface components {
                 price: components["schemas"]["Money"];
                 leadDays: number;
             }[];
+            own: boolean;
         };
         Line: {
             id: string;
@@ -615,6 +863,7 @@ export interface components {
             expectedOn: string | null;
             arrivesOn: string | null;
             note: string;
+            place: string;
         };
         GamesClass: {
             class: string;
@@ -626,6 +875,7 @@ export interface components {
             touch: boolean;
             pictureWidthPx: number;
             pictureHeightPx: number;
+            triggers?: number;
         } & {
             [key: string]: unknown;
         };
@@ -647,6 +897,14 @@ export interface components {
             skills?: string[];
             tools?: string[];
             mustHaves?: string[];
+            consumables?: string[];
+            readyMade?: components["schemas"]["Money"];
+            playWhileCharging?: boolean;
+            rights?: boolean;
+            roomC?: number;
+            margins?: {
+                [key: string]: number;
+            };
         };
         Rates: {
             base: string;
@@ -669,6 +927,7 @@ export interface components {
                 role: string;
             }[];
             appraisal: components["schemas"]["Appraisal"];
+            since: components["schemas"]["Change"][];
         };
         BuildCard: {
             id: string;
@@ -719,6 +978,157 @@ export interface components {
             currency: string;
             leadDays: number;
             note: string;
+        };
+        OpenFigure: {
+            line: string;
+            figure: string;
+            name: string;
+            how: string;
+            findings: string[];
+            entry: components["schemas"]["FigureEntry"] | null;
+        };
+        FigureEntry: {
+            asks: string;
+            unit: string;
+            choices: string[];
+        };
+        GridCell: {
+            one: string;
+            other: string;
+            verdict: components["schemas"]["Verdict"];
+            findings: string[];
+        };
+        Supply: {
+            feeds: {
+                line: string;
+                input: string;
+                rail: string;
+                settled: boolean;
+                reason: string;
+            }[];
+            rails: {
+                id: string;
+                line: string;
+                output: string;
+                says: string;
+            }[];
+        };
+        Change: {
+            key: string;
+            says: string;
+            was: components["schemas"]["Verdict"] | null;
+            is: components["schemas"]["Verdict"] | null;
+            better: boolean;
+        };
+        SheetFacet: {
+            facet: string;
+            label: string;
+            rows: {
+                field: string;
+                label: string;
+                says: string;
+                source: string;
+                stated: string | null;
+            }[];
+        };
+        PartPage: {
+            libraryId: number;
+            own: boolean;
+            version: number;
+            part: components["schemas"]["Part"];
+            spec: Record<string, never>;
+            sheet: components["schemas"]["SheetFacet"][];
+            usedIn: {
+                id: string;
+                name: string;
+            }[];
+        };
+        LinePart: {
+            version: number;
+            spec: Record<string, never>;
+            sheet: components["schemas"]["SheetFacet"][];
+        };
+        Comparison: {
+            parts: components["schemas"]["LibraryPart"][];
+            facets: {
+                facet: string;
+                label: string;
+                rows: {
+                    label: string;
+                    says: (string | null)[];
+                    source: string[];
+                    differs: boolean;
+                }[];
+            }[];
+        };
+        FacetField: {
+            field: string;
+            kind: string;
+            label: string;
+            isFigure: boolean;
+            choices: string[];
+            fields: components["schemas"]["FacetField"][];
+        };
+        Facets: {
+            facets: {
+                facet: string;
+                label: string;
+                many: boolean;
+                fields: components["schemas"]["FacetField"][];
+            }[];
+            forRole: {
+                [key: string]: string[];
+            };
+        };
+        Rule: {
+            id: string;
+            family: string;
+            sentence: string;
+            figures: {
+                key: string;
+                name: string;
+                how: string;
+            }[];
+        };
+        RulePage: {
+            id: string;
+            family: string;
+            sentence: string;
+            figures: {
+                key: string;
+                name: string;
+                how: string;
+            }[];
+            page: {
+                title: string;
+                sections: {
+                    heading: string;
+                    paragraphs: string[];
+                }[];
+            };
+        };
+        RuleBook: {
+            rules: components["schemas"]["Rule"][];
+            margins: {
+                key: string;
+                house: number;
+                unit: string;
+                says: string;
+            }[];
+        };
+        PartsPreview: {
+            count: number;
+            known: number;
+            parts: {
+                name: string;
+                role: components["schemas"]["Role"];
+                known: boolean;
+                blank: boolean;
+            }[];
+        };
+        Echo: {
+            says: string | null;
+            problem: string | null;
         };
     };
     responses: never;
@@ -997,6 +1407,9 @@ export interface operations {
             query?: {
                 q?: string;
                 role?: string;
+                facet?: string;
+                own?: string;
+                from?: string;
             };
             header?: never;
             path?: never;
@@ -1012,7 +1425,44 @@ export interface operations {
                 content: {
                     "application/json": {
                         parts: components["schemas"]["LibraryPart"][];
+                        total: number;
                     };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postParts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    part: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
                 };
             };
             /** @description what went wrong */
@@ -1045,6 +1495,7 @@ export interface operations {
                         skills: string[];
                         tools: string[];
                         gamesClasses: components["schemas"]["GamesClass"][];
+                        consumables: string[];
                     };
                 };
             };
@@ -1688,6 +2139,646 @@ export interface operations {
             content: {
                 "application/json": {
                     version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsImportsPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartsPreview"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsImports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    overwrite?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        added: number;
+                        changed: number;
+                        left: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPartsPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPartsPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    part: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deletePartsPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        part: Record<string, never>;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getComparison: {
+        parameters: {
+            query?: {
+                parts?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getFacets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Facets"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postTyped: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    unit: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Echo"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleBook"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getRulesRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putBuildsBuildMargins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    margins: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putBuildsBuildJoins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    kind: string;
+                    from?: string;
+                    to: string;
+                    output?: string;
+                    input?: string;
+                    through?: string;
+                    gaugeAwg?: string;
+                    lengthMm?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteBuildsBuildJoins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    kind: string;
+                    from?: string;
+                    to: string;
+                    output?: string;
+                    input?: string;
+                    through?: string;
+                    gaugeAwg?: string;
+                    lengthMm?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putBuildsBuildLinesLineFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    figure: string;
+                    typed: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildLinesLinePart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinePart"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putBuildsBuildLinesLinePart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    part: Record<string, never>;
                 };
             };
         };

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
+import { Link } from 'react-router';
 import { api, type Build, type Finding, type FoundRemedy } from '../api/client';
 import { useOpenBuild } from '../api/useBuild';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
 import { Sheetlet } from '../ui/Sheetlet';
+import { MeasureEntry } from './MeasureEntry';
 import { differing } from './VitalsLine';
 
 export const NoteLeafContext = createContext<(key: string) => void>(() => undefined);
@@ -27,7 +29,9 @@ export function NoteLeaf({ noteKey, onClose }: { noteKey: string | null; onClose
                 ) : (
                     <span className="flex items-center gap-3">
                         <Peg verdict={finding.verdict} size={30} named />
-                        <code className="figures text-sm font-normal text-pencil">{finding.rule}</code>
+                        <Link to={`/rules/${finding.rule}`} className="figures text-sm font-normal text-pen underline" title="What this rule checks, and why">
+                            {finding.rule}
+                        </Link>
                     </span>
                 )
             }
@@ -60,7 +64,10 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                                     <th scope="row" className="px-2 py-1 text-left font-normal">
                                         {line.label}
                                     </th>
-                                    <td className="figures px-2 py-1 text-right font-semibold whitespace-nowrap">{line.value === null ? 'unknown' : `${line.value} ${line.unit}`}</td>
+                                    <td className="figures px-2 py-1 text-right font-semibold whitespace-nowrap">
+                                        {line.value === null ? 'unknown' : `${line.value} ${line.unit}`}
+                                        {line.stated !== undefined && <span className="block text-xs font-normal text-pencil">was {line.stated}</span>}
+                                    </td>
                                     <td className="px-2 py-1 text-right text-sm whitespace-nowrap text-pencil">{line.source}</td>
                                 </tr>
                             ))}
@@ -128,12 +135,18 @@ function Remedies({ finding, onClose }: { finding: Finding; onClose: () => void 
                             <span className="text-sm text-pencil">{remedy.kind === 'measure' ? 'Find out' : remedy.kind === 'brief' ? 'In the brief' : 'By hand'}</span>
                             <br />
                             {remedy.says}
+                            {remedy.kind === 'measure' && <FindOut build={build} line={remedy.line} figure={remedy.figure} />}
                         </li>
                     ))}
                 </ul>
             )}
         </section>
     );
+}
+
+function FindOut({ build, line, figure }: { build: Build; line: string | null; figure: string | null }) {
+    const open = build.appraisal.toMeasure.find((one) => one.figure === figure && (one.line === line || !figure.includes('.')));
+    return open === undefined ? null : <MeasureEntry open={open} />;
 }
 
 /** What a change would do to the vitals, before it is made. */

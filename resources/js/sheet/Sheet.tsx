@@ -29,8 +29,9 @@ function tabs({ lines, brief, appraisal }: Build): Tab[] {
     return [
         { station: 'brief', name: 'Brief', key: '1', verdict: any(worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict])), figure: counted((brief.games ?? []).length, 'game', 'games') },
         { station: 'parts', name: 'Parts', key: '2', verdict: worst(findings.map((finding) => finding.verdict)), figure: counted(lines.filter((line) => line.chosen).length, 'line', 'lines') },
-        { station: 'buy', name: 'Buy', key: '3', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
-        { station: 'build', name: 'Build', key: '4', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
+        { station: 'checks', name: 'Checks', key: '3', verdict: worst(findings.map((finding) => finding.verdict)), figure: `${vitals.clashes + vitals.unmeasured} open` },
+        { station: 'buy', name: 'Buy', key: '4', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
+        { station: 'build', name: 'Build', key: '5', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
     ];
 }
 
@@ -56,8 +57,11 @@ export function Sheet() {
             '?': () => setShowKeys(true),
             1: to('brief'),
             2: to('parts'),
-            3: to('buy'),
-            4: to('build'),
+            3: to('checks'),
+            4: to('buy'),
+            5: to('build'),
+            m: () => void go(`/builds/${id}/checks?leaf=measure`),
+            g: () => void go(`/builds/${id}/checks?leaf=grid`),
             h: () => void go('/'),
             l: turnLight,
             n: () => {

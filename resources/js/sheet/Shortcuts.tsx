@@ -3,7 +3,10 @@ import { Sheetlet } from '../ui/Sheetlet';
 import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
 
 const keys = [
-    ['1 2 3 4', 'Brief, Parts, Buy, Build'],
+    ['1 2 3 4 5', 'Brief, Parts, Checks, Buy, Build'],
+    ['m', 'What to measure next'],
+    ['g', 'Part against part'],
+    ['/', 'Search (in the library)'],
     ['a', 'Add a part (on Parts)'],
     ['n', 'Open the worst note'],
     ['u', 'Put back what was removed last'],

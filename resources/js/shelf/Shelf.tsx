@@ -4,6 +4,7 @@ import { useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session } from '../api/client';
 import { useSession } from '../doors/InWorkshop';
+import { Places } from '../library/Frame';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { capital, finish, number, runTime } from '../ui/format';
@@ -50,12 +51,15 @@ export function Shelf() {
     return (
         <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-5 sm:px-8">
             <header className="mb-6 flex flex-wrap items-center justify-between gap-3">
-                <p className="font-head flex items-center gap-2 text-lg font-semibold text-pen">
-                    <span aria-hidden="true" className="inline-flex">
-                        <Peg verdict="fits" size={22} />
-                    </span>
-                    Pocket Plot
-                </p>
+                <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
+                    <p className="font-head flex items-center gap-2 text-lg font-semibold text-pen">
+                        <span aria-hidden="true" className="inline-flex">
+                            <Peg verdict="fits" size={22} />
+                        </span>
+                        Pocket Plot
+                    </p>
+                    <Places />
+                </div>
                 <div className="flex items-center gap-1">
                     <Button look="bare" onClick={turnLight}>
                         Day / night

@@ -11,6 +11,7 @@ import { Select } from '../../ui/Select';
 interface Vocabulary {
     skills: string[];
     tools: string[];
+    consumables: string[];
     gamesClasses: GamesClass[];
 }
 
@@ -29,8 +30,21 @@ interface Draft {
     games: GamesClass[];
     skills: string[];
     tools: string[];
+    consumables: string[];
+    readyMade: string;
+    playWhileCharging: string;
+    rights: string;
+    roomC: string;
     mustHaves: string;
 }
+
+const yesNo = (value: boolean | undefined) => (value === undefined ? '' : value ? 'yes' : 'no');
+const answered = (value: string) => (value === '' ? null : value === 'yes');
+const answers = [
+    ['', 'not said'],
+    ['yes', 'yes'],
+    ['no', 'no'],
+] as const;
 
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
@@ -51,6 +65,11 @@ function draftOf(build: Build): Draft {
         games: brief.games ?? [],
         skills: brief.skills ?? [],
         tools: brief.tools ?? [],
+        consumables: brief.consumables ?? [],
+        readyMade: brief.readyMade === undefined ? '' : `${brief.readyMade.amount} ${brief.readyMade.currency}`,
+        playWhileCharging: yesNo(brief.playWhileCharging),
+        rights: yesNo(brief.rights),
+        roomC: text(brief.roomC),
         mustHaves: (brief.mustHaves ?? []).join('\n'),
     };
 }
@@ -65,7 +84,7 @@ export default function BriefStation() {
     const draft: Draft = { ...draftOf(build), ...typed };
     const set = (change: Partial<Draft>) => setTyped((before) => ({ ...before, ...change }));
     const dirty = Object.keys(typed).length > 0;
-    const field = (name: Exclude<keyof Draft, 'games' | 'skills' | 'tools'>, path = `brief.${name}`) => ({
+    const field = (name: Exclude<keyof Draft, 'games' | 'skills' | 'tools' | 'consumables'>, path = `brief.${name}`) => ({
         value: draft[name],
         onChange: (event: { target: { value: string } }) => set({ [name]: event.target.value }),
         problem: problem?.about(path),
@@ -88,6 +107,11 @@ export default function BriefStation() {
                     // Nobody has said yet is not the same as none: only a touched list is written.
                     skills: typed.skills ?? build.brief.skills ?? null,
                     tools: typed.tools ?? build.brief.tools ?? null,
+                    consumables: typed.consumables ?? build.brief.consumables ?? null,
+                    readyMade: draft.readyMade,
+                    playWhileCharging: answered(draft.playWhileCharging),
+                    rights: answered(draft.rights),
+                    roomC: draft.roomC,
                     mustHaves: draft.mustHaves.split('\n').map((line) => line.trim()).filter((line) => line !== ''),
                 },
             }),
@@ -173,9 +197,27 @@ export default function BriefStation() {
                     </Group>
                     <Ticks title="You can" words={vocabulary.data?.skills ?? []} chosen={draft.skills} onChange={(skills) => set({ skills })} />
                     <Ticks title="On your bench" words={vocabulary.data?.tools ?? []} chosen={draft.tools} onChange={(tools) => set({ tools })} />
+                    <Ticks title="In your drawer" words={vocabulary.data?.consumables ?? []} chosen={draft.consumables} onChange={(consumables) => set({ consumables })} />
+                    <Group title="Besides">
+                        <div className="grid grid-cols-2 gap-3">
+                            <Field label="A ready-made one costs" hint="to lay beside it" {...field('readyMade')} problem={problem?.about('brief.readyMade') ?? problem?.about('brief.readyMade.amount')} />
+                            <Field label="Room it is used in" hint="°C, 25 if empty" {...field('roomC')} />
+                            <Answer label="Play while it charges" value={draft.playWhileCharging} onChange={(playWhileCharging) => set({ playWhileCharging })} />
+                            <Answer label="I have the right to use the games" value={draft.rights} onChange={(rights) => set({ rights })} />
+                        </div>
+                    </Group>
                 </div>
             </form>
         </main>
+    );
+}
+
+function Answer({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+    return (
+        <label>
+            <span className="mb-1 block text-sm font-semibold">{label}</span>
+            <Select label={label} className="w-full border-edge!" value={value} options={answers} onChange={(event) => onChange(event.target.value)} />
+        </label>
     );
 }
 
@@ -210,6 +252,7 @@ const counts = [
     ['buttons', 'Buttons'],
     ['sticks', 'Sticks'],
     ['knobs', 'Knobs'],
+    ['triggers', 'Triggers'],
     ['pictureWidthPx', 'Picture, wide'],
     ['pictureHeightPx', 'Picture, high'],
 ] as const;
@@ -228,7 +271,7 @@ function GamesTable({ games, onChange, classes }: { games: GamesClass[]; onChang
                             <input
                                 className={`${inputLook} figures ${name.startsWith('picture') ? 'w-20!' : 'w-14!'}`}
                                 inputMode="numeric"
-                                value={String(one[name])}
+                                value={String(one[name] ?? 0)}
                                 onChange={(event) => change(index, { [name]: Number(event.target.value.replace(/\D/g, '')) })}
                             />
                         </label>

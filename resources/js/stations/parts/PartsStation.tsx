@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { api, type Build, type Finding, type Line, type Role } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { MarginNotes } from '../../sheet/Margin';
@@ -75,6 +76,7 @@ function EmptyParts({ onPick }: { onPick: (role: Role) => void }) {
 function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; first: boolean; findings: Finding[]; concerned: Finding[]; onPlace: (place: Place) => void }) {
     const { edit, build } = useOpenBuild();
     const notices = useNotices();
+    const go = useNavigate();
     const save = useLineEdit(line.id);
     const verdict = worst(concerned.map((finding) => finding.verdict));
     const shared = build.lines.filter((other) => other.slot === line.slot).length > 1;
@@ -121,6 +123,7 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                                 )}
                                 <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: line.id, beside: null })}>Swap for another …</DropdownMenu.Item>
                                 <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: null, beside: line.id })}>Keep another candidate beside it …</DropdownMenu.Item>
+                                <DropdownMenu.Item onSelect={() => void go(`/builds/${build.id}/lines/${line.id}/part`)}>Open the part …</DropdownMenu.Item>
                                 <DropdownMenu.Item onSelect={() => void remove()}>Remove</DropdownMenu.Item>
                             </DropdownMenu.Content>
                         </DropdownMenu.Portal>
@@ -145,6 +148,15 @@ function NoteField({ line }: { line: Line }) {
                 className="min-h-6! border-transparent! bg-transparent! px-0! py-0! text-[0.9rem] text-pencil hover:border-b-line! focus:bg-leaf!"
                 save={(note) => save({ note })}
             />
+            {(line.place !== '' || line.part.role === 'material') && (
+                <DraftInput
+                    label={`Place of ${line.part.name}`}
+                    stored={line.place}
+                    placeholder="place in the body"
+                    className="min-h-6! border-transparent! bg-transparent! px-0! py-0! text-[0.9rem] text-pencil hover:border-b-line! focus:bg-leaf!"
+                    save={(place) => save({ place })}
+                />
+            )}
         </span>
     );
 }

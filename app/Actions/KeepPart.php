@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\PartRecord;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\Fields;
+use PocketPlot\File\Format;
+use PocketPlot\File\Json;
+use PocketPlot\File\TypedPart;
+use PocketPlot\Part\Part;
+
+/** Keeps parts in the builder's own library: new ones, changed ones, copies, and whole files of them. */
+final class KeepPart
+{
+    /**
+     * @param  array<string, mixed>  $given  as the editor sends it, figures as typed text; refused as BadFile with one problem a field
+     */
+    public static function asNew(User $user, array $given): PartRecord
+    {
+        return DB::transaction(static fn (): PartRecord => self::create($user, self::spec([...$given, 'id' => self::freeKey($user, self::text($given, 'name'))])));
+    }
+
+    /**
+     * @param  array<string, mixed>  $given  as for asNew()
+     *
+     * @throws StalePart when it was changed meanwhile
+     */
+    public static function over(PartRecord $part, int $version, array $given): PartRecord
+    {
+        return DB::transaction(static function () use ($part, $version, $given): PartRecord {
+            $locked = PartRecord::query()->whereKey($part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+            if ($locked->version !== $version) {
+                throw new StalePart;
+            }
+            $spec = self::spec([...$given, 'id' => $locked->key]);
+            $locked->fill(self::columns($spec, BuildReader::parts(self::fields([$spec]))))->fill(['version' => $version + 1])->save();
+
+            return $locked;
+        });
+    }
+
+    public static function copy(User $user, PartRecord $part): PartRecord
+    {
+        return DB::transaction(static function () use ($user, $part): PartRecord {
+            $name = Str::limit($part->name, 108, '').', adjusted';
+
+            return self::create($user, [...$part->spec, 'id' => self::freeKey($user, $name), 'name' => $name]);
+        });
+    }
+
+    /**
+     * Reads a file of parts.
+     *
+     * @return array<string, Part>
+     *
+     * @throws BadFile naming each field
+     */
+    public static function read(string $text): array
+    {
+        return BuildReader::parts(new Fields(self::format()->decode($text)));
+    }
+
+    /**
+     * Stores every part of a file, all or nothing. A part that is there already under the same key is written over only when asked.
+     *
+     * @return array{added: int, changed: int, left: int}
+     *
+     * @throws BadFile
+     */
+    public static function all(User $user, string $text, bool $overwrite): array
+    {
+        $parts = self::read($text);
+
+        return DB::transaction(static function () use ($user, $parts, $overwrite): array {
+            $there = PartRecord::query()->where('user_id', $user->id)->pluck('id', 'key');
+            $now = now();
+            $fresh = [];
+            $changed = 0;
+            foreach ($parts as $part) {
+                $columns = self::columns($part->raw, [$part]);
+                if (! $there->has($part->id)) {
+                    $fresh[] = [...$columns, 'user_id' => $user->id, 'key' => $part->id, 'spec' => Json::encode($part->raw), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
+                } elseif ($overwrite) {
+                    PartRecord::query()->where('user_id', $user->id)->where('key', $part->id)->firstOrFail()->fill($columns)->fill(['spec' => $part->raw])->save();
+                    $changed++;
+                }
+            }
+            foreach (array_chunk($fresh, 500) as $chunk) {
+                PartRecord::query()->insert($chunk);
+            }
+
+            return ['added' => count($fresh), 'changed' => $changed, 'left' => count($parts) - count($fresh) - $changed];
+        });
+    }
+
+    /**
+     * The written form of a part from the editor, held against the schema and read once.
+     *
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed>
+     *
+     * @throws BadFile
+     */
+    public static function spec(array $given): array
+    {
+        $spec = TypedPart::raw($given);
+        try {
+            self::format()->decode(Json::encode(['format' => Format::LIBRARY, 'version' => Format::VERSION, 'parts' => [$spec]]));
+            BuildReader::parts(self::fields([$spec]));
+        } catch (BadFile $bad) {
+            // The editor knows one part only.
+            throw new BadFile(array_map(static fn (string $problem): string => (string) preg_replace('#^parts/0/#', '', $problem), $bad->problems));
+        }
+
+        return $spec;
+    }
+
+    /** @param  array<string, mixed>  $spec */
+    private static function create(User $user, array $spec): PartRecord
+    {
+        $key = self::text($spec, 'id');
+
+        return PartRecord::query()->create([...self::columns($spec, BuildReader::parts(self::fields([$spec]))), 'user_id' => $user->id, 'key' => $key, 'version' => 1]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $spec
+     * @param  array<array-key, Part>  $parts  the one part that the spec says
+     * @return array{name: string, role: string, maker: string, summary: string, spec: array<string, mixed>}
+     */
+    private static function columns(array $spec, array $parts): array
+    {
+        $part = array_values($parts)[0];
+
+        return ['name' => $part->name, 'role' => $part->role->value, 'maker' => $part->maker, 'summary' => $part->summary, 'spec' => $spec];
+    }
+
+    /** @param  list<array<string, mixed>>  $specs */
+    private static function fields(array $specs): Fields
+    {
+        return new Fields(['parts' => $specs]);
+    }
+
+    private static function format(): Format
+    {
+        return new Format(Format::LIBRARY, (string) file_get_contents(base_path('core/schema/library.schema.json')));
+    }
+
+    private static function freeKey(User $user, string $name): string
+    {
+        $base = Str::limit(Str::slug($name), 70, '');
+        $base = $base === '' ? 'part' : $base;
+        $taken = PartRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->where('key', 'like', addcslashes($base, '%_\\').'%')->pluck('key')->flip();
+        for ($number = 1; ; $number++) {
+            $key = $number === 1 ? $base : "{$base}-{$number}";
+            if (! $taken->has($key)) {
+                return $key;
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function text(array $given, string $field): string
+    {
+        return is_string($given[$field] ?? null) ? $given[$field] : '';
+    }
+}

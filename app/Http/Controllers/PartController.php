@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepPart;
+use App\Http\Requests\ImportRequest;
+use App\Http\Requests\PartRequest;
+use App\Mapping\BuildView;
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use PocketPlot\File\Format;
+use PocketPlot\File\Json;
+use PocketPlot\File\PartReader;
+use PocketPlot\File\PartSheet;
+use PocketPlot\Part\Part;
+
+/** The builder's own parts beside the shared shelf. */
+final class PartController
+{
+    private const MOST_COMPARED = 4;
+
+    public function show(User $user, PartRecord $part): JsonResponse
+    {
+        self::refuseForeign($user, $part);
+
+        return new JsonResponse(self::view($user, $part));
+    }
+
+    public function store(PartRequest $request, User $user): JsonResponse
+    {
+        return new JsonResponse(self::view($user, KeepPart::asNew($user, $request->part())), 201);
+    }
+
+    public function update(PartRequest $request, User $user, PartRecord $part): JsonResponse
+    {
+        abort_unless($part->user_id === $user->id, 404);
+
+        return new JsonResponse(self::view($user, KeepPart::over($part, $request->integer('version'), $request->part())));
+    }
+
+    public function copy(User $user, PartRecord $part): JsonResponse
+    {
+        self::refuseForeign($user, $part);
+
+        return new JsonResponse(self::view($user, KeepPart::copy($user, $part)), 201);
+    }
+
+    public function destroy(User $user, PartRecord $part): JsonResponse
+    {
+        abort_unless($part->user_id === $user->id, 404);
+        $spec = $part->spec;
+        $part->delete();
+
+        // Builds keep their own copies; what is answered is enough to take it back.
+        return new JsonResponse(['part' => $spec]);
+    }
+
+    /** Up to four parts side by side, row by row. */
+    public function compare(Request $request, User $user): JsonResponse
+    {
+        $given = $request->validate(['parts' => ['required', 'string', 'max:100', 'regex:/^\d+(,\d+)*$/']]);
+        $ids = array_slice(array_unique(array_map(intval(...), explode(',', is_string($given['parts']) ? $given['parts'] : ''))), 0, self::MOST_COMPARED);
+        $rows = PartRecord::visibleTo($user)->whereIn('id', $ids)->orderByRaw('field(id, '.implode(', ', $ids).')')->get();
+        abort_if($rows->isEmpty(), 404);
+        $parts = $rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all();
+
+        return new JsonResponse([
+            'parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, 'own' => $row->user_id === $user->id, ...BuildView::part(PartReader::read($row->spec))])->all(),
+            'facets' => self::sideBySide(array_values($parts)),
+        ]);
+    }
+
+    public function preview(ImportRequest $request, User $user): JsonResponse
+    {
+        $parts = KeepPart::read($request->string('text')->toString());
+        $there = PartRecord::query()->where('user_id', $user->id)->whereIn('key', array_keys($parts))->pluck('key')->flip();
+
+        return new JsonResponse([
+            'count' => count($parts),
+            'known' => $there->count(),
+            'parts' => array_map(static fn (Part $part): array => ['name' => $part->name, 'role' => $part->role->value, 'known' => $there->has($part->id), 'blank' => $part->isBlank()], array_slice(array_values($parts), 0, 200)),
+        ]);
+    }
+
+    public function import(ImportRequest $request, User $user): JsonResponse
+    {
+        return new JsonResponse(KeepPart::all($user, $request->string('text')->toString(), $request->boolean('overwrite')), 201);
+    }
+
+    public function exportFile(User $user): Response
+    {
+        $specs = PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all();
+
+        return new Response(Json::encode(['format' => Format::LIBRARY, 'version' => Format::VERSION, 'name' => 'My parts', 'parts' => $specs], JSON_PRETTY_PRINT)."\n", 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="my-parts.pocketplot.json"',
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function view(User $user, PartRecord $row): array
+    {
+        $part = PartReader::read($row->spec);
+
+        return [
+            'libraryId' => $row->id,
+            'own' => $row->user_id === $user->id,
+            'version' => $row->version,
+            'part' => BuildView::part($part),
+            'spec' => (object) $row->spec,
+            'sheet' => PartSheet::of($part),
+            'usedIn' => $user->builds()->whereHas('parts', static fn ($query) => $query->where('key', $row->key)->whereIn('id', static fn ($lines) => $lines->select('build_part_id')->from('build_lines')->whereNull('removed_at')))
+                ->get()->map(static fn (BuildRecord $build): array => ['id' => $build->id, 'name' => $build->name])->all(),
+        ];
+    }
+
+    private static function refuseForeign(User $user, PartRecord $part): void
+    {
+        abort_unless(in_array($part->user_id, [$user->id, User::shelf()->id], true), 404);
+    }
+
+    /**
+     * @param  list<Part>  $parts
+     * @return list<array{facet: string, label: string, rows: list<array{label: string, says: list<?string>, source: list<string>, differs: bool}>}>
+     */
+    private static function sideBySide(array $parts): array
+    {
+        $facets = [];
+        foreach ($parts as $at => $part) {
+            $worth = ['facet' => 'offers', 'label' => 'Price', 'rows' => array_map(static fn ($offer): array => ['field' => 'price', 'label' => 'best price', 'says' => "{$offer->price->says()}, {$offer->vendor}", 'source' => 'listing', 'stated' => null], array_slice($part->offers, 0, 1))];
+            foreach ([...PartSheet::of($part), $worth] as $facet) {
+                $facets[$facet['facet']]['label'] = $facet['label'];
+                foreach ($facet['rows'] as $row) {
+                    $facets[$facet['facet']]['rows'][$row['label']][$at] = $row;
+                }
+            }
+        }
+        $answer = [];
+        foreach ($facets as $name => $facet) {
+            $rows = [];
+            foreach ($facet['rows'] ?? [] as $label => $cells) {
+                $says = $source = [];
+                foreach (array_keys($parts) as $at) {
+                    $says[] = $cells[$at]['says'] ?? null;
+                    $source[] = $cells[$at]['source'] ?? '';
+                }
+                $rows[] = ['label' => (string) $label, 'says' => $says, 'source' => $source, 'differs' => count(array_unique($says)) > 1];
+            }
+            $answer[] = ['facet' => (string) $name, 'label' => $facet['label'], 'rows' => $rows];
+        }
+
+        return $answer;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A part from the editor. Its shape is judged by the core; this holds limits only. */
+final class PartRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'version' => [$this->isMethod('POST') ? 'nullable' : 'required', 'integer', 'min:1'],
+            'part' => ['required', 'array', 'max:60'],
+            'part.name' => ['required', 'string', 'max:120'],
+            'part.role' => ['required', 'string', 'max:20'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['part.name.*' => 'Give the part a name of up to 120 characters.', 'part.role.*' => 'Choose what the part is for.'];
+    }
+
+    /** @return array<string, mixed> */
+    public function part(): array
+    {
+        $part = [];
+        foreach (is_array($given = $this->input('part')) ? $given : [] as $key => $value) {
+            $part[(string) $key] = $value;
+        }
+
+        return $part;
+    }
+}

@@ -1,0 +1,208 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState, type ChangeEvent } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { api, Problem, type Facets, type LibraryPart, type PartsPreview } from '../api/client';
+import { roles, roleWords } from '../stations/words';
+import { Button } from '../ui/Button';
+import { inputLook } from '../ui/Field';
+import { useNotices } from '../ui/Notices';
+import { Select } from '../ui/Select';
+import { Sheetlet } from '../ui/Sheetlet';
+import { useShortcuts } from '../ui/useShortcuts';
+import { Frame } from './Frame';
+
+const page = 50;
+const most = 4;
+
+/** All parts one can see: the shared shelf and one's own. */
+export default function Library() {
+    const [asked, setAsked] = useSearchParams();
+    const [chosen, setChosen] = useState<LibraryPart[]>([]);
+    const [importing, setImporting] = useState(false);
+    const go = useNavigate();
+    const search = useRef<HTMLInputElement>(null);
+    const keys = useMemo(() => ({ '/': () => search.current?.focus(), h: () => void go('/') }), [go]);
+    useShortcuts(keys);
+    useEffect(() => {
+        document.title = 'Library · Pocket Plot';
+    }, []);
+    const words = asked.get('q') ?? '';
+    const role = asked.get('role') ?? '';
+    const facet = asked.get('facet') ?? '';
+    const own = asked.get('own') === '1';
+    const from = Number(asked.get('from') ?? 0);
+    const set = (change: Record<string, string>) =>
+        setAsked(
+            (before) => {
+                const after = new URLSearchParams(before);
+                for (const [key, value] of Object.entries({ from: '', ...change })) {
+                    if (value === '') after.delete(key);
+                    else after.set(key, value);
+                }
+                return after;
+            },
+            { replace: true },
+        );
+    const facets = useQuery({ queryKey: ['facets'], queryFn: () => api.get<Facets>('/facets'), staleTime: Infinity });
+    const query = new URLSearchParams({ q: words, ...(role === '' ? {} : { role }), ...(facet === '' ? {} : { facet }), ...(own ? { own: '1' } : {}), from: String(from) }).toString();
+    const found = useQuery({ queryKey: ['library', query], queryFn: () => api.get<{ total: number; parts: LibraryPart[] }>(`/parts?${query}`), placeholderData: (before) => before });
+    const total = found.data?.total ?? 0;
+    const tick = (part: LibraryPart) =>
+        setChosen((before) => (before.some((one) => one.libraryId === part.libraryId) ? before.filter((one) => one.libraryId !== part.libraryId) : [...before, part].slice(-most)));
+    return (
+        <Frame
+            title="Library"
+            says={found.data === undefined ? 'Looking …' : `${total} ${total === 1 ? 'part' : 'parts'}`}
+            tools={
+                <>
+                    <a className="font-semibold text-pen hover:underline" href="/api/parts/file" download>
+                        Save my parts
+                    </a>
+                    <Button onClick={() => setImporting(true)}>Take in a file</Button>
+                    <Button look="pen" onClick={() => void go('/library/new')}>
+                        Describe a part
+                    </Button>
+                </>
+            }
+        >
+            <form role="search" className="mb-3 flex flex-wrap items-end gap-3" onSubmit={(event) => event.preventDefault()}>
+                <label className="min-w-56 flex-1">
+                    <span className="mb-1 block text-sm font-semibold">Words in name, maker or summary (/)</span>
+                    <input ref={search} className={inputLook} type="search" value={words} onChange={(event) => set({ q: event.target.value })} />
+                </label>
+                <label>
+                    <span className="mb-1 block text-sm font-semibold">Role</span>
+                    <Select label="Role" value={role} options={[['', 'any'] as const, ...roles.map(([value, name]) => [value as string, name] as const)]} onChange={(event) => set({ role: event.target.value })} className="border-edge!" />
+                </label>
+                <label>
+                    <span className="mb-1 block text-sm font-semibold">Has</span>
+                    <Select label="Has" value={facet} options={[['', 'anything'] as const, ...(facets.data?.facets ?? []).map((one) => [one.facet, one.label] as const)]} onChange={(event) => set({ facet: event.target.value })} className="max-w-48 border-edge!" />
+                </label>
+                <label className="flex min-h-9 items-center gap-2">
+                    <input type="checkbox" className="size-5 accent-pen" checked={own} onChange={(event) => set({ own: event.target.checked ? '1' : '' })} /> My own only
+                </label>
+            </form>
+            {chosen.length > 0 && (
+                <div className="sticky top-0 z-10 mb-3 flex flex-wrap items-center gap-3 border-y border-edge bg-pen-wash px-3 py-2" aria-live="polite">
+                    <span className="min-w-0 flex-1">
+                        {chosen.length} of {most} to compare: {chosen.map((part) => part.name).join(' · ')}
+                    </span>
+                    <Button look="bare" onClick={() => setChosen([])}>
+                        Let go
+                    </Button>
+                    <Button look="pen" disabled={chosen.length < 2} onClick={() => void go(`/compare?parts=${chosen.map((part) => part.libraryId).join(',')}`)}>
+                        Compare
+                    </Button>
+                </div>
+            )}
+            {found.isError && <p role="alert">{found.error.message}</p>}
+            {found.data?.parts.length === 0 && (
+                <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
+                    <h2 className="mb-2 text-xl">Nothing of that kind here</h2>
+                    <p className="max-w-prose">{own ? 'A part of your own can be a donor console, a phone, a kit or a single switch. Describe one, or copy one from the shelf and adjust it.' : 'Try fewer words, or describe the part yourself; unknown figures may stay open.'}</p>
+                </div>
+            )}
+            <ul className="border-t border-line">
+                {found.data?.parts.map((part) => (
+                    <li key={part.libraryId} className="flex items-start gap-3 border-b border-dotted border-line py-1.5">
+                        <input type="checkbox" className="mt-1.5 size-5 shrink-0 accent-pen" aria-label={`Compare ${part.name}`} checked={chosen.some((one) => one.libraryId === part.libraryId)} onChange={() => tick(part)} />
+                        <span className="font-head w-28 shrink-0 pt-0.5 text-[0.95rem] text-pencil max-sm:hidden">{roleWords[part.role]}</span>
+                        <span className="min-w-0 flex-1">
+                            <Link className="font-semibold text-ink hover:text-pen hover:underline" to={`/library/${part.libraryId}`}>
+                                {part.name}
+                            </Link>
+                            {part.own && <span className="ml-2 rounded-sm border border-pen px-1 text-xs text-pen">mine</span>}
+                            <span className="block truncate text-sm text-pencil">{[part.maker, part.summary].filter((text) => text !== '').join(' · ')}</span>
+                        </span>
+                        <span className="figures shrink-0 pt-0.5 text-right text-sm">{part.offers[0] === undefined ? <span className="text-pencil">no price</span> : `${part.offers[0].price.amount} ${part.offers[0].price.currency}`}</span>
+                    </li>
+                ))}
+            </ul>
+            {total > page && (
+                <nav aria-label="Leaves" className="mt-3 flex items-center gap-4">
+                    <Button disabled={from === 0} onClick={() => set({ from: String(Math.max(0, from - page)) })}>
+                        Back
+                    </Button>
+                    <span className="figures text-sm text-pencil">
+                        {from + 1} to {Math.min(from + page, total)} of {total}
+                    </span>
+                    <Button disabled={from + page >= total} onClick={() => set({ from: String(from + page) })}>
+                        On
+                    </Button>
+                </nav>
+            )}
+            {importing && <ImportParts onClose={() => setImporting(false)} />}
+        </Frame>
+    );
+}
+
+function ImportParts({ onClose }: { onClose: () => void }) {
+    const cache = useQueryClient();
+    const notices = useNotices();
+    const [text, setText] = useState('');
+    const [overwrite, setOverwrite] = useState(false);
+    const preview = useMutation({ mutationFn: (file: string) => api.post<PartsPreview>('/parts/imports/preview', { text: file }) });
+    const take = useMutation({
+        mutationFn: () => api.post<{ added: number; changed: number; left: number }>('/parts/imports', { text, overwrite }),
+        onSuccess: ({ added, changed, left }) => {
+            void cache.invalidateQueries({ queryKey: ['library'] });
+            notices.say(`${added} taken in, ${changed} written over, ${left} left as they were.`);
+            onClose();
+        },
+    });
+    const choose = async (event: ChangeEvent<HTMLInputElement>) => {
+        const file = event.target.files?.[0];
+        if (file === undefined) return;
+        const read = await file.text();
+        setText(read);
+        preview.mutate(read);
+    };
+    const problem = [preview.error, take.error].find((error) => error instanceof Problem);
+    return (
+        <Sheetlet
+            open
+            onClose={onClose}
+            title="Take in a file of parts"
+            foot={
+                <Button look="pen" disabled={preview.data === undefined || take.isPending} onClick={() => take.mutate()}>
+                    {preview.data === undefined ? 'Take them in' : `Take ${preview.data.count} in`}
+                </Button>
+            }
+        >
+            <label className="mb-4 block">
+                <span className="mb-1 block text-sm font-semibold">A .pocketplot.json file of parts</span>
+                <input type="file" accept=".json" onChange={(event) => void choose(event)} />
+            </label>
+            {preview.isPending && <p className="text-pencil">Reading …</p>}
+            {problem !== undefined && (
+                <div role="alert" className="text-clash">
+                    <p className="font-semibold">{problem.message}</p>
+                    <ul className="list-disc pl-5">
+                        {problem.problems.slice(0, 40).map((one) => (
+                            <li key={one}>{one}</li>
+                        ))}
+                    </ul>
+                </div>
+            )}
+            {preview.data !== undefined && (
+                <>
+                    <p className="mb-2">
+                        {preview.data.count} parts were read; {preview.data.known} of them you have already.
+                    </p>
+                    {preview.data.known > 0 && (
+                        <label className="mb-3 flex items-center gap-2">
+                            <input type="checkbox" className="size-5 accent-pen" checked={overwrite} onChange={(event) => setOverwrite(event.target.checked)} /> Write over those I have
+                        </label>
+                    )}
+                    <ul className="text-sm">
+                        {preview.data.parts.map((part, index) => (
+                            <li key={index}>
+                                {part.name} <span className="text-pencil">{roleWords[part.role]}{part.known ? ', known' : ''}{part.blank ? ', nothing written down that a rule can use' : ''}</span>
+                            </li>
+                        ))}
+                    </ul>
+                </>
+            )}
+        </Sheetlet>
+    );
+}

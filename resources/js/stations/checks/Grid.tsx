@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import { useOpenBuild } from '../../api/useBuild';
+import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { Peg, verdictWords } from '../../ui/Peg';
+
+/** Part against part; each cell holds the worst mark of what is said of the two together. */
+export function Grid() {
+    const { build } = useOpenBuild();
+    const open = useNoteLeaf();
+    const [at, setAt] = useState<string | null>(null);
+    const { grid, findings } = build.appraisal;
+    const named = build.lines.filter((line) => grid.some((cell) => cell.one === line.id || cell.other === line.id));
+    const cellOf = (one: string, other: string) => grid.find((cell) => (cell.one === one && cell.other === other) || (cell.one === other && cell.other === one));
+    const pair = at === null ? undefined : grid.find((cell) => `${cell.one} ${cell.other}` === at);
+    const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
+    if (named.length < 2) return <p className="dot-grid border border-dashed border-edge p-6">Two parts that have to do with each other make the first cell.</p>;
+    return (
+        <div className="grid gap-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
+            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Part against part">
+                <table className="dot-grid border-collapse">
+                    <thead>
+                        <tr>
+                            <td className="sticky left-0 bg-paper" />
+                            {named.slice(0, -1).map((line, index) => (
+                                <th key={line.id} scope="col" className="figures h-8 w-9 text-center text-sm font-semibold" title={line.part.name}>
+                                    <span className="sr-only">{line.part.name}</span>
+                                    <span aria-hidden="true">{index + 1}</span>
+                                </th>
+                            ))}
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {named.map((row, index) => (
+                            <tr key={row.id} className="border-t border-line">
+                                <th scope="row" className="sticky left-0 z-[1] max-w-64 truncate bg-paper pr-3 text-left text-[0.95rem] font-normal whitespace-nowrap max-sm:max-w-32">
+                                    <span className="figures mr-1.5 inline-block w-6 text-right text-sm text-pencil">{index + 1}</span>
+                                    {row.part.name}
+                                </th>
+                                {named.slice(0, -1).map((column, place) => {
+                                    const cell = place < index ? cellOf(row.id, column.id) : undefined;
+                                    const key = cell === undefined ? '' : `${cell.one} ${cell.other}`;
+                                    return (
+                                        <td key={column.id} className={`h-9 w-9 border-l border-line text-center ${place >= index ? 'bg-paper' : ''} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
+                                            {cell !== undefined && (
+                                                <button type="button" className="inline-flex size-9 items-center justify-center hover:bg-pen-wash" aria-label={`${row.part.name} and ${column.part.name}: ${verdictWords[cell.verdict]}`} aria-pressed={key === at} onClick={() => setAt(key === at ? null : key)}>
+                                                    <Peg verdict={cell.verdict} size={22} />
+                                                </button>
+                                            )}
+                                        </td>
+                                    );
+                                })}
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </div>
+            <aside aria-live="polite" className="xl:border-l-[3px] xl:border-double xl:border-clash/45 xl:pl-4">
+                {pair === undefined ? (
+                    <p className="text-pencil">Press a mark to read what is said of the two. Empty cells have nothing to do with each other.</p>
+                ) : (
+                    <>
+                        <h3 className="mb-2 text-lg">
+                            {nameOf(pair.one)} and {nameOf(pair.other)}
+                        </h3>
+                        <ul className="grid gap-1">
+                            {findings
+                                .filter((finding) => pair.findings.includes(finding.key))
+                                .map((finding) => (
+                                    <li key={finding.key}>
+                                        <button type="button" className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug hover:bg-pen-wash" onClick={() => open(finding.key)}>
+                                            <Peg verdict={finding.verdict} size={18} /> {finding.says}
+                                        </button>
+                                    </li>
+                                ))}
+                        </ul>
+                    </>
+                )}
+            </aside>
+        </div>
+    );
+}
