@@ -13,7 +13,6 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\File\FacetBook;
 use PocketPlot\Quantity\BadFigure;
-use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Typed;
 
 /** The rule book and the words that figures are written in. */
@@ -79,8 +78,9 @@ final class RuleController
             'mm±' => [1.0, 'mm'],
             default => [1.0, $unit],
         };
-        $says = $least === $most ? Number::says($least * $times)
-            : Number::says($least * $times).' to '.Number::says($most * $times).(abs($usual - ($least + $most) / 2) < 1e-9 ? '' : ', usually '.Number::says($usual * $times));
+        // Echoed to the last digit that was typed, not rounded as in a sentence.
+        $exact = static fn (float $value): string => (string) round($value * $times, 6);
+        $says = $least === $most ? $exact($least) : $exact($least).' to '.$exact($most).(abs($usual - ($least + $most) / 2) < 1e-9 ? '' : ', usually '.$exact($usual));
 
         return new JsonResponse(['says' => "{$says} {$shown}", 'problem' => null]);
     }

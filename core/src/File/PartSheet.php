@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Part\Part;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
 
 /**
  * A part laid out field by field for reading: each known facet with its fields as people read them.
@@ -53,7 +55,7 @@ final class PartSheet
             $label = $before.$field[1];
             if (FacetBook::isFigure($field[0])) {
                 $figure = $group->figure($name, $field[0] === 'share' ? '' : ($field[0] === 'mm±' ? 'mm' : $field[0]));
-                $says = $field[0] === 'share' && $figure->isKnown() ? $figure->times(100, '%')->says() : $figure->says();
+                $says = self::figure($field[0] === 'share' ? $figure->times(100, '%') : $figure);
                 $rows[] = ['field' => $path.$name, 'label' => $label, 'says' => $says, 'source' => $figure->source->value, 'stated' => $figure->stated];
             } elseif ($field[0] === 'many') {
                 foreach ($group->children($name) as $index => $inner) {
@@ -66,6 +68,16 @@ final class PartSheet
         }
 
         return $rows;
+    }
+
+    /** All three values where the usual one is not simply the middle. */
+    private static function figure(Figure $figure): string
+    {
+        if (! $figure->isKnown() || abs($figure->usual() - ($figure->least() + $figure->most()) / 2) < 1e-9) {
+            return $figure->says();
+        }
+
+        return implode(' / ', array_map(Number::says(...), [$figure->least(), $figure->usual(), $figure->most()]))." {$figure->unit}";
     }
 
     /** @return array{field: string, label: string, says: string, source: string, stated: ?string} */

@@ -40,7 +40,7 @@ export function Grid() {
                                     const cell = place < index ? cellOf(row.id, column.id) : undefined;
                                     const key = cell === undefined ? '' : `${cell.one} ${cell.other}`;
                                     return (
-                                        <td key={column.id} className={`h-9 w-9 border-l border-line text-center ${place >= index ? 'bg-paper' : ''} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
+                                        <td key={column.id} className={`h-9 w-9 text-center ${place >= index ? 'bg-paper' : 'border-l border-line'} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
                                             {cell !== undefined && (
                                                 <button type="button" className="inline-flex size-9 items-center justify-center hover:bg-pen-wash" aria-label={`${row.part.name} and ${column.part.name}: ${verdictWords[cell.verdict]}`} aria-pressed={key === at} onClick={() => setAt(key === at ? null : key)}>
                                                     <Peg verdict={cell.verdict} size={22} />
@@ -59,7 +59,7 @@ export function Grid() {
                     <p className="text-pencil">Press a mark to read what is said of the two. Empty cells have nothing to do with each other.</p>
                 ) : (
                     <>
-                        <h3 className="mb-2 text-lg">
+                        <h3 className="mb-2 text-lg leading-tight">
                             {nameOf(pair.one)} and {nameOf(pair.other)}
                         </h3>
                         <ul className="grid gap-1">
