@@ -66,10 +66,18 @@ final readonly class Vitals
         $schedule = Schedule::of($build, $steps, $today);
         $missing = [];
         $clashes = 0;
+        $worst = ['money.budget' => Verdict::Fits, 'power.runtime' => Verdict::Fits, 'body.fits-inside' => Verdict::Fits];
         foreach ($findings as $finding) {
-            $clashes += $finding->verdict === Verdict::Clash ? 1 : 0;
-            foreach ($finding->verdict === Verdict::Unmeasured ? $finding->remedies : [] as $remedy) {
-                $missing[$remedy->kind === RemedyKind::Measure ? "{$remedy->lineId} {$remedy->figure}" : $finding->key()] = true;
+            // Of the room, only what the brief says of the outside counts for the size.
+            if (isset($worst[$finding->rule]) && ($finding->rule !== 'body.fits-inside' || $finding->about === 'brief')) {
+                $worst[$finding->rule] = $worst[$finding->rule]->worseOf($finding->verdict);
+            }
+            if ($finding->verdict === Verdict::Clash) {
+                $clashes++;
+            } elseif ($finding->verdict === Verdict::Unmeasured) {
+                foreach ($finding->remedies as $remedy) {
+                    $missing[$remedy->kind === RemedyKind::Measure ? "{$remedy->lineId} {$remedy->figure}" : $finding->key()] = true;
+                }
             }
         }
         $open = array_values(array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id])));
@@ -77,15 +85,15 @@ final readonly class Vitals
         return new self(
             cost: $costs->planned,
             budget: $budget,
-            costVerdict: self::worst($findings, 'money.budget'),
+            costVerdict: $worst['money.budget'],
             runTime: $hours,
             runTimeWanted: $brief->runTimeHours,
-            runTimeVerdict: self::worst($findings, 'power.runtime'),
+            runTimeVerdict: $worst['power.runtime'],
             hasPack: $facts->runTime()->pack !== null,
             sidesMm: $size->size->sidesMm(),
             sizeEstimated: $size->estimated,
             largestMm: $brief->largestMm,
-            sizeVerdict: self::worst(array_values(array_filter($findings, static fn (Finding $finding): bool => $finding->about === 'brief')), 'body.fits-inside'),
+            sizeVerdict: $worst['body.fits-inside'],
             massG: $mass,
             unweighed: $unweighed,
             largestMassG: $brief->largestMassG,
@@ -146,16 +154,6 @@ final readonly class Vitals
         }
 
         return [$mass, $unweighed];
-    }
-
-    /** @param  list<Finding>  $findings */
-    private static function worst(array $findings, string $rule): Verdict
-    {
-        return array_reduce(
-            array_filter($findings, static fn (Finding $finding): bool => $finding->rule === $rule),
-            static fn (Verdict $worst, Finding $finding): Verdict => $worst->worseOf($finding->verdict),
-            Verdict::Fits,
-        );
     }
 
     /**

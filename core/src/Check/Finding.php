@@ -7,6 +7,8 @@ namespace PocketPlot\Check;
 /** What one rule says of some parts: the verdict, one sentence, the working and the ways out. */
 final readonly class Finding
 {
+    private string $key;
+
     /**
      * @param  list<string>  $lines  ids of the lines concerned, the one it stands beside first
      * @param  list<WorkingLine>  $working
@@ -24,11 +26,13 @@ final readonly class Finding
         public string $about = '',
         /** About the whole build; the lines are only examples and may change while the finding stays. */
         public bool $ofWhole = false,
-    ) {}
+    ) {
+        $this->key = $rule.'/'.($ofWhole ? 'build' : ($lines[0] ?? 'build')).($about === '' ? '' : '/'.$about);
+    }
 
     /** Stays the same while the finding is about the same thing, whatever its verdict. */
     public function key(): string
     {
-        return $this->rule.'/'.($this->ofWhole ? 'build' : ($this->lines[0] ?? 'build')).($this->about === '' ? '' : '/'.$this->about);
+        return $this->key;
     }
 }

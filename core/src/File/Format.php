@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
 /** The open formats: decodes a text, checks its kind and version, then its shape against the published schema. */
@@ -57,19 +58,36 @@ final readonly class Format
             return;
         }
         $error = $result->error();
-        $problems = [];
-        if ($error !== null) {
-            // Only the leaves: what holds a wrong field is not wrong itself.
-            foreach ((new ErrorFormatter)->formatFlat($error, static fn ($leaf): array => [
-                implode('/', array_map(strval(...), $leaf->data()->fullPath())),
-                (new ErrorFormatter)->formatErrorMessage($leaf),
-            ]) as $pair) {
-                if (is_array($pair) && is_string($pair[0]) && is_string($pair[1])) {
-                    $problems[] = ($pair[0] === '' ? 'the file' : $pair[0]).': '.$pair[1];
-                }
-            }
-        }
+        $problems = $error === null ? [] : self::leaves($error);
 
         throw new BadFile($problems === [] ? ['The file does not follow the published schema.'] : array_values(array_unique($problems)));
+    }
+
+    /** @return list<string> only the leaves: what holds a wrong field is not wrong itself */
+    private static function leaves(ValidationError $error): array
+    {
+        $inner = $error->subErrors();
+        if ($error->keyword() === 'oneOf') {
+            // A figure is a number or a group: what was written tells which of the two was meant.
+            $inner = array_filter($inner, static fn (mixed $one): bool => $one instanceof ValidationError && $one->keyword() !== 'type');
+        }
+        if ($inner !== []) {
+            $leaves = [];
+            foreach ($inner as $one) {
+                $leaves = [...$leaves, ...($one instanceof ValidationError ? self::leaves($one) : [])];
+            }
+
+            return $leaves;
+        }
+        $path = implode('/', array_map(strval(...), $error->data()->fullPath()));
+        $schema = $error->schema()->info()->data();
+        $choices = $error->keyword() === 'enum' && is_object($schema) && isset($schema->enum) && is_array($schema->enum) ? array_filter($schema->enum, is_string(...)) : [];
+        $says = match (true) {
+            $choices !== [] => 'choose one of '.implode(', ', $choices),
+            $error->keyword() === 'oneOf' => 'is no figure; write a number, or least and most with a source',
+            default => (new ErrorFormatter)->formatErrorMessage($error),
+        };
+
+        return [($path === '' ? 'the file' : $path).': '.$says];
     }
 }

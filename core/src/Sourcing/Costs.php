@@ -18,6 +18,7 @@ final readonly class Costs
      * @param  array<string, Money>  $byLine  line id => price of the whole line, converted
      * @param  list<Line>  $unpriced  lines that will cost something nobody knows yet
      * @param  list<Line>  $withoutRate  lines priced in a currency that has no exchange rate
+     * @param  array<string, float>  $worth  `byLine` as floats, to sort by
      * @param  array<string, Line>  $priced  the lines whose price stands in `byLine`
      */
     private function __construct(
@@ -28,6 +29,7 @@ final readonly class Costs
         public array $unpriced,
         public array $withoutRate,
         private array $priced,
+        public array $worth,
     ) {}
 
     /**
@@ -39,7 +41,7 @@ final readonly class Costs
     {
         $currency = $build->brief->currency;
         $planned = $committed = $spent = Money::zero($currency);
-        $byLine = $unpriced = $withoutRate = $priced = [];
+        $byLine = $unpriced = $withoutRate = $priced = $worth = [];
         foreach ($build->chosen() as $line) {
             $isSame = $before !== null && ($before->priced[$line->id] ?? null) === $line && $before->planned->currency === $currency;
             if (! $isSame) {
@@ -60,12 +62,13 @@ final readonly class Costs
             $whole = $isSame ? $before->byLine[$line->id] : ($packets === 1 ? $converted : $converted->times($packets));
             $byLine[$line->id] = $whole;
             $priced[$line->id] = $line;
+            $worth[$line->id] = $isSame ? $before->worth[$line->id] : $whole->amount->toFloat();
             $planned = $planned->plus($whole);
             $committed = $line->state->isCommitted() ? $committed->plus($whole) : $committed;
             $spent = $line->state->isSpent() ? $spent->plus($whole) : $spent;
         }
 
-        return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate, $priced);
+        return new self($planned, $committed, $spent, $byLine, $unpriced, $withoutRate, $priced, $worth);
     }
 
     /** How many are bought: what comes in packets is bought in whole ones, and its price is for a packet. */

@@ -40,7 +40,7 @@ final class Budget implements Rule
         }
         $converted = $facts->build->rates->convert($budget, $facts->build->brief->currency) ?? $budget;
         // Floats will do to put the dearest first; the sums stay exact.
-        $prices = array_map(static fn (Money $price): float => $price->amount->toFloat(), $costs->byLine);
+        $prices = $costs->worth;
         arsort($prices);
         $top = array_slice($prices, 0, 4, true);
         $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
