@@ -5,7 +5,7 @@ for (const light of ['day', 'night'] as const) {
     test(`every station can be read by everyone, by ${light}`, async ({ page }) => {
         await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
         const build = await withBuild(page, 'refuge');
-        for (const station of ['brief', 'parts', 'buy', 'build']) {
+        for (const station of ['brief', 'parts', 'checks', 'buy', 'build']) {
             await page.goto(`${build}/${station}`);
             await expect(page.getByRole('heading', { name: new RegExp(`^${station}$`, 'i'), level: 2 })).toBeVisible();
             await expect(page.locator('html')).toHaveAttribute('data-light', light);
@@ -17,7 +17,7 @@ for (const light of ['day', 'night'] as const) {
 test('nothing runs off the page on a phone', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     const build = await withBuild(page, 'refuge');
-    for (const station of ['brief', 'parts', 'buy', 'build']) {
+    for (const station of ['brief', 'parts', 'checks', 'buy', 'build']) {
         await page.goto(`${build}/${station}`);
         await expect(page.getByRole('heading', { name: new RegExp(`^${station}$`, 'i'), level: 2 })).toBeVisible();
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -66,7 +66,7 @@ test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async
 
 test('buying moves the totals', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.locator('body').press('3');
+    await page.locator('body').press('4');
     const totals = page.getByRole('table', { name: /Totals/ });
     await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('6.80');
     await page.getByLabel('State of Rook 9 panel').selectOption('arrived');

@@ -42,7 +42,8 @@ function FigureInput({ field, value, path, problems, change }: Props) {
         if (stored.typed.trim() === '') setEcho(null);
         else void api.post<Echo>('/typed', { text: stored.typed, unit: field.kind }).then(setEcho, () => undefined);
     };
-    const said = problem ?? echo?.problem ?? null;
+    // What was understood last counts for more than what an earlier save complained of.
+    const said = echo === null ? (problem ?? null) : echo.problem;
     return (
         <div className="mb-2">
             <label htmlFor={id} className="text-sm font-semibold">

@@ -26,7 +26,8 @@ export default function Library() {
     useEffect(() => {
         document.title = 'Library · Pocket Plot';
     }, []);
-    const words = asked.get('q') ?? '';
+    // Typed words stand on their own: the address follows, and must not swallow a fast hand's letters.
+    const [words, setWords] = useState(asked.get('q') ?? '');
     const role = asked.get('role') ?? '';
     const facet = asked.get('facet') ?? '';
     const own = asked.get('own') === '1';
@@ -68,7 +69,7 @@ export default function Library() {
             <form role="search" className="mb-3 flex flex-wrap items-end gap-3" onSubmit={(event) => event.preventDefault()}>
                 <label className="min-w-56 flex-1">
                     <span className="mb-1 block text-sm font-semibold">Words in name, maker or summary (/)</span>
-                    <input ref={search} className={inputLook} type="search" value={words} onChange={(event) => set({ q: event.target.value })} />
+                    <input ref={search} className={inputLook} type="search" value={words} onChange={(event) => { setWords(event.target.value); set({ q: event.target.value }); }} />
                 </label>
                 <label>
                     <span className="mb-1 block text-sm font-semibold">Role</span>

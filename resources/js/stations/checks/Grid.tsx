@@ -15,8 +15,8 @@ export function Grid() {
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
     if (named.length < 2) return <p className="dot-grid border border-dashed border-edge p-6">Two parts that have to do with each other make the first cell.</p>;
     return (
-        <div className="grid gap-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
-            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Part against part">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
+            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Part against part">
                 <table className="dot-grid border-collapse">
                     <thead>
                         <tr>
