@@ -28,7 +28,7 @@ async function shot(name, build, station, { width = 1280, height = 800, light = 
 }
 
 const openNote = async (page) => {
-    await page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').click();
+    await page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').first().click();
     await page.getByRole('button', { name: /Add Tide/ }).first().waitFor();
 };
 const openPicker = async (page) => {
@@ -48,4 +48,39 @@ await shot('build', 'Refuge', 'Build');
 await shot('parts-night', 'Barge', 'Parts', { light: 'night' });
 await shot('parts-phone', 'Refuge', 'Parts', { width: 390, height: 844 });
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
+const at = (address) => async (page) => page.goto(typeof address === 'string' ? address : address(page.url()));
+const leaf = (name) => at((url) => url.replace(/\/checks.*$/, `/checks?leaf=${name}`));
+await shot('checks', 'Refuge', 'Checks');
+await shot('checks-grid', 'Refuge', 'Checks', {
+    act: async (page) => {
+        await leaf('grid')(page);
+        await page.getByRole('button', { name: /: clash$/ }).first().click();
+    },
+});
+await shot('measure-next', 'Barge', 'Checks', { act: leaf('measure') });
+await shot('library', 'Refuge', null, {
+    act: async (page) => {
+        await at('/library?role=display')(page);
+        await page.getByLabel('Compare Acorn 3.5 panel, bare').check();
+        await page.getByLabel('Compare Lattice 3.2 panel').check();
+    },
+});
+await shot('compare', 'Refuge', null, {
+    act: async (page) => {
+        await at('/library?role=display&q=panel')(page);
+        for (const name of ['Rook 9 panel', 'Rook 9 wide-range panel', 'Window 7 panel', 'Ledge 7 ribbon panel']) await page.getByLabel(`Compare ${name}`, { exact: true }).check();
+        await page.getByRole('button', { name: 'Compare', exact: true }).click();
+        await page.getByText('supply window').waitFor();
+    },
+});
+await shot('part-editor', 'Refuge', null, {
+    act: async (page) => {
+        await at('/library?q=rook+wide')(page);
+        await page.getByRole('link', { name: 'Rook 9 wide-range panel' }).click();
+        await page.getByRole('button', { name: 'Copy and adjust' }).click();
+        await page.getByLabel('length', { exact: true }).fill('8 1/4 in');
+        await page.getByLabel('length', { exact: true }).blur();
+        await page.getByText('understood', { exact: false }).waitFor();
+    },
+});
 await browser.close();
