@@ -90,6 +90,8 @@ final class PartSheet
     {
         return match (true) {
             is_bool($value) => $value ? 'yes' : 'no',
+            $value === [] => 'none',
+            $value === '' => 'not said',
             is_string($value), is_int($value), is_float($value) => (string) $value,
             is_array($value) && array_is_list($value) => implode(', ', array_map(self::plain(...), $value)),
             is_array($value) && isset($value['widthPx'], $value['heightPx']) => self::plain($value['widthPx']).' × '.self::plain($value['heightPx']),

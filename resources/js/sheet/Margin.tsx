@@ -2,18 +2,20 @@ import type { Finding } from '../api/client';
 import { Peg } from '../ui/Peg';
 import { useNoteLeaf } from './NoteLeaf';
 
-/** Notes beside the row they concern. What fits is said by the row's own mark alone. */
-export function MarginNotes({ findings, label }: { findings: Finding[]; label: string }) {
+/** Notes beside the row they concern. What fits is said by the row's own mark alone; in brief, what is only tight takes one line. */
+export function MarginNotes({ findings, label, brief = false }: { findings: Finding[]; label: string; brief?: boolean }) {
     const open = useNoteLeaf();
     const open_ = findings.filter((finding) => finding.verdict !== 'fits');
     if (open_.length === 0) return null;
     return (
-        <ul aria-label={label} className="grid gap-1">
+        <ul aria-label={label} className={`grid ${brief ? 'gap-0' : 'gap-1'}`}>
             {open_.map((finding) => (
                 <li key={finding.key}>
-                    <button type="button" onClick={() => open(finding.key)} className="group flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug hover:bg-pen-wash" data-finding={finding.key}>
+                    <button type="button" onClick={() => open(finding.key)} className="group flex w-full items-start gap-1.5 rounded-sm px-1 py-0.5 text-left text-[0.9rem] leading-snug hover:bg-pen-wash" data-finding={finding.key}>
                         <Peg verdict={finding.verdict} size={18} />
-                        <span className="line-clamp-3 group-hover:underline">{finding.says}</span>
+                        <span className={`group-hover:underline ${!brief || finding.verdict === 'clash' ? 'line-clamp-3' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`} title={finding.says}>
+                            {finding.says}
+                        </span>
                     </button>
                 </li>
             ))}

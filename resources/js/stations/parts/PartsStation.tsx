@@ -131,7 +131,7 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                 </span>
             </div>
             <div className="px-4 pb-1.5 max-lg:pl-12 lg:border-l-[3px] lg:border-double lg:border-clash/45 lg:px-3 lg:py-1.5">
-                <MarginNotes findings={line.chosen ? findings : []} label={`Notes on ${line.part.name}`} />
+                <MarginNotes brief findings={line.chosen ? findings : []} label={`Notes on ${line.part.name}`} />
             </div>
         </div>
     );
