@@ -76,7 +76,7 @@ final class Constants
     /** Watts below which a small loudspeaker is lost in a room. */
     public const AUDIBLE_W = 0.25;
 
-    /** Volts by which a fuse or wire rating must not be passed; a fuse is chosen between the heaviest use and this many times it. */
+    /** A short draws several times what a cell's maker allows; up to this many times the largest discharge a fuse near the pack is sure to open. Our estimate, on the safe side of makers' short-circuit figures. */
     public const FUSE_MOST_TIMES = 3.0;
 
     /** Millimetres of wall by process: least that holds, and what is wanted. Usual figures of print shops and joiners. */

@@ -1,4 +1,4 @@
-import type { FacetField, Facets } from '../api/client';
+import type { Facets } from '../api/client';
 
 /** What a field holds while it is edited; figures are typed text beside their source and day. */
 export type Raw = null | boolean | number | string | Raw[] | { [key: string]: Raw };
@@ -51,5 +51,3 @@ export function tidy(value: Raw, keep: readonly string[] = []): Raw {
     }
     return left;
 }
-
-export const fieldOf = (fields: FacetField[], name: string): FacetField | undefined => fields.find((one) => one.field === name);

@@ -22,7 +22,7 @@ export function Grid() {
                         <tr>
                             <td className="sticky left-0 bg-paper" />
                             {named.slice(0, -1).map((line, index) => (
-                                <th key={line.id} scope="col" className="figures h-8 w-9 text-center text-sm font-semibold" title={line.part.name}>
+                                <th key={line.id} scope="col" className="figures h-8 w-9 min-w-9 text-center text-sm font-semibold" title={line.part.name}>
                                     <span className="sr-only">{line.part.name}</span>
                                     <span aria-hidden="true">{index + 1}</span>
                                 </th>
@@ -40,7 +40,7 @@ export function Grid() {
                                     const cell = place < index ? cellOf(row.id, column.id) : undefined;
                                     const key = cell === undefined ? '' : `${cell.one} ${cell.other}`;
                                     return (
-                                        <td key={column.id} className={`h-9 w-9 text-center ${place >= index ? 'bg-paper' : 'border-l border-line'} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
+                                        <td key={column.id} className={`h-9 w-9 min-w-9 text-center ${place >= index ? 'bg-paper' : 'border-l border-line'} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
                                             {cell !== undefined && (
                                                 <button type="button" className="inline-flex size-9 items-center justify-center hover:bg-pen-wash" aria-label={`${row.part.name} and ${column.part.name}: ${verdictWords[cell.verdict]}`} aria-pressed={key === at} onClick={() => setAt(key === at ? null : key)}>
                                                     <Peg verdict={cell.verdict} size={22} />
