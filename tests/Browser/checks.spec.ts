@@ -41,6 +41,7 @@ test('a measurement settles what waited for it, and the page says what became be
     await page.goto(`${build}/checks?leaf=measure`);
     await page.getByRole('listitem').filter({ hasText: 'Peak current of Slate 10 panel' }).first().getByLabel('I found', { exact: false }).fill('1 A');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Peak current of Slate 10 panel' })).toHaveCount(0);
     await page.getByRole('listitem').filter({ hasText: 'Supply window of Slate 10 panel' }).first().getByLabel('I found', { exact: false }).fill('8 to 15 V');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Supply window of Slate 10 panel' })).toHaveCount(0);

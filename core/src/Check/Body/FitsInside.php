@@ -97,6 +97,9 @@ final class FitsInside implements Rule
         foreach ($line->part->size->sidesMm() as $index => $side) {
             $margin = min($margin, $room[$index] - $side);
         }
+        if ($margin >= $this->cavityMm) {
+            return null;
+        }
         $working = [$this->sides("{$line->name()}, outside", $line->part->size), $this->sides("{$bodyLine->name()}, room inside", $cavity)];
         $remedies = [
             Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"),
@@ -108,7 +111,7 @@ final class FitsInside implements Rule
                 $working, Number::says($margin).' mm to spare', $remedies);
         }
 
-        return $margin >= $this->cavityMm ? null : $this->answer(Verdict::Tight, [$line, $bodyLine],
+        return $this->answer(Verdict::Tight, [$line, $bodyLine],
             sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)),
             $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)), $remedies);
     }

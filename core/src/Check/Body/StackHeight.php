@@ -103,8 +103,10 @@ final class StackHeight implements Rule
         $working[] = $this->count($label, $room, 'mm');
         $spare = $room - $height;
 
-        return [$this->answer(self::byMargin($spare, $facts->margin('cavity-mm')), [$bodyLine, ...$lines],
-            sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', [
+        $verdict = self::byMargin($spare, $facts->margin('cavity-mm'));
+
+        return [$this->answer($verdict, [$bodyLine, ...$lines],
+            sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),

@@ -11,6 +11,7 @@ use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Constants;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
@@ -109,9 +110,11 @@ final class PortCurrent implements Rule
         $share = $rating > 0.0 ? $need / $rating : INF;
         $tightAt = $facts->margin('rail-share');
 
-        return $this->answer(self::byShare($share, $tightAt), [$line, $rail->line],
+        $verdict = self::byShare($share, $tightAt);
+
+        return $this->answer($verdict, [$line, $rail->line],
             sprintf('%s takes up to %s mA through the %s of %s, which is made for %s mA.', $line->name(), self::n($need), $from->name, $rail->line->name(), self::n($rating)),
-            $working, sprintf('%s %% of the rating; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), [
+            $working, sprintf('%s %% of the rating; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), $verdict === Verdict::Fits ? [] : [
                 $this->swap($line, "Take something thriftier for {$line->name()}"),
                 $this->swap($rail->line, 'Take one with a stronger socket'),
                 Remedy::add(Role::Cable, 'Add a hub with a supply of its own'),
