@@ -123,7 +123,7 @@ final class Make
     {
         return ['pack' => [
             'chemistry' => 'iron-phosphate', 'series' => 4, 'capacityMah' => $mah, 'cellFullV' => 3.65, 'cellNominalV' => 3.2, 'cellEmptyV' => 2.5,
-            'usableShare' => self::band(0.8, 0.9, 0.85), 'maxDischargeMa' => 10000, 'maxChargeMa' => 5000, 'protection' => $protection,
+            'usableShare' => self::band(0.8, 0.9, 0.85), 'maxDischargeMa' => 10000, 'maxChargeMa' => 5000, 'protection' => $protection, 'resistanceMohm' => 20, 'cutOffV' => 10,
         ]];
     }
 

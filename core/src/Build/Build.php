@@ -16,6 +16,8 @@ final readonly class Build
      * @param  array<string, string>  $ticks  step id => the day it was ticked
      * @param  array<string, mixed>  $extra  keys of the file that this version does not know
      * @param  array<string, array<string, mixed>>  $tickExtra  the same of each tick, by step id
+     * @param  list<Profile>  $profiles  ways of playing that the builder named, the first being the one that counts
+     * @param  list<Reading>  $readings  what was measured on the bench
      */
     public function __construct(
         public string $name,
@@ -26,6 +28,8 @@ final readonly class Build
         public array $ticks = [],
         public array $extra = [],
         public array $tickExtra = [],
+        public array $profiles = [],
+        public array $readings = [],
     ) {}
 
     /** @return list<Line> the lines that count */
@@ -45,6 +49,12 @@ final readonly class Build
         return null;
     }
 
+    /** @return non-empty-list<Profile> the builder's own; the house's while there are none */
+    public function waysOfPlaying(): array
+    {
+        return $this->profiles === [] ? Profile::house() : $this->profiles;
+    }
+
     public function withLine(Line $line): self
     {
         return $this->withLines([...$this->lines, $line]);
@@ -61,6 +71,6 @@ final readonly class Build
     /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {
-        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra);
+        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra, $this->profiles, $this->readings);
     }
 }

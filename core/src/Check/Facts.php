@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Check\Heat\Warmth;
+use PocketPlot\Check\Power\CableDrop;
 use PocketPlot\Fit\BodySize;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\RunTime;
@@ -23,6 +24,9 @@ final class Facts
     private ?SupplyTree $supplyTree = null;
 
     private ?RunTime $runTime = null;
+
+    /** @var array<string, float>|null */
+    private ?array $leadOhms = null;
 
     private ?Costs $costs = null;
 
@@ -130,9 +134,15 @@ final class Facts
         return $this->supplyTree ??= new SupplyTree($this->build);
     }
 
+    /** @return array<string, float> ohm of the lead or wires before each input, by Feed::key(); those that nobody knows are left out */
+    public function leadOhms(): array
+    {
+        return $this->leadOhms ??= CableDrop::leadOhms($this);
+    }
+
     public function runTime(): RunTime
     {
-        return $this->runTime ??= RunTime::of($this->build, $this->supplyTree());
+        return $this->runTime ??= RunTime::of($this->build, $this->supplyTree(), $this->leadOhms());
     }
 
     /** The air inside at the heaviest; null without a body or without anything that draws power. */

@@ -11,11 +11,13 @@ use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
+use PocketPlot\Build\Profile;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\SupplyInput;
+use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Rates;
 
 /** Makes a build out of a decoded and schema-checked build file. */
@@ -26,7 +28,9 @@ final class BuildReader
 
     public const JOIN_KEYS = ['kind', 'from', 'to', 'output', 'input', 'through', 'gaugeAwg', 'lengthMm'];
 
-    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks'];
+    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings'];
+
+    public const PROFILE_KEYS = ['name', 'off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan', 'radio'];
 
     /**
      * @param  array<string, mixed>  $document
@@ -65,6 +69,8 @@ final class BuildReader
             $ticks,
             $file->rest(self::BUILD_KEYS),
             array_filter($tickExtra),
+            self::profiles($file),
+            ReadingReader::all($file, array_keys($lines)),
         );
     }
 
@@ -253,6 +259,45 @@ final class BuildReader
         }
 
         return $own;
+    }
+
+    /**
+     * @return list<Profile>
+     *
+     * @throws BadFile
+     */
+    public static function profiles(Fields $file): array
+    {
+        $profiles = [];
+        foreach ($file->children('profiles') as $fields) {
+            $share = static fn (string $key): float => $fields->number($key) ?? 0.0;
+            $profile = new Profile(
+                $fields->string('name'), $share('off'), $share('idle'), $share('usual'), $share('heavy'),
+                $fields->number('brightness'), $fields->number('volume'), $fields->number('fan'), $fields->has('radio') ? $fields->bool('radio') : null,
+                $fields->rest(self::PROFILE_KEYS),
+            );
+            self::refuseImpossibleProfile($profile, $fields->path);
+            if (isset($profiles[$profile->name])) {
+                throw BadFile::at("{$fields->path}/name", "\"{$profile->name}\" is there twice; give each its own name");
+            }
+            $profiles[$profile->name] = $profile;
+        }
+
+        return array_values($profiles);
+    }
+
+    /** @throws BadFile */
+    private static function refuseImpossibleProfile(Profile $profile, string $path): void
+    {
+        foreach (['off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan'] as $key) {
+            $value = $profile->{$key};
+            if (is_float($value) && ($value < 0.0 || $value > 1.0)) {
+                throw BadFile::at("{$path}/{$key}", Number::says($value * 100).' % lies outside 0 to 100 %; write a share of the whole');
+            }
+        }
+        if (abs($profile->shares() - 1.0) > Profile::ROUNDING) {
+            throw BadFile::at("{$path}/usual", sprintf('the shares of off, idle, usual and heavy add up to %s %%, not to 100 %%; change one of them by %s %%', Number::says($profile->shares() * 100), Number::says(abs($profile->shares() - 1.0) * 100)));
+        }
     }
 
     /** @param  list<Line>  $lines */

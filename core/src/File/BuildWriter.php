@@ -7,6 +7,7 @@ namespace PocketPlot\File;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Profile;
 use PocketPlot\Quantity\Rates;
 
 /** Writes a build as a document of the open format, keys it does not know included. */
@@ -35,6 +36,8 @@ final class BuildWriter
                 static fn (string $step, string $on): array => ['step' => $step, 'on' => $on] + ($build->tickExtra[$step] ?? []),
                 array_keys($build->ticks), array_values($build->ticks),
             ),
+            ...($build->profiles === [] ? [] : ['profiles' => array_map(self::profile(...), $build->profiles)]),
+            ...($build->readings === [] ? [] : ['readings' => array_map(ReadingReader::document(...), $build->readings)]),
         ];
 
         return $document + $build->extra;
@@ -55,6 +58,18 @@ final class BuildWriter
             ...($rates->source === '' ? [] : ['source' => $rates->source]),
             'worth' => $rates->worth === [] ? new \stdClass : $rates->worth,
         ] + $rates->extra;
+    }
+
+    /** @return array<string, mixed> */
+    public static function profile(Profile $profile): array
+    {
+        $shares = array_filter(['off' => $profile->off, 'idle' => $profile->idle, 'usual' => $profile->usual, 'heavy' => $profile->heavy]);
+        $settings = array_filter(
+            ['brightness' => $profile->brightness, 'volume' => $profile->volume, 'fan' => $profile->fan, 'radio' => $profile->radio],
+            static fn (mixed $value): bool => $value !== null,
+        );
+
+        return ['name' => $profile->name] + $shares + $settings + $profile->extra;
     }
 
     /** @return array<string, mixed> */

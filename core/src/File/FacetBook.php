@@ -52,6 +52,7 @@ final class FacetBook
         'startUpMa' => ['mA', 'start-up'],
         'offMa' => ['mA', 'draw when off'],
         'warnVolts' => ['V', 'low-voltage warning at'],
+        'drawKind' => ['choice', 'draw keeps', ['power', 'current', 'resistance']],
         'isAlternative' => ['flag', 'one of several ways in'],
     ];
 
@@ -80,13 +81,16 @@ final class FacetBook
                 'usableShare' => ['share', 'usable share'], 'maxDischargeMa' => ['mA', 'largest discharge'], 'maxChargeMa' => ['mA', 'largest charge'], 'resistanceMohm' => ['mΩ', 'inner resistance'],
                 'protection' => ['choice', 'own protection', ['built-in', 'none', 'unknown']], 'cutOffV' => ['V', 'cuts off at'], 'totalW' => ['W', 'all sockets together'],
                 'canSplit' => ['yes-no', 'can be split in two'], 'loose' => ['flag', 'cells are taken out to be charged'], 'sealed' => ['flag', 'sealed bank'],
+                'cycles' => ['', 'full charges so far'], 'releaseV' => ['V', 'lets go again at'], 'latches' => ['yes-no', 'stays off once tripped'],
             ]],
             'charger' => ['label' => 'Charger', 'fields' => [
                 'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'seriesLeast' => ['int', 'cells in a row, least'], 'seriesMost' => ['int', 'cells in a row, most'],
                 'inputVolts' => ['V', 'input window'], 'chargeMa' => ['mA', 'charge current'], 'powerPath' => ['yes-no', 'feeds the loads past the pack'], 'wireless' => ['flag', 'through a coil'],
+                'way' => ['choice', 'way it works', ['', 'linear', 'switching']], 'efficiency' => ['share', 'efficiency, when switching'],
             ]],
             'protector' => ['label' => 'Protection board', 'fields' => [
                 'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in a row'], 'cutOffV' => ['V', 'cuts off at'], 'mostMa' => ['mA', 'carries at most'],
+                'releaseV' => ['V', 'lets go again at'], 'latches' => ['yes-no', 'stays off once tripped'],
             ]],
             'gauge' => ['label' => 'Low-pack notice', 'fields' => ['noticeSeconds' => ['s', 'notice before the power goes']]],
             'fuse' => ['label' => 'Fuse', 'fields' => ['ratingMa' => ['mA', 'rating']]],

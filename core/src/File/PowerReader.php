@@ -7,6 +7,7 @@ namespace PocketPlot\File;
 use PocketPlot\Build\Vocabulary;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Converts;
+use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\PowerSwitch;
@@ -32,6 +33,7 @@ final class PowerReader
             $supply->figure('offMa', 'mA'),
             $supply->figure('warnVolts', 'V'),
             $supply->bool('isAlternative'),
+            $supply->oneOf('drawKind', DrawKind::class, DrawKind::Power),
         );
         self::refuse($supply, 'limitVolts', $input->limitVolts, $input->volts, 'is below the upper end of the supply window');
 
@@ -88,6 +90,9 @@ final class PowerReader
             $fields->yesNo('canSplit'),
             $fields->bool('loose'),
             $fields->bool('sealed'),
+            $fields->figure('cycles', ''),
+            $fields->figure('releaseV', 'V'),
+            $fields->yesNo('latches'),
         );
         if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
             throw BadFile::at("{$fields->path}/chemistry", "\"{$pack->chemistry}\" is no chemistry we know; choose one of ".implode(', ', Vocabulary::CHEMISTRIES));
@@ -121,6 +126,8 @@ final class PowerReader
             $charger->figure('chargeMa', 'mA'),
             $charger->yesNo('powerPath'),
             $charger->bool('wireless'),
+            $charger->string('way', ''),
+            $charger->figure('efficiency', ''),
         );
     }
 
@@ -128,7 +135,7 @@ final class PowerReader
     public static function protector(?Fields $protector): ?Protector
     {
         return $protector === null ? null : new Protector(
-            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'),
+            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'), $protector->figure('releaseV', 'V'), $protector->yesNo('latches'),
         );
     }
 

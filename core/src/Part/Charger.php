@@ -20,6 +20,10 @@ final readonly class Charger
         public YesNo $powerPath,
         /** Charges through a coil instead of a lead. */
         public bool $wireless,
+        /** "linear": burns what it does not pass on; "switching"; "" when nobody says. */
+        public string $way,
+        /** Of a switching one: watts into the pack for watts taken. */
+        public Figure $efficiency,
     ) {}
 
     public function takes(Pack $pack): bool

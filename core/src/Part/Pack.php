@@ -31,6 +31,12 @@ final readonly class Pack
         public bool $loose,
         /** A ready-made bank: its raw cells cannot be reached, only its outputs. */
         public bool $sealed,
+        /** Full charges it has been through; its usable share is then that of a new one. */
+        public Figure $cycles,
+        /** Volts at which its protection lets go again by itself. */
+        public Figure $releaseV,
+        /** Once tripped, its protection stays off until a charger is plugged in. */
+        public YesNo $latches,
     ) {}
 
     public function isRechargeable(): bool

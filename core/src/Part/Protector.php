@@ -16,6 +16,10 @@ final readonly class Protector
         /** Volts of the whole row at which it cuts off. */
         public Figure $cutOffV,
         public Figure $mostMa,
+        /** Volts of the whole row at which it lets go again by itself. */
+        public Figure $releaseV,
+        /** Once tripped it stays off until a charger is plugged in. */
+        public YesNo $latches,
     ) {}
 
     public function guards(Pack $pack): bool

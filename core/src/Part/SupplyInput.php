@@ -28,6 +28,7 @@ final readonly class SupplyInput
         public Figure $warnVolts,
         /** One of several ways in, of which a single one is used. */
         public bool $isAlternative,
+        public DrawKind $drawKind = DrawKind::Power,
     ) {}
 
     /** Idle, usual and heavy watts; unknown when draw or voltage is. */

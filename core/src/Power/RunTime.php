@@ -6,74 +6,106 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Profile;
 use PocketPlot\Quantity\Figure;
 
 /**
- * Hours on one charge.
+ * Hours on one charge, out of the discharge of the real supply tree.
  *
- * Run time = pack watt-hours × usable share ÷ watts at the pack; the watts already hold the
- * converters' losses. Least takes the smallest pack and the heaviest play, most the reverse.
- * With several packs that feed loads, the first to give up ends the play.
+ * Least is the heaviest way of playing with every figure at its bad end, most the lightest with every figure
+ * at its good end, usual the first way of playing as it usually goes. With several packs that feed loads,
+ * the first to give up ends the play.
  */
 final readonly class RunTime
 {
     /**
-     * @param  list<Missing>  $missing
+     * @param  list<Missing>  $missing  figures without which nothing can be said
+     * @param  list<Missing>  $assumed  figures for which something else stood in
      */
     private function __construct(
         public Figure $hours,
         public ?Line $pack,
-        public Figure $wattHours,
-        public Figure $usableShare,
-        public Figure $watts,
         public array $missing,
+        public array $assumed,
+        /** The first way of playing, the heaviest, the lightest. */
+        public ?Profile $main,
+        public ?Profile $heaviest,
+        public ?Profile $lightest,
+        /** How the usual run of the first way of playing ends. */
+        public ?RunEnd $usual,
+        /** How the shortest run ends. */
+        public ?RunEnd $shortest,
+        public Figure $wattHours,
+        /** Watts out of the pack half full: lightest, usual, heaviest. */
+        public Figure $watts,
     ) {}
 
-    /** In hours; unknown without a pack that feeds something, or while a figure is missing. */
-    public static function of(Build $build, SupplyTree $tree): self
+    /**
+     * @param  array<string, float>  $leadOhms  by Feed::key()
+     *
+     * In hours; unknown without a pack that feeds something, or while a figure is missing.
+     */
+    public static function of(Build $build, SupplyTree $tree, array $leadOhms = []): self
     {
         $shortest = null;
-        foreach ($build->chosen() as $line) {
+        foreach ($tree->sources() as $line) {
             if ($line->part->pack === null) {
                 continue;
             }
-            $one = self::ofPack($line, $tree);
-            $feedsSomething = ! $one->watts->isKnown() || $one->watts->most() > 0.0;
-            if (! $feedsSomething) {
-                continue;
-            }
+            $one = self::from($line, $build, $tree, $leadOhms);
             if ($shortest === null || ! $one->hours->isKnown() || ($shortest->hours->isKnown() && $one->hours->usual() < $shortest->hours->usual())) {
                 $shortest = $one;
             }
         }
-        $unknown = Figure::unknown('W');
 
-        return $shortest ?? new self(Figure::unknown('h'), null, Figure::unknown('Wh'), Figure::unknown(''), $unknown, []);
+        return $shortest ?? new self(Figure::unknown('h'), null, [], [], null, null, null, null, null, Figure::unknown('Wh'), Figure::unknown('W'));
     }
 
-    private static function ofPack(Line $line, SupplyTree $tree): self
+    /** @param  array<string, float>  $leadOhms */
+    private static function from(Line $line, Build $build, SupplyTree $tree, array $leadOhms): self
     {
-        $pack = $line->part->pack ?? throw new \LogicException('a line without a pack has no run time');
-        [$watts, , $missing] = $tree->wattsFrom($line);
-        $energy = $pack->wattHours()->times($line->quantity);
-        if (! $pack->capacityMah->isKnown()) {
-            $missing[] = new Missing($line, 'pack.capacityMah');
-        } elseif (! $energy->isKnown()) {
-            $missing[] = new Missing($line, 'pack.cellNominalV');
+        $gaps = new Gaps;
+        $celsius = $build->brief->roomC;
+        $energy = $line->part->pack?->wattHours()->times($line->quantity) ?? Figure::unknown('Wh');
+        $circuit = static fn (Profile $profile, Assumption $at): ?Circuit => Circuit::of($build, $tree, $line, $profile, $at, $leadOhms, $celsius, $gaps);
+        try {
+            $profiles = $build->waysOfPlaying();
+            $watts = [];
+            foreach ($profiles as $index => $profile) {
+                $one = $circuit($profile, Assumption::usual());
+                if ($one === null) {
+                    return new self(Figure::unknown('h'), $line, $gaps->allMissing(), $gaps->allAssumed(), null, null, null, null, null, $energy, Figure::unknown('W'));
+                }
+                $watts[$index] = self::wattsHalfFull($one);
+                $first ??= $one;
+            }
+            $heaviest = $profiles[(int) array_search(max($watts), $watts, true)];
+            $lightest = $profiles[(int) array_search(min($watts), $watts, true)];
+            $usual = Discharge::hours($first);
+            $worst = $circuit($heaviest, Assumption::worst());
+            $best = $circuit($lightest, Assumption::best());
+            $shortest = $worst === null ? $usual : Discharge::hours($worst);
+            $longest = $best === null ? $usual : Discharge::hours($best);
+        } catch (BadSupply $bad) {
+            return new self(Figure::unknown('h'), $line, [new Missing($bad->stands, $bad->figure)], [], null, null, null, null, null, $energy, Figure::unknown('W'));
+        } catch (NoBalance) {
+            return new self(Figure::exactly(0.0, 'h'), $line, [], $gaps->allAssumed(), $profiles[0], $profiles[0], $profiles[0], null, null, $energy, Figure::unknown('W'));
         }
-        $share = $pack->usableShare;
-        if (! $share->isKnown()) {
-            $missing[] = new Missing($line, 'pack.usableShare');
-        }
-        $hours = ! $watts->isKnown() || ! $energy->isKnown() || ! $share->isKnown() || $watts->least() <= 0.0
-            ? Figure::unknown('h')
-            : Figure::band(
-                $energy->least() * $share->least() / $watts->most(),
-                $energy->usual() * $share->usual() / $watts->usual(),
-                $energy->most() * $share->most() / $watts->least(),
-                'h',
-            );
+        $hours = is_finite($longest->hours) && is_finite($usual->hours)
+            ? Figure::band(min($shortest->hours, $usual->hours), $usual->hours, max($longest->hours, $usual->hours), 'h')
+            : Figure::unknown('h');
 
-        return new self($hours, $line, $energy, $share, $watts, $missing);
+        return new self(
+            $hours, $line, [], $gaps->allAssumed(), $profiles[0], $heaviest, $lightest, $usual, $shortest, $energy,
+            Figure::band(min($watts), $watts[0], max($watts), 'W'),
+        );
+    }
+
+    /** @throws NoBalance */
+    private static function wattsHalfFull(Circuit $circuit): float
+    {
+        $look = new Look($circuit, array_fill(0, count($circuit->cells), 0.5));
+
+        return $look->volts * $look->amps;
     }
 }

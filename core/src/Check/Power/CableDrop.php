@@ -29,6 +29,27 @@ final class CableDrop implements Rule
             ['cable.gaugeAwg', 'cable.lengthMm', 'supply.volts', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.warnVolts', 'output.efficiency']);
     }
 
+    /** @return array<string, float> usual ohm before each input, by Feed::key() */
+    public static function leadOhms(Facts $facts): array
+    {
+        $ohms = [];
+        $tree = $facts->supplyTree();
+        foreach ($tree->feeds as $key => $feed) {
+            $join = $feed->join;
+            if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
+                $ohms[$key] = Wire::ohm($join->gaugeAwg, $join->lengthMm);
+
+                continue;
+            }
+            $cable = self::leadOf($facts, $feed, $tree->rails[$feed->railId]->line)?->part->cable;
+            if ($cable !== null && $cable->gaugeAwg->isKnown() && $cable->lengthMm->isKnown()) {
+                $ohms[$key] = Wire::leadOhm($cable->gaugeAwg->usual(), $cable->lengthMm->usual());
+            }
+        }
+
+        return $ohms;
+    }
+
     public function check(Facts $facts): iterable
     {
         $tree = $facts->supplyTree();
@@ -42,7 +63,7 @@ final class CableDrop implements Rule
 
                 continue;
             }
-            $lead = $join === null || $join->through === '' ? self::leadOf($facts, $feed, $rail->line) : $facts->build->line($join->through);
+            $lead = self::leadOf($facts, $feed, $rail->line);
             $cable = $lead?->part->cable;
             if ($lead === null || $cable === null) {
                 continue;
@@ -61,6 +82,9 @@ final class CableDrop implements Rule
 
     private static function leadOf(Facts $facts, Feed $feed, Line $giver): ?Line
     {
+        if ($feed->join !== null && $feed->join->through !== '') {
+            return $facts->build->line($feed->join->through);
+        }
         [$from, $to] = PortCurrent::sockets($facts, $feed, $giver);
 
         return $from === null || $to === null ? null : PortCurrent::lead($facts, $from, $to);

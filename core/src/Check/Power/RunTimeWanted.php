@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
+use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
@@ -21,9 +24,9 @@ final class RunTimeWanted implements Rule
 
     public static function meta(): Meta
     {
-        return new Meta('power.runtime', 'One charge lasts as long as the brief wants.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'pack.capacityMah', 'pack.cellNominalV', 'pack.usableShare']);
+        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.',
+            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'protector', 'panel', 'amp', 'cooling', 'radio', 'cable'],
+            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.resistanceMohm', 'pack.cutOffV']);
     }
 
     public function check(Facts $facts): iterable
@@ -34,37 +37,62 @@ final class RunTimeWanted implements Rule
             return;
         }
         $pack = $runTime->pack;
-        $working = [
-            $this->row("{$pack->name()}, energy at the cells", $runTime->wattHours),
-            $this->row('Share of it that is used', $runTime->usableShare),
-            $this->row('Taken at the pack, losses included', $runTime->watts),
-        ];
-        if (! $runTime->hours->isKnown()) {
+        $working = [$this->row("{$pack->name()}, energy at the cells", $runTime->wattHours)];
+        $share = $pack->part->pack?->usableShare;
+        if ($share !== null && $share->isKnown()) {
+            $working[] = $this->row('Share of it that is usable', $share);
+        }
+        $hours = $runTime->hours;
+        $main = $runTime->main;
+        if (! $hours->isKnown() || $main === null || $runTime->heaviest === null || $runTime->lightest === null) {
             $missing = $runTime->missing[0] ?? null;
             yield $this->unmeasured($missing->line ?? $pack, $missing->figure ?? 'supply.drawMa', [$pack], $working, '', 'the run time is open');
 
             return;
         }
-        $hours = $runTime->hours;
+        $assumed = $runTime->assumed[0] ?? null;
         $verdict = match (true) {
-            $hours->least() >= $wanted => Verdict::Fits,
-            $hours->usual() >= $wanted => Verdict::Tight,
+            $hours->least() >= $wanted => $assumed === null ? Verdict::Fits : Verdict::Tight,
+            $hours->usual() >= $wanted * $facts->margin('runtime-share') => Verdict::Tight,
             default => Verdict::Clash,
         };
-        $remedies = $verdict === Verdict::Fits ? [] : [
-            Remedy::swap($pack->id, $pack->role, 'Take a larger pack'),
-            ...array_map(
-                static fn ($line): Remedy => Remedy::swap($line->id, $line->role, "Take something thriftier for {$line->name()}"),
-                [...$facts->filling(Role::Display), ...$facts->filling(Role::Board)],
-            ),
-            Remedy::brief(sprintf('Ask for %s h in the brief', Number::says(floor($hours->least() * 10) / 10))),
+        $working = [
+            ...$working,
+            $this->row('Taken at the pack half full, losses included', $runTime->watts),
+            $this->count("\"{$runTime->heaviest->name}\", every figure at its bad end", round($hours->least(), 2), 'h'),
+            $this->count("\"{$main->name}\", as it usually goes", round($hours->usual(), 2), 'h'),
+            $this->count("\"{$runTime->lightest->name}\", every figure at its good end", round($hours->most(), 2), 'h'),
+            ...($runTime->usual === null ? [] : [$this->count('Charge left inside by then', round($runTime->usual->chargeLeft * 100, 1), '%')]),
+            $this->row('Wanted', Figure::exactly($wanted, 'h', Source::Brief)),
         ];
+        $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
+        $about = $assumed === null || $verdict === Verdict::Clash ? '' : sprintf(' Nobody knows the %s of %s yet; a careful figure stands in.', Measuring::name($assumed->figure), $assumed->line->name());
         yield $this->answer(
             $verdict, [$pack],
-            sprintf('One charge lasts %s h in heavy play, %s h usually; wanted are %s h.', Number::says($hours->least()), Number::says($hours->usual()), Number::says($wanted)),
-            [...$working, $this->row('Run time, heavy to idle', $hours), $this->row('Wanted', Figure::exactly($wanted, 'h', Source::Brief))],
-            'watt-hours × usable share ÷ watts',
-            $remedies,
+            sprintf('One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.', Number::says($hours->usual()), $main->name, Number::says($hours->least()), $runTime->heaviest->name, Number::says($wanted))
+                .($end === null ? '' : " First to give up: {$end->says()}").$about,
+            $working,
+            'the discharge of the whole supply tree, from full until the first part gives up',
+            $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed),
         );
+    }
+
+    /**
+     * @param  list<Missing>  $assumed
+     * @return list<Remedy>
+     */
+    private function remedies(Facts $facts, Line $pack, Figure $hours, float $wanted, array $assumed): array
+    {
+        return [
+            ...($hours->least() >= $wanted ? [] : [
+                Remedy::swap($pack->id, $pack->role, 'Take a larger pack'),
+                ...array_map(
+                    static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something thriftier for {$line->name()}"),
+                    [...$facts->filling(Role::Display), ...$facts->filling(Role::Board)],
+                ),
+                Remedy::brief(sprintf('Ask for %s h in the brief', Number::says(floor($hours->least() * 10) / 10))),
+            ]),
+            ...array_map(static fn (Missing $one): Remedy => Remedy::measure($one->line->id, $one->figure), $assumed),
+        ];
     }
 }

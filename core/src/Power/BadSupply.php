@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Line;
+
+/** A figure of the supply that cannot be: it names the part, the figure and the fix. */
+final class BadSupply extends \DomainException
+{
+    private function __construct(public readonly Line $stands, public readonly string $figure, public readonly string $why)
+    {
+        parent::__construct("{$stands->name()}: {$figure} {$why}");
+    }
+
+    public static function at(Line $line, string $figure, string $why): self
+    {
+        return new self($line, $figure, $why);
+    }
+}

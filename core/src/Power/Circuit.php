@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\Profile;
+use PocketPlot\Part\Pack;
+use PocketPlot\Quantity\Figure;
+
+/**
+ * Everything that one source feeds, with every figure taken at its place in its band: ready to find the
+ * balance of volts and amps at any charge and in any state of play.
+ */
+final class Circuit
+{
+    /**
+     * @param  non-empty-list<Cells>  $cells  packs side by side
+     * @param  list<Branch>  $branches  what hangs on the raw volts
+     * @param  list<Gate>  $gates  the source's own outputs: a bank's sockets
+     * @param  array<int, float>  $shares  of the time, by PlayState; states without any are left out
+     * @param  bool  $hasPeak  whether the short peak is known to be asked
+     */
+    private function __construct(
+        public readonly Line $source,
+        public readonly array $cells,
+        public readonly array $branches,
+        public readonly array $gates,
+        public readonly array $shares,
+        public readonly PlayState $heaviest,
+        public readonly bool $hasPeak,
+        public readonly Gaps $gaps,
+    ) {}
+
+    /**
+     * @param  array<string, float>  $leadOhms  by Feed::key()
+     * @return ?self null when figures are missing; `$gaps` then names them
+     *
+     * @throws BadSupply when a figure is impossible
+     */
+    public static function of(Build $build, SupplyTree $tree, Line $source, Profile $profile, Assumption $at, array $leadOhms, float $celsius, Gaps $gaps): ?self
+    {
+        $cells = [];
+        foreach (self::sideBySide($build, $source) as $line) {
+            $pack = $line->part->pack;
+            if ($pack !== null) {
+                [$cutOff, $trip] = self::protection($build, $line, $pack, $gaps);
+                $cells[] = Cells::of($line, $pack, $at, $celsius, $cutOff, $trip, $gaps);
+            }
+        }
+        $shares = array_filter([$profile->off, $profile->idle, $profile->usual, $profile->heavy], static fn (float $share): bool => $share > 0.0);
+        $heaviest = PlayState::from($shares === [] ? 0 : max(array_keys($shares)));
+        $compiler = new CircuitParts($tree, $profile, $at, $leadOhms, $gaps, $heaviest);
+        $branches = $gates = [];
+        foreach ($tree->railsOf($source) as $rail) {
+            $output = $tree->outputOf($rail);
+            if ($rail->loads === []) {
+                continue;
+            }
+            if ($output === null) {
+                $branches = [...$branches, ...$compiler->branches($rail)];
+            } else {
+                $gate = $compiler->gate($source, $output);
+                $gates = $gate === null ? $gates : [...$gates, $gate];
+            }
+        }
+        $known = array_values(array_filter($cells));
+        if ($gaps->allMissing() !== [] || $known === []) {
+            return null;
+        }
+
+        return new self($source, $known, $branches, $gates, $shares, $heaviest, $compiler->addPeak($branches, $gates), $gaps);
+    }
+
+    /**
+     * Balance at this charge: terminal volts and amps.
+     *
+     * Volts = rest volts − amps × resistance, amps = what all takers draw at those volts; found by putting one
+     * into the other until both stand still.
+     *
+     * @return array{float, float}
+     *
+     * @throws NoBalance
+     */
+    public function balance(float $restVolts, float $ohm, int $state): array
+    {
+        $amps = 0.0;
+        for ($step = 0; $step < Branch::MOST_STEPS; $step++) {
+            $volts = $restVolts - $amps * $ohm;
+            if ($volts <= 0.0) {
+                throw new NoBalance($this->source);
+            }
+            $next = $this->amps($volts, $state);
+            if (abs($next - $amps) <= 1e-10 + 1e-9 * $next) {
+                return [$volts, $next];
+            }
+            $amps = $next;
+        }
+        throw new NoBalance($this->source);
+    }
+
+    /** @throws NoBalance */
+    public function amps(float $volts, int $state): float
+    {
+        $amps = 0.0;
+        foreach ($this->branches as $branch) {
+            $amps += $branch->amps($volts, $state);
+        }
+        foreach ($this->gates as $gate) {
+            $amps += $gate->inputAmps($volts, $state);
+        }
+
+        return $amps;
+    }
+
+    /** Who gives up at these terminal volts and amps; null while all hold out. */
+    public function givesUp(float $volts, float $amps, int $state): ?GivesUp
+    {
+        foreach ($this->cells as $cells) {
+            if ($cells->cutOffV !== null && $volts <= $cells->cutOffV) {
+                return new GivesUp(GivesUp::CUT_OFF, $cells->line, PlayState::from($state), $volts, $cells->cutOffV);
+            }
+            if ($cells->tripA !== null && $amps / count($this->cells) > $cells->tripA) {
+                return new GivesUp(GivesUp::TRIPS, $cells->line, PlayState::from($state), $amps / count($this->cells), $cells->tripA);
+            }
+        }
+        foreach ([...$this->branches, ...$this->gates] as $taker) {
+            $one = $taker->givesUp($volts, $state);
+            if ($one !== null) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** The state that has to be survived: the peak where it is known, else the heaviest that is played. */
+    public function hardest(): int
+    {
+        return $this->hasPeak ? PlayState::Peak->value : $this->heaviest->value;
+    }
+
+    /** Watts that all parts themselves get in this state, at these volts at the terminals. */
+    public function wattsInUse(float $volts, int $state): float
+    {
+        return $this->flow($volts, $state)->used;
+    }
+
+    /** Where the watts go, at these volts at the terminals. */
+    public function flow(float $volts, int $state): Flow
+    {
+        $flow = new Flow;
+        foreach ($this->branches as $branch) {
+            $flow->through($branch, $volts, $state);
+        }
+        foreach ($this->gates as $gate) {
+            $flow->into($gate, $volts, $state);
+        }
+
+        return $flow;
+    }
+
+    /** @return list<Line> the packs that stand side by side with the source, itself first */
+    private static function sideBySide(Build $build, Line $source): array
+    {
+        $found = [$source->id => $source];
+        do {
+            $before = count($found);
+            foreach ($build->joins as $join) {
+                if ($join->kind === 'parallel' && isset($found[$join->from]) !== isset($found[$join->to])) {
+                    $other = $build->line(isset($found[$join->from]) ? $join->to : $join->from);
+                    if ($other !== null && $other->chosen) {
+                        $found[$other->id] = $other;
+                    }
+                }
+            }
+        } while (count($found) > $before);
+
+        return array_values($found);
+    }
+
+    /** @return array{?Figure, ?Figure} volts at which it cuts off, milliamps at which it trips */
+    private static function protection(Build $build, Line $line, Pack $pack, Gaps $gaps): array
+    {
+        foreach ($build->chosen() as $other) {
+            $guard = $other->part->protector;
+            if ($guard !== null && $guard->guards($pack)) {
+                if (! $guard->cutOffV->isKnown()) {
+                    $gaps->assumed($other, 'protector.cutOffV');
+                }
+
+                return [$guard->cutOffV->isKnown() ? $guard->cutOffV : null, $guard->mostMa->isKnown() ? $guard->mostMa : null];
+            }
+        }
+        if (! Cells::isGuarded($pack)) {
+            return [null, null];
+        }
+        if (! $pack->cutOffV->isKnown() && ! $pack->sealed) {
+            $gaps->assumed($line, 'pack.cutOffV');
+        }
+
+        return [$pack->cutOffV->isKnown() ? $pack->cutOffV : null, null];
+    }
+}

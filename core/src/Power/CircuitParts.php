@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Profile;
+use PocketPlot\Constants;
+use PocketPlot\Part\Converts;
+use PocketPlot\Part\DrawKind;
+use PocketPlot\Part\Output;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Figure;
+
+/** Makes the branches and gates of a circuit out of the supply tree, and notes what nobody knows. */
+final class CircuitParts
+{
+    /** @var list<array{Branch, float, float}> branch, its draw on a peak, watts that the peak adds */
+    private array $peaks = [];
+
+    private bool $peakKnown = true;
+
+    /** @param  array<string, float>  $leadOhms  by Feed::key() */
+    public function __construct(
+        private readonly SupplyTree $tree,
+        private readonly Profile $profile,
+        private readonly Assumption $at,
+        private readonly array $leadOhms,
+        private readonly Gaps $gaps,
+        private readonly PlayState $heaviest,
+    ) {}
+
+    /** @return list<Branch> */
+    public function branches(Rail $rail): array
+    {
+        return array_map($this->branch(...), $this->tree->feedsFrom($rail));
+    }
+
+    /** Null when nothing hangs on it or a figure is missing. */
+    public function gate(\PocketPlot\Build\Line $line, Output $output): ?Gate
+    {
+        $rail = $this->tree->rails["{$line->id}:{$output->name}"] ?? null;
+        if ($rail === null || $rail->loads === []) {
+            return null;
+        }
+        $isLinear = $output->converts === Converts::Linear;
+        $efficiency = $isLinear ? 1.0 : $this->share($line, $output);
+        if (! $output->volts->isKnown()) {
+            $this->gaps->missing($line, "output.volts@{$output->name}");
+        }
+        $dropout = 0.0;
+        if ($output->converts === Converts::Down || $isLinear) {
+            $output->dropoutV->isKnown() ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false) : $this->gaps->assumed($line, "output.dropoutV@{$output->name}");
+        } elseif ($output->converts === Converts::Unknown && $line->part->isConverter()) {
+            $this->gaps->assumed($line, "output.converts@{$output->name}");
+        }
+        $branches = $this->branches($rail);
+        if ($efficiency === null || ! $output->volts->isKnown()) {
+            return null;
+        }
+        $curve = $isLinear ? [] : $output->efficiencyAt;
+        usort($curve, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return new Gate(
+            $rail->id, $line, $output->name, $output->volts->usual(), $output->converts, $dropout, $efficiency,
+            $curve === [] ? 1.0 : $efficiency / $output->efficiency->usual(), $curve,
+            $output->continuousMa->isKnown() ? $output->continuousMa->usual() / 1000 * $line->quantity : 0.0,
+            $output->idleMa->isKnown() ? $this->at->of("{$line->id} idle", $output->idleMa, false) / 1000 * $line->quantity : 0.0,
+            $output->switchOffMa->isKnown() ? $output->switchOffMa->most() / 1000 : 0.0,
+            $branches,
+        );
+    }
+
+    /**
+     * Lets one part at a time peak: the one whose peak adds most. All others go on as in the heaviest state.
+     *
+     * @param  list<Branch>  $branches
+     * @param  list<Gate>  $gates
+     */
+    public function addPeak(array $branches, array $gates): bool
+    {
+        $worst = null;
+        foreach ($this->peaks as $one) {
+            $one[0]->draw[PlayState::Peak->value] = $one[0]->draw[$this->heaviest->value];
+            $worst = $worst === null || $one[2] > $worst[2] ? $one : $worst;
+        }
+        if ($worst === null || $worst[2] <= 1e-9 || ! $this->peakKnown || $this->heaviest->value < PlayState::Usual->value) {
+            return false;
+        }
+        $worst[0]->draw[PlayState::Peak->value] = max($worst[1], $worst[0]->draw[$this->heaviest->value]);
+
+        return true;
+    }
+
+    private function share(\PocketPlot\Build\Line $line, Output $output): ?float
+    {
+        if (! $output->efficiency->isKnown()) {
+            $this->gaps->missing($line, "output.efficiency@{$output->name}");
+
+            return null;
+        }
+        $share = $this->at->of("{$line->id} efficiency", $output->efficiency, true);
+        if ($share <= 0.0 || $share > 1.0) {
+            throw BadSupply::at($line, "output.efficiency@{$output->name}", 'lies outside 0 to 100 %; write watts out divided by watts in');
+        }
+
+        return $share;
+    }
+
+    private function branch(Feed $feed): Branch
+    {
+        $line = $feed->line;
+        $input = $feed->input;
+        $gates = [];
+        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->livesOn === '') {
+            foreach ($line->part->outputs as $output) {
+                $gate = $this->gate($line, $output);
+                $gates = $gate === null ? $gates : [...$gates, $gate];
+            }
+        }
+        if (! $input->volts->isKnown()) {
+            $this->gaps->assumed($line, $input->name === '' ? 'supply.volts' : "supply.volts@{$input->name}");
+        }
+        [$draw, $peak] = $this->draws($feed);
+        $key = $feed->key();
+        $branch = new Branch(
+            $key, $line, $feed->railId, $this->leadOhms[$key] ?? 0.0, $input->drawKind, $draw,
+            $input->volts->isKnown() ? $input->volts->least() : null,
+            $input->warnVolts->isKnown() ? $input->warnVolts->usual() : null,
+            $gates,
+        );
+        $atV = $input->drawAtV->isKnown() ? $input->drawAtV->usual() : 0.0;
+        $this->peaks[] = [$branch, $peak, match ($input->drawKind) {
+            DrawKind::Power => 1.0,
+            DrawKind::Current => $atV,
+            DrawKind::Resistance => $atV * $atV,
+        } * ($peak - $draw[$this->heaviest->value])];
+
+        return $branch;
+    }
+
+    /**
+     * @return array{array<int, float>, float} by state, and on a peak: watts, amps or siemens as the draw's kind says
+     */
+    private function draws(Feed $feed): array
+    {
+        $line = $feed->line;
+        $input = $feed->input;
+        $nothing = [[0.0, 0.0, 0.0, 0.0, 0.0], 0.0];
+        if ($line->part->isConverter() && ! $input->drawMa->isKnown()) {
+            return $nothing;
+        }
+        $at = $input->name === '' ? '' : "@{$input->name}";
+        if (! $input->drawMa->isKnown() || ! $input->drawAtV->isKnown()) {
+            $this->gaps->missing($line, ($input->drawMa->isKnown() ? 'supply.drawAtV' : 'supply.drawMa').$at);
+
+            return $nothing;
+        }
+        $volts = $input->drawAtV->usual();
+        if ($volts <= 0.0) {
+            throw BadSupply::at($line, "supply.drawAtV{$at}", 'is nought; write the volts at which the draw was taken');
+        }
+        if (! $input->offMa->isKnown() && $this->profile->off > 0.0) {
+            $this->gaps->missing($line, "supply.offMa{$at}");
+        }
+        if (! $input->peakMa->isKnown()) {
+            $this->peakKnown = false;
+            $this->gaps->assumed($line, "supply.peakMa{$at}");
+        }
+        $off = $input->offMa->most ?? 0.0;
+        [$idle, $usual, $heavy] = $this->milliamps($feed);
+        $spread = Constants::DRAW_SPREAD[$input->drawMa->source->value];
+        $times = $line->quantity / 1000 * (1.0 - $spread * $this->at->at("{$line->id} draw")) * match ($input->drawKind) {
+            DrawKind::Power => $volts,
+            DrawKind::Current => 1.0,
+            DrawKind::Resistance => 1 / $volts,
+        };
+
+        return [
+            [$off * $times, $idle * $times, $usual * $times, $heavy * $times, 0.0],
+            max($input->peakMa->most ?? 0.0, $input->startUpMa->most ?? 0.0, $heavy) * $times,
+        ];
+    }
+
+    /**
+     * Idle, usual and heavy milliamps, with the profile's own word on brightness, volume, fan and radio: the
+     * light is straight between dim and bright, the loudness's power goes with the square of the volume, the
+     * fan's with the cube of its speed (affinity law).
+     *
+     * @return array{float, float, float}
+     */
+    private function milliamps(Feed $feed): array
+    {
+        $part = $feed->line->part;
+        $draw = $feed->input->drawMa;
+        $isMain = $feed->input === $part->supply;
+        $between = static function (float $share) use ($draw): array {
+            $one = $draw->least() + $share * ($draw->most() - $draw->least());
+
+            return [$one, $one, $one];
+        };
+        $profile = $this->profile;
+        if ($part->panel !== null && $profile->brightness !== null && $isMain) {
+            return $this->lit($draw, $part->panel->lightMa, $profile->brightness) ?? $between($profile->brightness);
+        }
+        if ($profile->radio === false && $part->radio !== [] && $part->role === Role::Cable) {
+            return [0.0, 0.0, 0.0];
+        }
+        if ($part->amp !== null && $profile->volume !== null && $isMain && $part->software === null) {
+            return $between($profile->volume ** 2);
+        }
+        if ($part->cooling?->fan === true && $profile->fan !== null && $isMain) {
+            return $between($profile->fan ** 3);
+        }
+
+        return [$draw->least(), $draw->usual(), $draw->most()];
+    }
+
+    /** @return array{float, float, float}|null the draw with its light at this brightness; null when the light is not known apart */
+    private function lit(Figure $draw, Figure $light, float $brightness): ?array
+    {
+        if (! $light->isKnown()) {
+            return null;
+        }
+        $lit = $light->least() + $brightness * ($light->most() - $light->least());
+
+        return [
+            max(0.0, $draw->least() - $light->least()) + $lit,
+            max(0.0, $draw->usual() - $light->usual()) + $lit,
+            max(0.0, $draw->most() - $light->most()) + $lit,
+        ];
+    }
+}

@@ -1,0 +1,315 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+/**
+ * From full to the moment at which the first of all gives up.
+ *
+ * At any charge the balance of volts and amps is found for every state of play; the time each takes is its
+ * share. The state that has to be survived (the peak, where it is known) decides when the play ends.
+ */
+final class Discharge
+{
+    /** Halvings of the charge in search of the end: 1 in 65,000. */
+    private const HALVINGS = 16;
+
+    /** Largest share of the charge that one step may take, and how far the current may move in it. */
+    private const MOST_STEP = 0.02;
+
+    private const MOST_MOVE = 0.01;
+
+    private const MOST_STEPS = 4000;
+
+    /** Gauss's four points and weights on 0 to 1 (Abramowitz and Stegun, table 25.4). */
+    private const GAUSS = [[0.0694318442029737, 0.1739274225687269], [0.3300094782075719, 0.3260725774312731], [0.6699905217924281, 0.3260725774312731], [0.9305681557970263, 0.1739274225687269]];
+
+    /** @var list<array{h: float, charge: float, volts: float, heavyVolts: float, restVolts: float, amps: float, watts: float}> */
+    private array $rows = [];
+
+    /** @var list<Moment> */
+    private array $moments = [];
+
+    /** @var array<string, true> moments that have come already */
+    private array $seen = [];
+
+    /** @var list<float> share of the charge left, by pack */
+    private array $charge;
+
+    private readonly float $coulombs;
+
+    private function __construct(private readonly Circuit $circuit, float $start)
+    {
+        $this->charge = array_fill(0, count($circuit->cells), $start);
+        $this->coulombs = array_sum(array_map(static fn (Cells $cells): float => $cells->coulombs, $circuit->cells));
+    }
+
+    /**
+     * Hours and who gives up, without the story: the charge at the end by halving, then the time as the
+     * integral of charge over current. Where packs differ side by side, the whole run is made.
+     */
+    public static function hours(Circuit $circuit): RunEnd
+    {
+        if (count($circuit->cells) > 1) {
+            $run = self::run($circuit);
+
+            return new RunEnd($run->hours, $run->end, $run->chargeLeft);
+        }
+        $cells = $circuit->cells[0];
+        $end = self::endsAt($circuit, 1.0);
+        if ($end !== null) {
+            return new RunEnd(0.0, $end, 1.0);
+        }
+        $low = 0.0;
+        $end = self::endsAt($circuit, 0.0) ?? new GivesUp(GivesUp::EMPTY, $cells->line, $circuit->heaviest, $cells->restVolts(0.0), $cells->restVolts(0.0));
+        if ($end->cause !== GivesUp::EMPTY) {
+            $high = 1.0;
+            for ($step = 0; $step < self::HALVINGS; $step++) {
+                $middle = ($low + $high) / 2;
+                $one = self::endsAt($circuit, $middle);
+                if ($one === null) {
+                    $high = $middle;
+                } else {
+                    [$low, $end] = [$middle, $one];
+                }
+            }
+            $low = $high;
+        }
+        // The top and the bottom of the charge bend most: three stretches, four points each.
+        $seconds = 0.0;
+        foreach ([[$low, $low + (1 - $low) * 0.15], [$low + (1 - $low) * 0.15, $low + (1 - $low) * 0.85], [$low + (1 - $low) * 0.85, 1.0]] as [$from, $to]) {
+            foreach (self::GAUSS as [$place, $weight]) {
+                $drain = self::drainAt($circuit, $cells, $from + $place * ($to - $from));
+                $seconds += $drain > 0.0 ? $weight * ($to - $from) * $cells->coulombs / $drain : INF;
+            }
+        }
+
+        return new RunEnd($seconds / 3600, $end, $low);
+    }
+
+    /** The whole story, step by step. */
+    public static function run(Circuit $circuit, float $start = 1.0): Run
+    {
+        return (new self($circuit, $start))->play();
+    }
+
+    private static function drainAt(Circuit $circuit, Cells $cells, float $charge): float
+    {
+        $drain = 0.0;
+        $rest = $cells->restVolts($charge);
+        foreach ($circuit->shares as $state => $share) {
+            $drain += $share * $cells->drain($circuit->balance($rest, $cells->ohm, $state)[1]);
+        }
+
+        return $drain;
+    }
+
+    private static function endsAt(Circuit $circuit, float $charge): ?GivesUp
+    {
+        $cells = $circuit->cells[0];
+        $state = $circuit->hardest();
+        try {
+            [$volts, $amps] = $circuit->balance($cells->restVolts($charge), $cells->ohm, $state);
+
+            return $circuit->givesUp($volts, $amps, $state);
+        } catch (NoBalance $none) {
+            return new GivesUp(GivesUp::NO_BALANCE, $none->stands ?? $cells->line, PlayState::from($state), 0.0, 0.0);
+        }
+    }
+
+    private function play(): Run
+    {
+        $now = $this->look($this->charge);
+        $used = new Used;
+        $seconds = 0.0;
+        $end = $this->endNow($this->charge);
+        if ($end === null && $now->drain() <= 0.0) {
+            return new Run(INF, null, $this->left(), $this->rows, $this->moments, $used, $this->circuit);
+        }
+        $this->note(0.0, $now);
+        $step = $end === null ? self::MOST_STEP * $this->coulombs / $now->drain() : 0.0;
+        for ($count = 0; $end === null && $count < self::MOST_STEPS; $count++) {
+            $step = min($step, self::MOST_STEP * $this->coulombs / $now->drain(), $this->untilEmpty($now));
+            $next = $this->take($now, $now, $step);
+            try {
+                $then = $this->look($next);
+                $move = abs($then->drain() - $now->drain()) / $now->drain();
+            } catch (NoBalance) {
+                $then = null;
+                $move = 1.0;
+            }
+            if ($move > self::MOST_MOVE && $step * $now->drain() > 1e-5 * $this->coulombs) {
+                $step /= 2;
+
+                continue;
+            }
+            if ($then !== null) {
+                // The mean of both ends (Heun): the same for the charge and for every watt-hour.
+                $next = $this->take($now, $then, $step);
+            }
+            $end = $this->endNow($next);
+            if ($end !== null) {
+                [$step, $next, $end] = $this->findEnd($now, $step, $end);
+            }
+            $then = $this->lookOr($next, $now);
+            $used->add($now, $then, $step);
+            $seconds += $step;
+            $this->charge = $next;
+            $now = $then;
+            $this->note($seconds / 3600, $now);
+            if ($end === null && $this->left() <= 1e-9) {
+                $cells = $this->circuit->cells[0];
+                $end = new GivesUp(GivesUp::EMPTY, $cells->line, $this->circuit->heaviest, $now->restVolts, $now->restVolts);
+            }
+            $step *= $move < self::MOST_MOVE / 3 ? 1.5 : 1.0;
+        }
+        if ($end === null) {
+            throw new \LogicException('a discharge that never ends');
+        }
+        $this->moments[] = new Moment($seconds / 3600, 'end', $end->line, $end->says());
+
+        return new Run($seconds / 3600, $end, $this->left(), $this->rows, $this->moments, $used, $this->circuit);
+    }
+
+    /**
+     * The step that reaches the end just so.
+     *
+     * @return array{float, list<float>, GivesUp}
+     */
+    private function findEnd(Look $now, float $step, GivesUp $end): array
+    {
+        $low = 0.0;
+        $high = $step;
+        for ($halving = 0; $halving < self::HALVINGS; $halving++) {
+            $middle = ($low + $high) / 2;
+            $one = $this->endNow($this->take($now, $now, $middle));
+            if ($one === null) {
+                $low = $middle;
+            } else {
+                [$high, $end] = [$middle, $one];
+            }
+        }
+
+        return [$low, $this->take($now, $now, $low), $end];
+    }
+
+    /**
+     * @param  list<float>  $charge
+     *
+     * @throws NoBalance
+     */
+    private function look(array $charge): Look
+    {
+        return new Look($this->circuit, $charge);
+    }
+
+    /** @param  list<float>  $charge */
+    private function lookOr(array $charge, Look $last): Look
+    {
+        try {
+            return $this->look($charge);
+        } catch (NoBalance) {
+            return $last;
+        }
+    }
+
+    /** @param  list<float>  $charge */
+    private function endNow(array $charge): ?GivesUp
+    {
+        $state = $this->circuit->hardest();
+        try {
+            [$rest, $ohm] = Look::together($this->circuit, $charge);
+            [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
+
+            return $this->circuit->givesUp($volts, $amps, $state);
+        } catch (NoBalance $none) {
+            return new GivesUp(GivesUp::NO_BALANCE, $none->stands ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
+        }
+    }
+
+    /**
+     * Charges after so many seconds, by the mean of two currents.
+     *
+     * @return list<float>
+     */
+    private function take(Look $from, Look $to, float $seconds): array
+    {
+        $next = [];
+        foreach ($this->circuit->cells as $index => $cells) {
+            $next[] = max(0.0, $this->charge[$index] - ($from->drains[$index] + $to->drains[$index]) / 2 * $seconds / $cells->coulombs);
+        }
+
+        return $next;
+    }
+
+    private function untilEmpty(Look $now): float
+    {
+        $least = INF;
+        foreach ($this->circuit->cells as $index => $cells) {
+            if ($now->drains[$index] > 0.0 && $this->charge[$index] > 0.0) {
+                $least = min($least, $this->charge[$index] * $cells->coulombs / $now->drains[$index]);
+            }
+        }
+
+        return max($least, 1e-3);
+    }
+
+    private function left(): float
+    {
+        $left = 0.0;
+        foreach ($this->circuit->cells as $index => $cells) {
+            $left += $this->charge[$index] * $cells->coulombs;
+        }
+
+        return $left / $this->coulombs;
+    }
+
+    private function note(float $hours, Look $now): void
+    {
+        $this->rows[] = [
+            'h' => $hours, 'charge' => $this->left(), 'volts' => $now->volts, 'heavyVolts' => $now->leastVolts, 'restVolts' => $now->restVolts,
+            'amps' => $now->amps, 'watts' => $now->volts * $now->amps,
+        ];
+        foreach ($this->circuit->branches as $branch) {
+            $this->noteWarning($hours, $branch, $now->leastVolts);
+        }
+        foreach ($this->circuit->gates as $gate) {
+            $this->noteGate($hours, $gate, $now->leastVolts);
+        }
+    }
+
+    private function noteWarning(float $hours, Branch $branch, float $railVolts): void
+    {
+        $state = $this->circuit->heaviest->value;
+        $volts = $branch->voltsAt($railVolts, $state);
+        if ($branch->warnV !== null && $volts < $branch->warnV) {
+            $this->moment("warns {$branch->key}", $hours, 'warns', $branch->line, "{$branch->line->name()} shows its low-voltage warning: less than ".\PocketPlot\Quantity\Number::says($branch->warnV).' V arrive.');
+        }
+        foreach ($branch->gates as $gate) {
+            if (! $gate->holds($volts)) {
+                $this->moment("headroom {$gate->railId}", $hours, 'headroom', $gate->line, "{$gate->line->name()} has no headroom left; its output begins to fall with its input.");
+            }
+            $this->noteGate($hours, $gate, $volts);
+        }
+    }
+
+    private function noteGate(float $hours, Gate $gate, float $volts): void
+    {
+        $lightest = array_key_first($this->circuit->shares);
+        if ($gate->switchOffA > 0.0 && $lightest !== null && $gate->load($gate->voltsOut($volts), $lightest)[0] < $gate->switchOffA) {
+            $this->moment("sleeps {$gate->railId}", $hours, 'sleeps', $gate->line, "Left idle, {$gate->line->name()} switches itself off: less than ".\PocketPlot\Quantity\Number::says($gate->switchOffA * 1000).' mA are taken.');
+        }
+        foreach ($gate->branches as $branch) {
+            $this->noteWarning($hours, $branch, $gate->voltsOut($volts));
+        }
+    }
+
+    private function moment(string $key, float $hours, string $kind, \PocketPlot\Build\Line $line, string $says): void
+    {
+        if (! isset($this->seen[$key])) {
+            $this->seen[$key] = true;
+            $this->moments[] = new Moment($hours, $kind, $line, $says);
+        }
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Line;
+
+/** Who gives up, why, in which state, at how many volts (or amps) against which limit. */
+final readonly class GivesUp
+{
+    public const EMPTY = 'empty';
+
+    public const CUT_OFF = 'cut-off';
+
+    public const TRIPS = 'trips';
+
+    public const TOO_LOW = 'too-low';
+
+    public const HEADROOM = 'headroom';
+
+    public const NO_BALANCE = 'no-balance';
+
+    public function __construct(public string $cause, public Line $line, public PlayState $state, public float $is, public float $limit, public ?Line $through = null) {}
+
+    public function withState(PlayState $state): self
+    {
+        return new self($this->cause, $this->line, $state, $this->is, $this->limit, $this->through);
+    }
+
+    public function says(): string
+    {
+        $in = match ($this->state) {
+            PlayState::Peak => ' on a peak',
+            PlayState::Heavy => ' in heavy play',
+            default => '',
+        };
+        $name = $this->line->name();
+        $is = self::n($this->is);
+        $limit = self::n($this->limit);
+
+        return match ($this->cause) {
+            self::EMPTY => "{$name} is empty.",
+            self::CUT_OFF => "The protection of {$name} cuts off{$in}: {$is} V are left, it lets go at {$limit} V.",
+            self::TRIPS => "The protection of {$name} trips{$in}: {$is} A are taken, it carries {$limit} A.",
+            self::HEADROOM => sprintf('%s runs out of headroom%s: %s V arrive at %s, which needs %s V.', $this->through?->name() ?? $name, $in, $is, $name, $limit),
+            self::NO_BALANCE => "{$name} cannot push through what is asked{$in}; its volts collapse.",
+            default => "{$name} gives up{$in}: {$is} V arrive, it needs {$limit} V.",
+        };
+    }
+
+    private static function n(float $value): string
+    {
+        return \PocketPlot\Quantity\Number::says($value);
+    }
+
+    /** @return array{cause: string, line: string, state: string, is: float, limit: float, says: string} */
+    public function toArray(): array
+    {
+        return ['cause' => $this->cause, 'line' => $this->line->id, 'state' => $this->state->says(), 'is' => round($this->is, 3), 'limit' => round($this->limit, 3), 'says' => $this->says()];
+    }
+}
