@@ -60,10 +60,10 @@ final readonly class Build
         return $this->withLines([...$this->lines, $line]);
     }
 
-    public function withSwap(string $lineId, Part $part): self
+    public function withSwap(string $lineId, Part $part, ?int $quantity = null): self
     {
         return $this->withLines(array_map(
-            static fn (Line $line): Line => $line->id === $lineId ? $line->takenBy($part) : $line,
+            static fn (Line $line): Line => $line->id === $lineId ? $line->takenBy($part, $quantity) : $line,
             $this->lines,
         ));
     }

@@ -40,8 +40,8 @@ final readonly class Line
     }
 
     /** The same place in the build, taken by another part, sourcing begun anew. */
-    public function takenBy(Part $part): self
+    public function takenBy(Part $part, ?int $quantity = null): self
     {
-        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $this->quantity, place: $this->place, extra: $this->extra);
+        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $quantity ?? $this->quantity, place: $this->place, extra: $this->extra);
     }
 }

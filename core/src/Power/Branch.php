@@ -28,6 +28,7 @@ final class Branch
         public readonly DrawKind $kind,
         public array $draw,
         public readonly ?float $leastV,
+        public readonly ?float $mostV,
         public readonly ?float $warnV,
         public readonly array $gates,
     ) {}
@@ -84,6 +85,23 @@ final class Branch
         }
         foreach ($this->gates as $gate) {
             $one = $gate->givesUp($volts, $state);
+            if ($one !== null) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** Who gets more volts than it takes, here or behind; null while nobody does. */
+    public function tooHigh(float $railVolts, int $state): ?GivesUp
+    {
+        $volts = $this->voltsAt($railVolts, $state);
+        if ($this->mostV !== null && $volts > $this->mostV + 1e-9) {
+            return new GivesUp(GivesUp::TOO_HIGH, $this->line, PlayState::from($state), $volts, $this->mostV);
+        }
+        foreach ($this->gates as $gate) {
+            $one = $gate->tooHigh($volts, $state);
             if ($one !== null) {
                 return $one;
             }

@@ -31,11 +31,11 @@ final class Cells
         /** Coulombs that these cells give, drawn gently. */
         public readonly float $coulombs,
         /** Coulombs as printed: what the rate is reckoned by. */
-        float $ratedCoulombs,
+        private readonly float $ratedCoulombs,
         public readonly float $ohm,
-        float $cellFullV,
-        float $cellNominalV,
-        float $cellEmptyV,
+        private readonly float $cellFullV,
+        private readonly float $cellNominalV,
+        private readonly float $cellEmptyV,
         /** Volts of the whole row at which protection cuts off; null without any. */
         public readonly ?float $cutOffV,
         /** Amps above which protection trips; null when it has no such limit. */
@@ -90,6 +90,15 @@ final class Cells
             $pack->cellFullV->usual(), $pack->cellNominalV->usual(), $pack->cellEmptyV->usual(),
             $cutOff === null ? null : $at->of("{$line->id} cut-off", $cutOff, false),
             $trip === null ? null : $at->of("{$line->id} trip", $trip, true) / 1000,
+        );
+    }
+
+    /** So many of them side by side. */
+    public function times(int $count): self
+    {
+        return new self(
+            $this->line, $this->chemistry, $this->series, $this->coulombs * $count, $this->ratedCoulombs * $count, $this->ohm / $count,
+            $this->cellFullV, $this->cellNominalV, $this->cellEmptyV, $this->cutOffV, $this->tripA === null ? null : $this->tripA * $count,
         );
     }
 

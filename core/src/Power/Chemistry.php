@@ -66,6 +66,9 @@ final readonly class Chemistry
     /** Watt-hours a litre of a ready pack, wraps and boards included; for a first idea where no pack is at hand. */
     private const WH_PER_LITRE = ['lithium-ion' => 350.0, 'lithium-polymer' => 330.0, 'iron-phosphate' => 180.0, 'nickel-metal-hydride' => 180.0, 'alkaline' => 250.0];
 
+    /** Inner resistance of an ordinary cell times its capacity: a cell of twice the size has half the resistance. Ohm amp-hours. */
+    private const OHM_AH = ['lithium-ion' => 0.12, 'lithium-polymer' => 0.10, 'iron-phosphate' => 0.11, 'nickel-metal-hydride' => 0.06, 'alkaline' => 0.40];
+
     /** Full, nominal and empty volts of an ordinary cell. */
     private const CELL_V = [
         'lithium-ion' => [4.2, 3.6, 3.0], 'lithium-polymer' => [4.2, 3.7, 3.0], 'iron-phosphate' => [3.65, 3.2, 2.5],
@@ -148,6 +151,12 @@ final readonly class Chemistry
     public static function wattHoursPerLitre(string $chemistry): float
     {
         return self::WH_PER_LITRE[$chemistry] ?? self::WH_PER_LITRE['lithium-ion'];
+    }
+
+    /** Ohm of one ordinary cell of so many amp-hours. */
+    public static function cellOhm(string $chemistry, float $ampHours): float
+    {
+        return (self::OHM_AH[$chemistry] ?? self::OHM_AH['lithium-ion']) / max(0.01, $ampHours);
     }
 
     /** @param  non-empty-list<float>  $form */

@@ -17,7 +17,7 @@ use PocketPlot\Quantity\Figure;
 final class Circuit
 {
     /**
-     * @param  non-empty-list<Cells>  $cells  packs side by side
+     * @param  list<Cells>  $cells  packs side by side; none where the source is no pack
      * @param  list<Branch>  $branches  what hangs on the raw volts
      * @param  list<Gate>  $gates  the source's own outputs: a bank's sockets
      * @param  array<int, float>  $shares  of the time, by PlayState; states without any are left out
@@ -62,16 +62,44 @@ final class Circuit
             if ($output === null) {
                 $branches = [...$branches, ...$compiler->branches($rail)];
             } else {
-                $gate = $compiler->gate($source, $output);
+                // What a wall supply loses stays in its own box, outside.
+                $gate = $compiler->gate($source, $output, $source->part->pack === null);
                 $gates = $gate === null ? $gates : [...$gates, $gate];
             }
         }
         $known = array_values(array_filter($cells));
-        if ($gaps->allMissing() !== [] || $known === []) {
+        if ($gaps->allMissing() !== [] || ($known === [] && $source->part->pack !== null)) {
             return null;
         }
 
         return new self($source, $known, $branches, $gates, $shares, $heaviest, $compiler->addPeak($branches, $gates), $gaps);
+    }
+
+    /** @return array<string, Branch> every fed input, by feed key, from the source outwards */
+    public function takers(): array
+    {
+        $found = [];
+        $collect = static function (array $branches) use (&$collect, &$found): void {
+            /** @var list<Branch> $branches */
+            foreach ($branches as $branch) {
+                $found[$branch->key] = $branch;
+                foreach ($branch->gates as $gate) {
+                    $collect($gate->branches);
+                }
+            }
+        };
+        $collect($this->branches);
+        foreach ($this->gates as $gate) {
+            $collect($gate->branches);
+        }
+
+        return $found;
+    }
+
+    /** The same takers on other cells. */
+    public function on(Cells $cells): self
+    {
+        return new self($this->source, [$cells], $this->branches, $this->gates, $this->shares, $this->heaviest, $this->hasPeak, $this->gaps);
     }
 
     /**
@@ -128,6 +156,24 @@ final class Circuit
         }
         foreach ([...$this->branches, ...$this->gates] as $taker) {
             $one = $taker->givesUp($volts, $state);
+            if ($one !== null) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** Who gets more volts from a full pack than it takes; null while nobody does. The run goes on all the same: that clash is said elsewhere. */
+    public function tooHigh(): ?GivesUp
+    {
+        $state = array_key_first($this->shares) ?? PlayState::Idle->value;
+        foreach ($this->cells === [] ? [] : [...$this->branches, ...$this->gates] as $taker) {
+            try {
+                $one = $taker->tooHigh($this->cells[0]->restVolts(1.0), $state);
+            } catch (NoBalance) {
+                return null;
+            }
             if ($one !== null) {
                 return $one;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
+use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Constants;
 use PocketPlot\Part\Converts;
@@ -37,14 +38,14 @@ final class CircuitParts
     }
 
     /** Null when nothing hangs on it or a figure is missing. */
-    public function gate(\PocketPlot\Build\Line $line, Output $output): ?Gate
+    public function gate(Line $line, Output $output, bool $lossless = false): ?Gate
     {
         $rail = $this->tree->rails["{$line->id}:{$output->name}"] ?? null;
         if ($rail === null || $rail->loads === []) {
             return null;
         }
         $isLinear = $output->converts === Converts::Linear;
-        $efficiency = $isLinear ? 1.0 : $this->share($line, $output);
+        $efficiency = $isLinear || $lossless ? 1.0 : $this->share($line, $output);
         if (! $output->volts->isKnown()) {
             $this->gaps->missing($line, "output.volts@{$output->name}");
         }
@@ -58,7 +59,7 @@ final class CircuitParts
         if ($efficiency === null || ! $output->volts->isKnown()) {
             return null;
         }
-        $curve = $isLinear ? [] : $output->efficiencyAt;
+        $curve = $isLinear || $lossless ? [] : $output->efficiencyAt;
         usort($curve, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return new Gate(
@@ -92,7 +93,7 @@ final class CircuitParts
         return true;
     }
 
-    private function share(\PocketPlot\Build\Line $line, Output $output): ?float
+    private function share(Line $line, Output $output): ?float
     {
         if (! $output->efficiency->isKnown()) {
             $this->gaps->missing($line, "output.efficiency@{$output->name}");
@@ -126,6 +127,7 @@ final class CircuitParts
         $branch = new Branch(
             $key, $line, $feed->railId, $this->leadOhms[$key] ?? 0.0, $input->drawKind, $draw,
             $input->volts->isKnown() ? $input->volts->least() : null,
+            $input->volts->isKnown() ? $input->volts->most() : null,
             $input->warnVolts->isKnown() ? $input->warnVolts->usual() : null,
             $gates,
         );

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
+use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Number;
+
 /**
  * From full to the moment at which the first of all gives up.
  *
@@ -284,7 +287,7 @@ final class Discharge
         $state = $this->circuit->heaviest->value;
         $volts = $branch->voltsAt($railVolts, $state);
         if ($branch->warnV !== null && $volts < $branch->warnV) {
-            $this->moment("warns {$branch->key}", $hours, 'warns', $branch->line, "{$branch->line->name()} shows its low-voltage warning: less than ".\PocketPlot\Quantity\Number::says($branch->warnV).' V arrive.');
+            $this->moment("warns {$branch->key}", $hours, 'warns', $branch->line, "{$branch->line->name()} shows its low-voltage warning: less than ".Number::says($branch->warnV).' V arrive.');
         }
         foreach ($branch->gates as $gate) {
             if (! $gate->holds($volts)) {
@@ -298,14 +301,14 @@ final class Discharge
     {
         $lightest = array_key_first($this->circuit->shares);
         if ($gate->switchOffA > 0.0 && $lightest !== null && $gate->load($gate->voltsOut($volts), $lightest)[0] < $gate->switchOffA) {
-            $this->moment("sleeps {$gate->railId}", $hours, 'sleeps', $gate->line, "Left idle, {$gate->line->name()} switches itself off: less than ".\PocketPlot\Quantity\Number::says($gate->switchOffA * 1000).' mA are taken.');
+            $this->moment("sleeps {$gate->railId}", $hours, 'sleeps', $gate->line, "Left idle, {$gate->line->name()} switches itself off: less than ".Number::says($gate->switchOffA * 1000).' mA are taken.');
         }
         foreach ($gate->branches as $branch) {
             $this->noteWarning($hours, $branch, $gate->voltsOut($volts));
         }
     }
 
-    private function moment(string $key, float $hours, string $kind, \PocketPlot\Build\Line $line, string $says): void
+    private function moment(string $key, float $hours, string $kind, Line $line, string $says): void
     {
         if (! isset($this->seen[$key])) {
             $this->seen[$key] = true;

@@ -25,7 +25,11 @@ final class Flow
     /** @var array<string, float> watts that a part itself uses, by feed key */
     public array $own = [];
 
-    public function through(Branch $branch, float $railVolts, int $state): void
+    /** @var array<string, float> watts that leave the source for what a part itself uses, losses on the way included, by feed key */
+    public array $fromSource = [];
+
+    /** @param  float  $times  watts at the source for each watt on this rail */
+    public function through(Branch $branch, float $railVolts, int $state, float $times = 1.0): void
     {
         $amps = $branch->amps($railVolts, $state);
         $volts = $railVolts - $amps * $branch->ohm;
@@ -34,20 +38,24 @@ final class Flow
         $own = $branch->ownWatts($volts, $state);
         $this->own[$branch->key] = $own;
         $this->used += $own;
+        $times *= $railVolts / $volts;
+        $this->fromSource[$branch->key] = $own * $times;
         foreach ($branch->gates as $gate) {
-            $this->into($gate, $volts, $state);
+            $this->into($gate, $volts, $state, $times);
         }
     }
 
-    public function into(Gate $gate, float $volts, int $state): void
+    /** @param  float  $times  watts at the source for each watt at the input */
+    public function into(Gate $gate, float $volts, int $state, float $times = 1.0): void
     {
         $out = $gate->voltsOut($volts);
         [$amps, $watts] = $gate->load($out, $state);
-        $lost = $gate->inputAmps($volts, $state) * $volts - $watts;
+        $in = $gate->inputAmps($volts, $state) * $volts;
+        $lost = $in - $watts;
         $this->lostInConverters += $lost;
         $this->rails[$gate->railId] = ['volts' => $out, 'amps' => $amps, 'watts' => $watts, 'lost' => $lost, 'holds' => $gate->holds($volts)];
         foreach ($gate->branches as $branch) {
-            $this->through($branch, $out, $state);
+            $this->through($branch, $out, $state, $watts > 0.0 ? $times * $in / $watts : $times);
         }
     }
 }

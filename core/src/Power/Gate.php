@@ -129,6 +129,18 @@ final class Gate
         return max(0.01, min(1.0, $from * $this->curveTimes));
     }
 
+    public function tooHigh(float $volts, int $state): ?GivesUp
+    {
+        foreach ($this->branches as $branch) {
+            $one = $branch->tooHigh($this->voltsOut($volts), $state);
+            if ($one !== null) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
     public function givesUp(float $volts, int $state): ?GivesUp
     {
         $out = $this->voltsOut($volts);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Number;
 
 /** Who gives up, why, in which state, at how many volts (or amps) against which limit. */
 final readonly class GivesUp
@@ -16,6 +17,8 @@ final readonly class GivesUp
     public const TRIPS = 'trips';
 
     public const TOO_LOW = 'too-low';
+
+    public const TOO_HIGH = 'too-high';
 
     public const HEADROOM = 'headroom';
 
@@ -43,6 +46,7 @@ final readonly class GivesUp
             self::EMPTY => "{$name} is empty.",
             self::CUT_OFF => "The protection of {$name} cuts off{$in}: {$is} V are left, it lets go at {$limit} V.",
             self::TRIPS => "The protection of {$name} trips{$in}: {$is} A are taken, it carries {$limit} A.",
+            self::TOO_HIGH => "A full pack gives {$name} {$is} V; it takes {$limit} V at most.",
             self::HEADROOM => sprintf('%s runs out of headroom%s: %s V arrive at %s, which needs %s V.', $this->through?->name() ?? $name, $in, $is, $name, $limit),
             self::NO_BALANCE => "{$name} cannot push through what is asked{$in}; its volts collapse.",
             default => "{$name} gives up{$in}: {$is} V arrive, it needs {$limit} V.",
@@ -51,7 +55,7 @@ final readonly class GivesUp
 
     private static function n(float $value): string
     {
-        return \PocketPlot\Quantity\Number::says($value);
+        return Number::says($value);
     }
 
     /** @return array{cause: string, line: string, state: string, is: float, limit: float, says: string} */

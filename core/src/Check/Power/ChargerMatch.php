@@ -14,9 +14,9 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Part\Charger;
-use PocketPlot\Part\Output;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\ChargePath;
 
 final class ChargerMatch implements Rule
 {
@@ -81,7 +81,7 @@ final class ChargerMatch implements Rule
     /** @param  list<WorkingLine>  $working */
     private function fed(Line $packLine, Line $line, Charger $charger, array $working, Facts $facts): Finding
     {
-        [$source, $output] = $this->sourceFor($line, $charger, $facts);
+        [$source, $output] = ChargePath::sourceFor($facts->build, $line, $charger);
         if ($source === null || $output === null) {
             if ($line->id === $packLine->id || $this->hasOwnInlet($line)) {
                 return $this->answer(Verdict::Fits, [$line, $packLine], "{$line->name()} is made for {$packLine->name()}.", $working, 'chemistry and cell count agree');
@@ -110,23 +110,6 @@ final class ChargerMatch implements Rule
         return $this->answer(Verdict::Fits, [$line, $packLine, $source],
             $line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and lives on {$source->name()}.",
             $working, 'chemistry, cell count and input agree');
-    }
-
-    /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */
-    private function sourceFor(Line $charger, Charger $facet, Facts $facts): array
-    {
-        $best = [null, null, INF];
-        foreach ($facts->with('livesOn') as $line) {
-            foreach ($line->part->livesOn !== '' && $line->id !== $charger->id ? $line->part->outputs : [] as $output) {
-                $off = ! $output->volts->isKnown() || ! $facet->inputVolts->isKnown() ? 1.0
-                    : max(0.0, $facet->inputVolts->least() - $output->volts->most()) + max(0.0, $output->volts->most() - $facet->inputVolts->most());
-                if ($off < $best[2]) {
-                    $best = [$line, $output, $off];
-                }
-            }
-        }
-
-        return [$best[0], $best[1]];
     }
 
     /** A socket of its own for any common charging lead, or a bay that it is plugged into the wall with. */

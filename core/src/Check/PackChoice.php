@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+use PocketPlot\Part\Part;
+use PocketPlot\Power\Circuit;
+use PocketPlot\Power\GivesUp;
+use PocketPlot\Power\RunEnd;
+
+/** One pack of the library tried in a build. */
+final readonly class PackChoice
+{
+    /**
+     * @param  ?RunEnd  $one  the run on one of it; null when it feeds nothing or figures are missing
+     * @param  int  $count  how many side by side the wish asks for
+     * @param  ?RunEnd  $reached  the run on that many
+     * @param  ?bool  $fits  into the body, that many; null without a body
+     * @param  list<string>  $missing
+     */
+    public function __construct(
+        public Part $part,
+        public ?Circuit $circuit,
+        public ?RunEnd $one,
+        public int $count,
+        public ?RunEnd $reached,
+        public bool $does,
+        public ?bool $fits,
+        public ?float $cm3,
+        public ?float $grams,
+        public ?GivesUp $tooHigh,
+        public array $missing,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $offer = $this->part->bestOffer();
+
+        return [
+            'part' => $this->part->id, 'name' => $this->part->name, 'chemistry' => $this->part->pack->chemistry ?? '', 'series' => $this->part->pack->series ?? 1,
+            'oneHours' => self::hours($this->one), 'count' => $this->count, 'hours' => self::hours($this->reached), 'does' => $this->does, 'fits' => $this->fits,
+            'cm3' => $this->cm3 === null ? null : round($this->cm3, 1), 'grams' => $this->grams === null ? null : round($this->grams, 1),
+            'price' => $offer === null ? null : $offer->price->times($this->count)->toArray(),
+            'why' => $this->why(),
+        ];
+    }
+
+    private function why(): ?string
+    {
+        return match (true) {
+            $this->does => null,
+            $this->missing !== [] => 'Nobody knows the '.implode(', ', $this->missing).' yet.',
+            $this->reached === null => 'It feeds nothing here.',
+            default => ($this->tooHigh ?? $this->reached->end)?->says(),
+        };
+    }
+
+    private static function hours(?RunEnd $end): ?float
+    {
+        return $end === null || ! is_finite($end->hours) ? null : round($end->hours, 3);
+    }
+}

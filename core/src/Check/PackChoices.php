@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\Profile;
+use PocketPlot\Check\Body\FitsInside;
+use PocketPlot\Part\Part;
+use PocketPlot\Power\Assumption;
+use PocketPlot\Power\BadSupply;
+use PocketPlot\Power\Circuit;
+use PocketPlot\Power\Discharge;
+use PocketPlot\Power\Gaps;
+use PocketPlot\Power\NoBalance;
+use PocketPlot\Power\RunEnd;
+
+/** Every pack of the library tried in the build: how long it runs, how many of it the wish asks for, whether that goes into the body. */
+final class PackChoices
+{
+    public const MOST_SIDE_BY_SIDE = 6;
+
+    /**
+     * @param  list<Part>  $library
+     * @return list<PackChoice> what does it and fits first; smallest first among equals
+     */
+    public static function of(Build $build, Line $source, Profile $profile, float $hours, array $library): array
+    {
+        $before = self::misfits(new Facts($build));
+        $choices = [];
+        foreach ($library as $part) {
+            if ($part->pack !== null) {
+                $choices[] = self::tried($build, $source, $part, $profile, $hours, $before);
+            }
+        }
+        usort($choices, static fn (PackChoice $a, PackChoice $b): int => [! $a->does, $a->fits === false, $a->cm3 ?? INF] <=> [! $b->does, $b->fits === false, $b->cm3 ?? INF]);
+
+        return $choices;
+    }
+
+    /**
+     * The longest run that a room of so many cubic centimetres gives, by filling it with each pack in turn.
+     *
+     * @param  list<PackChoice>  $choices
+     * @return list<array{part: Part, count: int, hours: float}> longest first
+     */
+    public static function within(array $choices, float $cm3): array
+    {
+        $found = [];
+        foreach ($choices as $choice) {
+            $volume = $choice->part->size->volumeCm3();
+            $count = $volume === null || $volume <= 0.0 ? 0 : min(self::MOST_SIDE_BY_SIDE, (int) floor($cm3 / $volume));
+            if ($count > 0 && $choice->circuit !== null && $choice->tooHigh === null) {
+                $hours = self::hours($choice->circuit, $count)->hours ?? 0.0;
+                if ($hours > 0.0 && is_finite($hours)) {
+                    $found[] = ['part' => $choice->part, 'count' => $count, 'hours' => $hours];
+                }
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $b['hours'] <=> $a['hours']);
+
+        return $found;
+    }
+
+    /** @param  array<string, true>  $before  what does not go into the body as it is, the source left out */
+    private static function tried(Build $build, Line $source, Part $part, Profile $profile, float $hours, array $before): PackChoice
+    {
+        $facts = new Facts($build->withSwap($source->id, $part, 1));
+        $line = $facts->build->line($source->id) ?? $source;
+        $gaps = new Gaps;
+        $circuit = null;
+        $end = null;
+        try {
+            $circuit = self::feedsAll($facts, $line) ? Circuit::of($facts->build, $facts->supplyTree(), $line, $profile, Assumption::usual(), $facts->leadOhms(), $build->brief->roomC, $gaps) : null;
+            $end = $circuit === null ? null : self::hours($circuit, 1);
+        } catch (BadSupply) {
+            $circuit = null;
+        }
+        $count = 1;
+        $reached = $end;
+        if ($circuit !== null && $end !== null && $end->hours > 0.0 && $end->hours < $hours && is_finite($end->hours)) {
+            $count = min(self::MOST_SIDE_BY_SIDE, (int) ceil($hours / $end->hours - 1e-6));
+            $reached = self::hours($circuit, $count);
+        }
+        $tooHigh = $circuit?->tooHigh();
+        $does = $tooHigh === null && $reached !== null && $reached->hours >= $hours * (1 - 1e-6);
+        $volume = $part->size->volumeCm3();
+        $mass = $part->size->massG;
+
+        return new PackChoice(
+            $part, $circuit, $end, $count, $reached, $does,
+            self::goesIn($count === 1 ? $facts : new Facts($build->withSwap($source->id, $part, $count)), $before),
+            $volume === null ? null : $volume * $count,
+            $mass->isKnown() ? $mass->usual() * $count : null,
+            $tooHigh,
+            array_map(static fn ($one): string => Measuring::name($one->figure)." of {$one->line->name()}", $gaps->allMissing()),
+        );
+    }
+
+    /** Whether all that lived on a pack before still has something to live on. */
+    private static function feedsAll(Facts $facts, Line $line): bool
+    {
+        foreach ($facts->supplyTree()->railsOf($line) as $rail) {
+            if ($rail->loads !== []) {
+                return $facts->supplyTree()->unfed === [];
+            }
+        }
+
+        return false;
+    }
+
+    private static function hours(Circuit $circuit, int $count): ?RunEnd
+    {
+        try {
+            return Discharge::hours($count === 1 || $circuit->cells === [] ? $circuit : $circuit->on($circuit->cells[0]->times($count)));
+        } catch (NoBalance) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  array<string, true>  $before
+     * @return ?bool null without a body to go into
+     */
+    private static function goesIn(Facts $facts, array $before): ?bool
+    {
+        if ($facts->bodyLine() === null) {
+            return null;
+        }
+
+        return array_diff_key(self::misfits($facts), $before) === [];
+    }
+
+    /** @return array<string, true> */
+    private static function misfits(Facts $facts): array
+    {
+        $misfits = [];
+        foreach ((new FitsInside)->check($facts) as $finding) {
+            if ($finding->verdict === Verdict::Clash || $finding->verdict === Verdict::Unmeasured) {
+                $misfits[$finding->key()] = true;
+            }
+        }
+
+        return $misfits;
+    }
+}

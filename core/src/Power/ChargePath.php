@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Part\Charger;
+use PocketPlot\Part\Output;
+use PocketPlot\Part\Pack;
+
+/** Which charger of the parts list fills a pack, and what feeds that charger. */
+final readonly class ChargePath
+{
+    private function __construct(public Line $line, public Charger $charger, public ?Line $source, public ?Output $output) {}
+
+    /** Null when nothing in the parts list is made for this pack. */
+    public static function of(Build $build, Pack $pack): ?self
+    {
+        foreach ($build->chosen() as $line) {
+            $charger = $line->part->charger;
+            if ($charger !== null && $charger->takes($pack)) {
+                [$source, $output] = self::sourceFor($build, $line, $charger);
+
+                return new self($line, $charger, $source, $output);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */
+    public static function sourceFor(Build $build, Line $line, Charger $charger): array
+    {
+        $best = [null, null, INF];
+        foreach ($build->chosen() as $other) {
+            foreach ($other->part->livesOn !== '' && $other->id !== $line->id ? $other->part->outputs : [] as $output) {
+                $off = ! $output->volts->isKnown() || ! $charger->inputVolts->isKnown() ? 1.0
+                    : max(0.0, $charger->inputVolts->least() - $output->volts->most()) + max(0.0, $output->volts->most() - $charger->inputVolts->most());
+                if ($off < $best[2]) {
+                    $best = [$other, $output, $off];
+                }
+            }
+        }
+
+        return [$best[0], $best[1]];
+    }
+}
