@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /** Rooms from the bottom to the top. A room may use itself and those below it. */
-const ROOMS = ['Quantity' => 0, 'Part' => 1, 'Build' => 2, 'Power' => 3, 'Sourcing' => 3, 'Fit' => 3, 'Wiring' => 3, 'Heat' => 3, 'Check' => 4, 'Assembly' => 5, 'File' => 6];
+const ROOMS = ['Quantity' => 0, 'Part' => 1, 'Build' => 2, 'Power' => 3, 'Sourcing' => 3, 'Fit' => 3, 'Wiring' => 3, 'Heat' => 3, 'Check' => 4, 'Bench' => 4, 'Assembly' => 5, 'File' => 6];
 
 /**
  * @return array<string, string> path under core/src => code

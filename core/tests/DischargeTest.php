@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
+use CoreTests\Power;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
 use PocketPlot\Power\Assumption;
@@ -18,75 +19,10 @@ use PocketPlot\Power\Moment;
 use PocketPlot\Power\NoBalance;
 use PocketPlot\Power\Run;
 
-/**
- * A pack without resistance or protection, all of whose capacity counts, unless said otherwise.
- *
- * @param  array<string, mixed>  $with
- * @return array<string, mixed>
- */
-function bare(string $chemistry, int $series, float $mah, array $with = []): array
-{
-    [$full, $nominal, $empty] = Chemistry::cellVolts($chemistry);
-
-    return ['role' => 'cells', 'facets' => ['pack' => [
-        'chemistry' => $chemistry, 'series' => $series, 'capacityMah' => $mah, 'cellFullV' => $full, 'cellNominalV' => $nominal, 'cellEmptyV' => $empty,
-        'usableShare' => 1, 'maxDischargeMa' => 20000, 'resistanceMohm' => 0, 'protection' => 'none', ...$with,
-    ]]];
-}
-
-/**
- * A load that always draws the same at these volts.
- *
- * @param  array<string, mixed>  $with
- * @return array<string, mixed>
- */
-function steady(float $ma, float $atV, string $keeps = 'power', float $leastV = 0.1, array $with = []): array
-{
-    return ['role' => 'display', 'facets' => ['supply' => ['volts' => Make::band($leastV, 60), 'drawMa' => $ma, 'peakMa' => $ma, 'drawAtV' => $atV, 'drawKind' => $keeps, ...$with]]];
-}
-
-/**
- * @param  array<string, mixed>  $with  of the output
- * @return array<string, mixed>
- */
-function converter(float $out, float $efficiency, string $way = 'up-and-down', array $with = []): array
-{
-    return ['role' => 'regulator', 'facets' => [
-        'supply' => ['volts' => Make::band(0.1, 60)],
-        'outputs' => [['name' => 'out', 'volts' => $out, 'continuousMa' => 20000, 'peakMa' => 20000, 'efficiency' => $efficiency, 'converts' => $way, 'dropoutV' => 0.3, ...$with]],
-    ]];
-}
-
-/**
- * @param  array<string, mixed>  $lines
- * @param  array<string, mixed>  $more
- */
-function circuit(array $lines, ?Profile $profile = null, float $celsius = 25, ?Assumption $at = null, array $more = []): Circuit
-{
-    $facts = new Facts(Make::build($lines, [], $more));
-    $gaps = new Gaps;
-    foreach ($facts->supplyTree()->sources() as $source) {
-        if ($source->part->pack !== null) {
-            return Circuit::of($facts->build, $facts->supplyTree(), $source, $profile ?? new Profile('steady'), $at ?? Assumption::usual(), $facts->leadOhms(), $celsius, $gaps)
-                ?? throw new RuntimeException('missing: '.implode(', ', array_map(static fn ($one): string => $one->figure, $gaps->allMissing())));
-        }
-    }
-    throw new RuntimeException('nothing is fed');
-}
-
-/**
- * @param  array<string, mixed>  $lines
- * @param  array<string, mixed>  $more
- */
-function run(array $lines, ?Profile $profile = null, float $celsius = 25, array $more = []): Run
-{
-    return Discharge::run(circuit($lines, $profile, $celsius, null, $more));
-}
-
 describe('by hand, a chemistry at a time', function (): void {
     // Without resistance or cut-off, constant power lasts as long as the energy: Ah × nominal volts × cells ÷ watts.
     it('empties gently', function (string $chemistry, int $series, float $mah, float $watts, float $hours): void {
-        expect(run(['pack' => bare($chemistry, $series, $mah), 'panel' => steady($watts * 100, 10)])->hours)->toEqualWithDelta($hours, $hours * 0.005);
+        expect(Power::run(['pack' => Power::pack($chemistry, $series, $mah), 'panel' => Power::steady($watts * 100, 10)])->hours)->toEqualWithDelta($hours, $hours * 0.005);
     })->with([
         'lithium-ion: 3.0 Ah × 3.6 V × 2 = 21.6 Wh; ÷ 2 W = 10.8 h' => ['lithium-ion', 2, 3000, 2.0, 10.8],
         'lithium-polymer: 2.0 Ah × 3.7 V = 7.4 Wh; ÷ 1 W = 7.4 h' => ['lithium-polymer', 1, 2000, 1.0, 7.4],
@@ -97,7 +33,7 @@ describe('by hand, a chemistry at a time', function (): void {
 
     // Drawn in a hurry the charge counts (I ÷ gentle I)^(k − 1) times.
     it('loses with the rate', function (string $chemistry, float $mah, float $ma, float $hours): void {
-        expect(run(['pack' => bare($chemistry, 1, $mah), 'panel' => steady($ma, 3.6, 'current')])->hours)->toEqualWithDelta($hours, $hours * 0.005);
+        expect(Power::run(['pack' => Power::pack($chemistry, 1, $mah), 'panel' => Power::steady($ma, 3.6, 'current')])->hours)->toEqualWithDelta($hours, $hours * 0.005);
     })->with([
         // 2 Ah ÷ 50 h = 40 mA is gentle; 400 mA is ten times that: 10^0.15 = 1.4125. 2 ÷ (0.4 × 1.4125) = 3.540 h.
         'alkaline' => ['alkaline', 2000, 400, 3.540],
@@ -111,34 +47,34 @@ describe('by hand, a chemistry at a time', function (): void {
 
     // At 0 °C so much of the capacity is left; at half of 500 full charges nine tenths.
     it('loses with cold and age', function (string $chemistry, float $share): void {
-        $hours = run(['pack' => bare($chemistry, 1, 1000), 'panel' => steady(10, 3.6, 'current')], celsius: 0)->hours;
+        $hours = Power::run(['pack' => Power::pack($chemistry, 1, 1000), 'panel' => Power::steady(10, 3.6, 'current')], celsius: 0)->hours;
         expect($hours)->toEqualWithDelta(100 * $share, 0.5);
     })->with([['lithium-ion', 0.86], ['lithium-polymer', 0.84], ['iron-phosphate', 0.80], ['nickel-metal-hydride', 0.85], ['alkaline', 0.58]]);
 
     it('counts the charges a cell has been through', function (): void {
-        expect(run(['pack' => bare('lithium-ion', 1, 1000, ['cycles' => 250]), 'panel' => steady(10, 3.6, 'current')])->hours)->toEqualWithDelta(90.0, 0.5)
+        expect(Power::run(['pack' => Power::pack('lithium-ion', 1, 1000, ['cycles' => 250]), 'panel' => Power::steady(10, 3.6, 'current')])->hours)->toEqualWithDelta(90.0, 0.5)
             ->and(Chemistry::ageShare('lithium-ion', 5000))->toBe(0.5)->and(Chemistry::ageShare('alkaline', 10))->toBe(1.0);
     });
 });
 
 it('gives constant current for capacity ÷ current', function (): void {
     // 2.5 Ah ÷ 0.25 A = 10 h.
-    expect(run(['pack' => bare('lithium-ion', 1, 2500), 'panel' => steady(250, 3.6, 'current')])->hours)->toEqualWithDelta(10.0, 0.05);
+    expect(Power::run(['pack' => Power::pack('lithium-ion', 1, 2500), 'panel' => Power::steady(250, 3.6, 'current')])->hours)->toEqualWithDelta(10.0, 0.05);
 });
 
 it('keeps the balance of energy behind a converter', function (): void {
     // 3 Ah × 3.6 V × 3 = 32.4 Wh × 0.9 = 29.16 Wh at the load; ÷ 5 W = 5.832 h.
-    $run = run(['pack' => bare('lithium-ion', 3, 3000), 'five' => converter(5, 0.9), 'panel' => steady(1000, 5, leastV: 4)]);
+    $run = Power::run(['pack' => Power::pack('lithium-ion', 3, 3000), 'five' => Power::converter(5, 0.9), 'panel' => Power::steady(1000, 5, leastV: 4)]);
     expect($run->hours)->toEqualWithDelta(5.832, 5.832 * 0.005)
         ->and($run->used->usedWh)->toEqualWithDelta(29.16, 29.16 * 0.005)
         ->and($run->used->converterWh)->toEqualWithDelta(3.24, 3.24 * 0.01);
 });
 
 it('gives two equal packs side by side twice the time', function (): void {
-    $load = ['panel' => steady(200, 3.6)];
-    $one = run(['pack' => bare('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), ...$load])->hours;
-    $two = run(['pack' => [...bare('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), 'line' => ['quantity' => 2]], ...$load])->hours;
-    $joined = run(['pack' => bare('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), 'other' => bare('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), ...$load], more: ['joins' => [
+    $load = ['panel' => Power::steady(200, 3.6)];
+    $one = Power::run(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), ...$load])->hours;
+    $two = Power::run(['pack' => [...Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), 'line' => ['quantity' => 2]], ...$load])->hours;
+    $joined = Power::run(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), 'other' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 50]), ...$load], more: ['joins' => [
         ['kind' => 'parallel', 'from' => 'pack', 'to' => 'other'], ['kind' => 'power', 'from' => 'pack', 'to' => 'panel'],
     ]])->hours;
     expect($two)->toEqualWithDelta(2 * $one, 0.02 * $one)->and($joined)->toEqualWithDelta($two, 0.01 * $two);
@@ -146,7 +82,7 @@ it('gives two equal packs side by side twice the time', function (): void {
 
 it('lets a small pack beside a large one give its share', function (): void {
     // 1 Ah and 3 Ah of the same cell, the resistance the inverse of the size: together 4 Ah ÷ 0.2 A = 20 h.
-    $run = run(['pack' => bare('lithium-ion', 1, 1000, ['resistanceMohm' => 90]), 'other' => bare('lithium-ion', 1, 3000, ['resistanceMohm' => 30]), 'panel' => steady(200, 3.6, 'current')], more: ['joins' => [
+    $run = Power::run(['pack' => Power::pack('lithium-ion', 1, 1000, ['resistanceMohm' => 90]), 'other' => Power::pack('lithium-ion', 1, 3000, ['resistanceMohm' => 30]), 'panel' => Power::steady(200, 3.6, 'current')], more: ['joins' => [
         ['kind' => 'parallel', 'from' => 'pack', 'to' => 'other'], ['kind' => 'power', 'from' => 'pack', 'to' => 'panel'],
     ]]);
     expect($run->hours)->toEqualWithDelta(20.0, 0.2)->and(count($run->circuit->cells))->toBe(2);
@@ -154,9 +90,9 @@ it('lets a small pack beside a large one give its share', function (): void {
 
 it('counts a bank at its cells, whatever its socket gives', function (float $volts): void {
     // 10 Ah × 3.7 V = 37 Wh × 0.85 = 31.45 Wh; ÷ 5 W = 6.29 h, at 5 V as at 9 V and 12 V.
-    $bank = bare('lithium-polymer', 1, 10000, ['sealed' => true]);
+    $bank = Power::pack('lithium-polymer', 1, 10000, ['sealed' => true]);
     $bank['facets']['outputs'] = [['name' => 'socket', 'volts' => $volts, 'continuousMa' => 3000, 'efficiency' => 0.85]];
-    expect(run(['bank' => $bank, 'panel' => steady(5000 / $volts, $volts)])->hours)->toEqualWithDelta(6.29, 6.29 * 0.005);
+    expect(Power::run(['bank' => $bank, 'panel' => Power::steady(5000 / $volts, $volts)])->hours)->toEqualWithDelta(6.29, 6.29 * 0.005);
 })->with([5.0, 9.0, 12.0]);
 
 it('loses no energy on the way', function (string $name, string $profile): void {
@@ -166,8 +102,7 @@ it('loses no energy on the way', function (string $name, string $profile): void 
         if ($one->name !== $profile) {
             continue;
         }
-        $source = array_values(array_filter($facts->supplyTree()->sources(), static fn ($line): bool => $line->part->pack !== null))[0];
-        $circuit = Circuit::of($build, $facts->supplyTree(), $source, $one, Assumption::usual(), $facts->leadOhms(), 25, new Gaps) ?? throw new RuntimeException;
+        $circuit = Power::of($facts, $one, Assumption::usual());
         $run = Discharge::run($circuit);
         $used = $run->used;
         $gone = $used->usedWh + $used->converterWh + $used->leadWh + $used->insideWh + $used->rateWh;
@@ -181,10 +116,9 @@ it('loses no energy on the way', function (string $name, string $profile): void 
 it('says the same in short as step by step', function (string $name): void {
     $build = Make::demo($name);
     $facts = new Facts($build);
-    $source = array_values(array_filter($facts->supplyTree()->sources(), static fn ($line): bool => $line->part->pack !== null))[0];
     foreach ([...$build->profiles, ...Profile::house()] as $profile) {
         foreach ([-1.0, 0.0, 1.0] as $at) {
-            $circuit = Circuit::of($build, $facts->supplyTree(), $source, $profile, new Assumption($at), $facts->leadOhms(), 5, new Gaps) ?? throw new RuntimeException;
+            $circuit = Power::of($facts, $profile, new Assumption($at), 5);
             $short = Discharge::hours($circuit);
             $long = Discharge::run($circuit);
             expect($short->hours)->toEqualWithDelta($long->hours, 0.003 * $long->hours)->and($short->end?->cause)->toBe($long->end?->cause)
@@ -194,62 +128,62 @@ it('says the same in short as step by step', function (string $name): void {
 })->with(['refuge', 'thimble']);
 
 describe('who gives up first', function (): void {
-    $cell = static fn (array $with = []): array => bare('lithium-ion', 1, 3000, $with);
+    $cell = static fn (array $with = []): array => Power::pack('lithium-ion', 1, 3000, $with);
 
     it('names it', function (array $lines, string $cause, string $line, ?Profile $profile = null): void {
-        $end = run($lines, $profile)->end;
+        $end = Power::run($lines, $profile)->end;
         expect([$end?->cause, $end?->line->id])->toBe([$cause, $line]);
     })->with([
-        'the pack, when nothing else does' => fn () => [['pack' => $cell(), 'panel' => steady(200, 3.6)], GivesUp::EMPTY, 'pack'],
-        'the panel at its least volts' => fn () => [['pack' => $cell(), 'panel' => steady(200, 3.6, leastV: 3.5)], GivesUp::TOO_LOW, 'panel'],
-        'a linear regulator out of headroom' => fn () => [['pack' => $cell(), 'five' => converter(3.3, 1, 'linear'), 'panel' => steady(200, 3.3, leastV: 3.2)], GivesUp::HEADROOM, 'panel'],
-        'the protection of the pack' => fn () => [['pack' => $cell(['protection' => 'built-in', 'cutOffV' => 3.4]), 'panel' => steady(200, 3.6)], GivesUp::CUT_OFF, 'pack'],
+        'the pack, when nothing else does' => fn () => [['pack' => $cell(), 'panel' => Power::steady(200, 3.6)], GivesUp::EMPTY, 'pack'],
+        'the panel at its least volts' => fn () => [['pack' => $cell(), 'panel' => Power::steady(200, 3.6, leastV: 3.5)], GivesUp::TOO_LOW, 'panel'],
+        'a linear regulator out of headroom' => fn () => [['pack' => $cell(), 'five' => Power::converter(3.3, 1, 'linear'), 'panel' => Power::steady(200, 3.3, leastV: 3.2)], GivesUp::HEADROOM, 'panel'],
+        'the protection of the pack' => fn () => [['pack' => $cell(['protection' => 'built-in', 'cutOffV' => 3.4]), 'panel' => Power::steady(200, 3.6)], GivesUp::CUT_OFF, 'pack'],
         'a protection board on a peak' => fn () => [[
             'pack' => $cell(), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['lithium-ion'], 'series' => 1, 'cutOffV' => 2.8, 'mostMa' => 1200]]],
-            'panel' => steady(200, 3.6, with: ['peakMa' => 1150]),
+            'panel' => Power::steady(200, 3.6, with: ['peakMa' => 1150]),
         ], GivesUp::TRIPS, 'pack'],
-        'a pack that cannot push it through' => fn () => [['pack' => $cell(['resistanceMohm' => 1500]), 'panel' => steady(500, 3.6)], GivesUp::NO_BALANCE, 'pack'],
+        'a pack that cannot push it through' => fn () => [['pack' => $cell(['resistanceMohm' => 1500]), 'panel' => Power::steady(500, 3.6)], GivesUp::NO_BALANCE, 'pack'],
     ]);
 
     it('stops a linear regulator where its input is short of the output and the dropout', function () use ($cell): void {
         // 3.2 V at the panel need 3.5 V at the regulator: the charge left is where the rested cell stands at 3.5 V.
-        $run = run(['pack' => $cell(), 'five' => converter(3.3, 1, 'linear'), 'panel' => steady(200, 3.3, leastV: 3.2)]);
+        $run = Power::run(['pack' => $cell(), 'five' => Power::converter(3.3, 1, 'linear'), 'panel' => Power::steady(200, 3.3, leastV: 3.2)]);
         expect($run->circuit->cells[0]->restVolts($run->chargeLeft))->toEqualWithDelta(3.5, 0.005)
             ->and($run->end?->says())->toContain('out of headroom')
             ->and(array_map(static fn (Moment $one): string => $one->kind, $run->moments))->toBe(['headroom', 'end']);
     });
 
     it('marks the moments that matter in order of time', function () use ($cell): void {
-        $run = run(['pack' => $cell(), 'panel' => steady(200, 3.6, leastV: 3.3, with: ['warnVolts' => 3.5])]);
+        $run = Power::run(['pack' => $cell(), 'panel' => Power::steady(200, 3.6, leastV: 3.3, with: ['warnVolts' => 3.5])]);
         expect(array_map(static fn (Moment $one): string => $one->kind, $run->moments))->toBe(['warns', 'end'])
             ->and($run->moments[0]->hours)->toBeLessThan($run->moments[1]->hours);
     });
 
     it('lets a thin wire cost run time', function () use ($cell): void {
-        $lines = ['pack' => $cell(), 'panel' => steady(1000, 3.6, leastV: 3.3)];
-        $wire = static fn (float $gauge): Run => run($lines, more: ['joins' => [['kind' => 'power', 'from' => 'pack', 'to' => 'panel', 'gaugeAwg' => $gauge, 'lengthMm' => 500]]]);
+        $lines = ['pack' => $cell(), 'panel' => Power::steady(1000, 3.6, leastV: 3.3)];
+        $wire = static fn (float $gauge): Run => Power::run($lines, more: ['joins' => [['kind' => 'power', 'from' => 'pack', 'to' => 'panel', 'gaugeAwg' => $gauge, 'lengthMm' => 500]]]);
         // 0.5 m there and back of gauge 28: 0.213 Ω, a fifth of a volt at an amp.
         expect($wire(28)->hours)->toBeLessThan($wire(18)->hours)->and($wire(28)->end?->line->id)->toBe('panel')
             ->and($wire(28)->used->leadWh / $wire(28)->hours)->toBeGreaterThan(8 * $wire(18)->used->leadWh / $wire(18)->hours);
     });
 
     it('sees a bank go to sleep', function (): void {
-        $bank = bare('lithium-polymer', 1, 10000, ['sealed' => true]);
+        $bank = Power::pack('lithium-polymer', 1, 10000, ['sealed' => true]);
         $bank['facets']['outputs'] = [['name' => 'socket', 'volts' => 5, 'continuousMa' => 3000, 'efficiency' => 0.85, 'switchOffMa' => 80]];
-        $run = run(['bank' => $bank, 'panel' => ['role' => 'display', 'facets' => Make::load(4.5, 5.5, 50, 400, 600, 5)]], new Profile('on and off', idle: 0.5, usual: 0.5));
+        $run = Power::run(['bank' => $bank, 'panel' => ['role' => 'display', 'facets' => Make::load(4.5, 5.5, 50, 400, 600, 5)]], new Profile('on and off', idle: 0.5, usual: 0.5));
         expect($run->moments[0]->kind)->toBe('sleeps')->and($run->moments[0]->says)->toContain('80 mA');
     });
 
     it('gives up at once where even a full pack is not enough', function () use ($cell): void {
-        $run = run(['pack' => $cell(), 'panel' => steady(200, 12, leastV: 9)]);
+        $run = Power::run(['pack' => $cell(), 'panel' => Power::steady(200, 12, leastV: 9)]);
         expect($run->hours)->toBe(0.0)->and($run->chargeLeft)->toBe(1.0)->and($run->end?->cause)->toBe(GivesUp::TOO_LOW);
     });
 });
 
 describe('monotone', function (): void {
-    $hours = static fn (float $mah, float $ma, float $celsius): float => run([
-        'pack' => bare('lithium-ion', 2, $mah, ['resistanceMohm' => 120, 'protection' => 'built-in', 'cutOffV' => 6.2]),
-        'five' => converter(5, 0.88, 'down'), 'board' => steady($ma, 5, leastV: 4.6), 'fan' => steady(60, 7.2, 'resistance', 4), 'lamp' => steady(40, 7.2, 'current', 4),
+    $hours = static fn (float $mah, float $ma, float $celsius): float => Power::run([
+        'pack' => Power::pack('lithium-ion', 2, $mah, ['resistanceMohm' => 120, 'protection' => 'built-in', 'cutOffV' => 6.2]),
+        'five' => Power::converter(5, 0.88, 'down'), 'board' => Power::steady($ma, 5, leastV: 4.6), 'fan' => Power::steady(60, 7.2, 'resistance', 4), 'lamp' => Power::steady(40, 7.2, 'current', 4),
     ], celsius: $celsius)->hours;
 
     it('never lasts longer with more load', function () use ($hours): void {
@@ -275,9 +209,9 @@ describe('monotone', function (): void {
         expect($hours(3000, 500, 25))->toBeGreaterThan(1.1 * $hours(3000, 500, 0));
     });
     it('never lasts longer dimmed up, louder, or with the radio on', function (): void {
-        $lines = ['pack' => bare('lithium-ion', 1, 3000), 'panel' => [...steady(0, 3.6), 'facets' => ['panel' => ['widthPx' => 1, 'heightPx' => 1, 'lightMa' => Make::band(20, 120)], 'supply' => ['volts' => Make::band(3, 5), 'drawMa' => Make::band(60, 200, 120), 'drawAtV' => 3.6, 'peakMa' => 200]]]];
-        $dim = run($lines, new Profile('dim', brightness: 0.0))->hours;
-        $bright = run($lines, new Profile('bright', brightness: 1.0))->hours;
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000), 'panel' => [...Power::steady(0, 3.6), 'facets' => ['panel' => ['widthPx' => 1, 'heightPx' => 1, 'lightMa' => Make::band(20, 120)], 'supply' => ['volts' => Make::band(3, 5), 'drawMa' => Make::band(60, 200, 120), 'drawAtV' => 3.6, 'peakMa' => 200]]]];
+        $dim = Power::run($lines, new Profile('dim', brightness: 0.0))->hours;
+        $bright = Power::run($lines, new Profile('bright', brightness: 1.0))->hours;
         // Usual 120 mA holds 70 mA of light: 50 mA without, 70 mA dimmed, 170 mA at full light.
         expect($dim / $bright)->toEqualWithDelta(170 / 70, 0.01);
     });
@@ -285,38 +219,38 @@ describe('monotone', function (): void {
 
 it('finds the balance of a converter by hand', function (): void {
     // 5 W ÷ 0.8 = 6.25 W behind 0.1 Ω from 7.2 V: V = (7.2 + √(7.2² − 4 × 0.1 × 6.25)) ÷ 2 = 7.1121 V; 6.25 ÷ 7.1121 = 0.8788 A.
-    [$volts, $amps] = circuit(['pack' => bare('lithium-ion', 2, 3000, ['resistanceMohm' => 100]), 'five' => converter(5, 0.8), 'panel' => steady(1000, 5)])->balance(7.2, 0.1, 2);
+    [$volts, $amps] = Power::circuit(['pack' => Power::pack('lithium-ion', 2, 3000, ['resistanceMohm' => 100]), 'five' => Power::converter(5, 0.8), 'panel' => Power::steady(1000, 5)])->balance(7.2, 0.1, 2);
     expect($volts)->toEqualWithDelta(7.1121, 0.0001)->and($amps)->toEqualWithDelta(0.8788, 0.0001);
 });
 
 it('reports that there is no balance instead of hiding it', function (): void {
     // The most that 7.2 V push through 1 Ω is 7.2² ÷ 4 = 12.96 W.
-    $circuit = circuit(['pack' => bare('lithium-ion', 2, 3000), 'panel' => steady(1300, 10)]);
+    $circuit = Power::circuit(['pack' => Power::pack('lithium-ion', 2, 3000), 'panel' => Power::steady(1300, 10)]);
     expect(fn () => $circuit->balance(7.2, 1.0, 2))->toThrow(NoBalance::class);
 });
 
 it('goes by the converter\'s curve where there is one', function (): void {
     $points = [['load' => 0.01, 'share' => 0.5], ['load' => 0.5, 'share' => 0.9], ['load' => 1, 'share' => 0.8]];
-    $watts = static fn (float $ma): float => circuit(['pack' => bare('lithium-ion', 2, 3000), 'five' => converter(5, 0.9, with: ['continuousMa' => 2000, 'efficiencyAt' => $points]), 'panel' => steady($ma, 5)])->balance(7.2, 0.0, 2)[1] * 7.2;
+    $watts = static fn (float $ma): float => Power::circuit(['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.9, with: ['continuousMa' => 2000, 'efficiencyAt' => $points]), 'panel' => Power::steady($ma, 5)])->balance(7.2, 0.0, 2)[1] * 7.2;
     // 1 A is half of 2 A: 0.9; 1.5 A is three quarters: half way from 0.9 to 0.8 = 0.85.
     expect($watts(1000))->toEqualWithDelta(5 / 0.9, 1e-6)->and($watts(1500))->toEqualWithDelta(7.5 / 0.85, 1e-6)->and($watts(20))->toEqualWithDelta(0.1 / 0.5, 1e-6);
 });
 
 it('refuses what cannot be, naming part and figure', function (array $lines, string $figure): void {
     try {
-        circuit($lines);
+        Power::circuit($lines);
         $this->fail('it went through');
     } catch (BadSupply $bad) {
         expect($bad->figure)->toBe($figure)->and($bad->getMessage())->toContain('write');
     }
 })->with([
-    'no efficiency worth the name' => fn () => [['pack' => bare('lithium-ion', 2, 3000), 'five' => converter(5, 0.0), 'panel' => steady(1000, 5)], 'output.efficiency@out'],
-    'no capacity' => fn () => [['pack' => bare('lithium-ion', 2, 0), 'panel' => steady(1000, 5)], 'pack.capacityMah'],
-    'a draw at no volts' => fn () => [['pack' => bare('lithium-ion', 2, 3000), 'panel' => steady(1000, 0)], 'supply.drawAtV'],
+    'no efficiency worth the name' => fn () => [['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.0), 'panel' => Power::steady(1000, 5)], 'output.efficiency@out'],
+    'no capacity' => fn () => [['pack' => Power::pack('lithium-ion', 2, 0), 'panel' => Power::steady(1000, 5)], 'pack.capacityMah'],
+    'a draw at no volts' => fn () => [['pack' => Power::pack('lithium-ion', 2, 3000), 'panel' => Power::steady(1000, 0)], 'supply.drawAtV'],
 ]);
 
 it('says which figures it misses', function (array $drop, string $figure): void {
-    $lines = ['pack' => bare('lithium-ion', 2, 3000), 'five' => converter(5, 0.9), 'panel' => steady(1000, 5)];
+    $lines = ['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.9), 'panel' => Power::steady(1000, 5)];
     [$line, $path] = $drop;
     $at = &$lines[$line]['facets'];
     foreach (array_slice($path, 0, -1) as $key) {
@@ -337,7 +271,7 @@ it('says which figures it misses', function (array $drop, string $figure): void 
 ]);
 
 it('keeps to a careful figure where the resistance is not known, and says so', function (): void {
-    $lines = ['pack' => bare('lithium-ion', 2, 3000), 'panel' => steady(500, 7.2)];
+    $lines = ['pack' => Power::pack('lithium-ion', 2, 3000), 'panel' => Power::steady(500, 7.2)];
     unset($lines['pack']['facets']['pack']['resistanceMohm']);
     $gaps = new Gaps;
     $facts = new Facts(Make::build($lines));
@@ -361,7 +295,7 @@ describe('curves', function (): void {
         sort($sorted);
         expect($volts)->toBe($sorted)->and($volts[0])->toEqualWithDelta($empty, 1e-9)->and($volts[100])->toEqualWithDelta($full, 1e-9);
         // The mean of the curve is the nominal volts, so that capacity × nominal volts is the energy.
-        $cells = new Cells(Make::build(['pack' => bare($chemistry, 1, 1000)])->lines[0], $chemistry, 1, 3600.0, 3600.0, 0.0, $full, $nominal, $empty, null, null);
+        $cells = new Cells(Make::build(['pack' => Power::pack($chemistry, 1, 1000)])->lines[0], $chemistry, 1, 3600.0, 3600.0, 0.0, $full, $nominal, $empty, null, null);
         expect($cells->wattHours(0.0, 1.0))->toEqualWithDelta($nominal, 0.002);
     })->with(Chemistry::all());
 });

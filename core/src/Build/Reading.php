@@ -57,6 +57,10 @@ final readonly class Reading
         public ?float $value = null,
         public array $log = [],
         public string $photo = '',
+        /** Name of the part that was measured: the line may hold another by now. */
+        public string $part = '',
+        /** Printed watt-hours of the pack that a run or charge was made with; null when they were not known. */
+        public ?float $wattHours = null,
         public array $extra = [],
     ) {}
 

@@ -13,7 +13,7 @@ final class ReadingReader
 {
     public const KEYS = [
         'id', 'kind', 'line', 'takenOn', 'instrument', 'conditions', 'note', 'simulated', 'steps', 'signal', 'state', 'volts', 'milliamps',
-        'profile', 'brightness', 'hours', 'stopped', 'fromShare', 'toShare', 'celsius', 'airC', 'figure', 'value', 'log', 'photo',
+        'profile', 'brightness', 'hours', 'stopped', 'fromShare', 'toShare', 'celsius', 'airC', 'figure', 'value', 'log', 'photo', 'part', 'wattHours',
     ];
 
     /** Fields without which a reading of the kind says nothing, and what to write. */
@@ -84,7 +84,7 @@ final class ReadingReader
             fromShare: $fields->number('fromShare'), toShare: $fields->number('toShare'),
             celsius: $fields->number('celsius'), airC: $fields->number('airC'),
             figure: $fields->string('figure', ''), value: $fields->number('value'),
-            log: self::log($fields), photo: $fields->string('photo', ''),
+            log: self::log($fields), photo: $fields->string('photo', ''), part: $fields->string('part', ''), wattHours: $fields->number('wattHours'),
             extra: $fields->rest(self::KEYS),
         );
     }
@@ -100,7 +100,7 @@ final class ReadingReader
             'state' => $reading->state, 'volts' => $reading->volts, 'milliamps' => $reading->milliamps, 'profile' => $reading->profile, 'brightness' => $reading->brightness,
             'hours' => $reading->hours, 'stopped' => $reading->stopped, 'fromShare' => $reading->fromShare, 'toShare' => $reading->toShare,
             'celsius' => $reading->celsius, 'airC' => $reading->airC, 'figure' => $reading->figure, 'value' => $reading->value,
-            'log' => $reading->log, 'photo' => $reading->photo,
+            'log' => $reading->log, 'photo' => $reading->photo, 'part' => $reading->part, 'wattHours' => $reading->wattHours,
         ];
 
         return array_filter($all, static fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [] && $value !== false) + $reading->extra;

@@ -93,8 +93,8 @@ final class Cells
         );
     }
 
-    /** So many of them side by side. */
-    public function times(int $count): self
+    /** So many of them side by side, or that much more of the same. */
+    public function times(float $count): self
     {
         return new self(
             $this->line, $this->chemistry, $this->series, $this->coulombs * $count, $this->ratedCoulombs * $count, $this->ohm / $count,

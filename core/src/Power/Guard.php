@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Part\Gauge;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\Protection;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
@@ -48,7 +49,10 @@ final readonly class Guard
         $by ??= Cells::isGuarded($pack) ? $line : null;
         $open = $says = [];
         $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->restVolts($run->chargeLeft);
-        if ($by === null) {
+        if ($by === null && $pack->protection === Protection::Unknown) {
+            $says[] = "Nobody knows whether anything cuts {$line->name()} off. Until it is known, switch off before it is empty.";
+            $open[] = new Missing($line, 'pack.protection');
+        } elseif ($by === null) {
             $says[] = $pack->isLithium()
                 ? "Nothing cuts {$line->name()} off. Emptied below its least volts it is spoiled, and a spoiled lithium cell can burn when it is charged again: do not use it so."
                 : "Nothing cuts {$line->name()} off; switch off when the play gets weak.";

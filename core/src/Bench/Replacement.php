@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Bench;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\Reading;
+use PocketPlot\Part\SupplyInput;
+use PocketPlot\Quantity\Figure;
+
+/** The figures of a part that a reading can take the place of, written as a builder would type them. */
+final readonly class Replacement
+{
+    /** @param  string  $figure  a key of Check\Measuring */
+    private function __construct(public string $figure, public string $typed, public string $stated, public string $says) {}
+
+    /** @return list<self> none where the reading says nothing about a figure */
+    public static function of(Build $build, Reading $reading): array
+    {
+        $line = $build->line($reading->line);
+        if ($line === null) {
+            return [];
+        }
+
+        return match ($reading->kind) {
+            'sweep' => self::ofSweep($line, $reading),
+            'draw' => self::ofDraws($line, $reading, $build->readings),
+            'temperature' => self::ofTemperature($line, $reading),
+            'dimension' => $reading->value === null ? [] : [self::ofDimension($line, $reading->figure, $reading->value)],
+            'run' => self::ofRun($line, $reading),
+            'charge' => [],
+            default => [],
+        };
+    }
+
+    /** @return list<self> */
+    private static function ofSweep(Line $line, Reading $reading): array
+    {
+        $sweep = Sweep::of($reading);
+        $supply = $line->part->supply;
+        if ($sweep->worksAtV === null || $supply === null) {
+            return [];
+        }
+        $highest = max([0.0, ...array_map(static fn (array $step): float => $step['lit'] ? $step['volts'] : 0.0, $reading->steps)]);
+        $most = max($highest, $supply->volts->isKnown() ? $supply->volts->most() : 0.0);
+        $found = [new self(self::key('supply.volts', $supply), sprintf('%s to %s V', self::number($sweep->worksAtV), self::number($most)), $supply->volts->says(), 'Supply window, its lower end as measured')];
+        if ($sweep->keeps !== null && $sweep->keeps !== $supply->drawKind) {
+            $found[] = new self(self::key('supply.drawKind', $supply), $sweep->keeps->value, $supply->drawKind->value, 'What its draw keeps, by the currents of the sweep');
+        }
+
+        return $found;
+    }
+
+    /**
+     * All readings of the draw of this part together. States that were not metered move in the ratio of those that were.
+     *
+     * @param  list<Reading>  $all
+     * @return list<self>
+     */
+    private static function ofDraws(Line $line, Reading $reading, array $all): array
+    {
+        $supply = $line->part->supply;
+        if ($supply === null || $reading->volts === null || $reading->milliamps === null || $reading->volts <= 0.0) {
+            return [];
+        }
+        if ($reading->state === 'off') {
+            return [new self(self::key('supply.offMa', $supply), self::number($reading->milliamps).' mA', $supply->offMa->says(), 'Draw when switched off')];
+        }
+        if ($reading->state === 'start-up') {
+            return [new self(self::key('supply.startUpMa', $supply), self::number($reading->milliamps).' mA', $supply->startUpMa->says(), 'Draw at start-up')];
+        }
+        $at = $reading->volts;
+        $metered = [];
+        foreach ([...$all, $reading] as $other) {
+            if ($other->kind === 'draw' && $other->line === $reading->line && $other->part === $reading->part && $other->volts !== null && $other->milliamps !== null && in_array($other->state, ['idle', 'usual', 'heavy'], true)) {
+                // The same watts at the volts of this reading.
+                $metered[$other->state] = $other->milliamps * $other->volts / $at;
+            }
+        }
+        $stated = self::statedAt($supply, $at);
+        $ratios = [];
+        foreach ($metered as $state => $milliamps) {
+            if (isset($stated[$state]) && $stated[$state] > 0.0) {
+                $ratios[] = $milliamps / $stated[$state];
+            }
+        }
+        $ratio = $ratios === [] ? 1.0 : array_sum($ratios) / count($ratios);
+        $only = $metered[$reading->state] ?? $reading->milliamps;
+        $three = [];
+        foreach (['idle', 'usual', 'heavy'] as $state) {
+            $three[$state] = $metered[$state] ?? (isset($stated[$state]) ? $stated[$state] * $ratio : $only);
+        }
+        // Metered ones stand; what was only moved along may not contradict them.
+        $usual = $metered['usual'] ?? min(max($three['usual'], $metered['idle'] ?? 0.0), $metered['heavy'] ?? INF);
+        $idle = min($three['idle'], $usual);
+        $heavy = max($three['heavy'], $usual);
+        $missing = array_diff(['idle', 'usual', 'heavy'], array_keys($metered));
+        $found = [new self(
+            self::key('supply.drawMa', $supply), sprintf('%s / %s / %s mA', self::number($idle), self::number($usual), self::number($heavy)), $supply->drawMa->says(),
+            $missing === [] ? 'Draw idle, usual and heavy, all metered' : 'Draw; '.implode(' and ', $missing).' moved in the same ratio until metered',
+        )];
+        if (! $supply->drawAtV->isKnown() || abs($supply->drawAtV->usual() - $at) > 1e-6) {
+            $found[] = new self(self::key('supply.drawAtV', $supply), self::number($at).' V', $supply->drawAtV->says(), 'Volts at which the draw was metered');
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, float> milliamps by state at these volts, by the part's own figures as they stood before any measurement */
+    private static function statedAt(SupplyInput $supply, float $at): array
+    {
+        if (! $supply->drawMa->isKnown() || ! $supply->drawAtV->isKnown()) {
+            return [];
+        }
+        $times = $supply->drawAtV->usual() / $at;
+
+        return ['idle' => $supply->drawMa->least() * $times, 'usual' => $supply->drawMa->usual() * $times, 'heavy' => $supply->drawMa->most() * $times];
+    }
+
+    /** @return list<self> */
+    private static function ofTemperature(Line $line, Reading $reading): array
+    {
+        $watts = $reading->volts !== null && $reading->milliamps !== null ? $reading->volts * $reading->milliamps / 1000 : 0.0;
+        if ($watts <= 0.0 || $reading->celsius === null || $reading->airC === null || $reading->celsius <= $reading->airC) {
+            return [];
+        }
+        $rise = ($reading->celsius - $reading->airC) / $watts;
+
+        return [new self('heat.riseKPerW', self::number($rise).' K/W', ($line->part->heat->riseKPerW ?? Figure::unknown('K/W'))->says(), 'Rise in still air: degrees above the air ÷ watts')];
+    }
+
+    /**
+     * A run logged to its end counts the charge that came out: what is printed is then known to be so much or so little.
+     *
+     * @return list<self>
+     */
+    private static function ofRun(Line $line, Reading $reading): array
+    {
+        $pack = $line->part->pack;
+        $log = LogSums::of($reading->log);
+        if ($pack === null || $log === null || ! $reading->ranOut() || ! $pack->capacityMah->isKnown() || $pack->capacityMah->usual() <= 0.0 || $log->milliampHours <= 0.0) {
+            return [];
+        }
+        $share = $log->milliampHours / ($pack->capacityMah->usual() * $line->quantity);
+
+        return $share > 1.2 || $share < 0.05 ? [] : [new self('pack.usableShare', self::number(min(1.0, $share) * 100).' %', $pack->usableShare->times(100.0)->saysBand().' %', 'Usable share: charge that came out ÷ what is printed')];
+    }
+
+    private static function ofDimension(Line $line, string $figure, float $value): self
+    {
+        $size = $line->part->size;
+        $stated = ['lengthMm' => $size->lengthMm, 'widthMm' => $size->widthMm, 'heightMm' => $size->heightMm][$figure] ?? Figure::unknown('mm');
+
+        return new self("size.{$figure}", self::number($value).' mm', $stated->says(), 'The side as measured');
+    }
+
+    private static function key(string $figure, SupplyInput $supply): string
+    {
+        return $supply->name === '' ? $figure : "{$figure}@{$supply->name}";
+    }
+
+    private static function number(float $value): string
+    {
+        return rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Make;
+use CoreTests\Power;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\PackChoice;
+use PocketPlot\Check\PackChoices;
+use PocketPlot\Part\Part;
+use PocketPlot\Power\Assumption;
+use PocketPlot\Power\Band;
+use PocketPlot\Power\Cells;
+use PocketPlot\Power\ChargePlan;
+use PocketPlot\Power\Discharge;
+use PocketPlot\Power\Gaps;
+use PocketPlot\Power\Guard;
+use PocketPlot\Power\Need;
+use PocketPlot\Power\Sizing;
+use PocketPlot\PowerReport;
+
+$charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
+    'chemistries' => ['lithium-ion', 'nickel-metal-hydride'], 'seriesLeast' => 1, 'seriesMost' => 4, 'inputVolts' => Make::band(4.5, 5.5), 'chargeMa' => 1000, 'powerPath' => 'no', ...$with,
+]]];
+$wall = static fn (float $ma, float $volts = 5.0): array => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => $volts, 'continuousMa' => $ma, 'peakMa' => $ma]]]];
+$plan = static function (array $lines): ChargePlan {
+    $facts = new Facts(Make::build($lines));
+    $pack = $facts->with('pack')[0];
+
+    return ChargePlan::of($facts->build, $pack, isset($lines['panel']) ? Power::circuit($lines) : null) ?? throw new RuntimeException('no charge');
+};
+
+describe('charging', function () use ($charger, $wall, $plan): void {
+    it('takes capacity ÷ current while nothing holds it back', function () use ($charger, $plan): void {
+        // 2 Ah ÷ 1 A = 2 h; 99 % of what goes in comes out: 2.02 h; 80 % after 1.616 h. No resistance, so the volts never reach full early.
+        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger()])->atRest;
+        expect($one?->hoursToFull)->toEqualWithDelta(2.02, 0.01)->and($one?->hoursTo80)->toEqualWithDelta(1.616, 0.01);
+    });
+
+    it('slows down at full volts where the cell has a resistance', function () use ($charger, $plan): void {
+        $plain = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger()])->atRest;
+        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 150]), 'charger' => $charger()])->atRest;
+        $amps = array_column($one->rows ?? [], 'amps');
+        expect($one?->hoursAtFullVolts)->toBeGreaterThan(1.0)->and($one?->hoursToFull)->toBeGreaterThan($plain?->hoursToFull)
+            // A tenth of the current ends it.
+            ->and($amps[count($amps) - 2])->toBeLessThan(0.35)->and(max(array_column($one->rows ?? [], 'volts')))->toEqualWithDelta(4.2, 1e-6);
+    });
+
+    it('counts what nickel cells turn to warmth', function () use ($charger, $plan): void {
+        // 2 Ah ÷ (1 A × 0.75) = 2.667 h.
+        expect($plan(['pack' => Power::pack('nickel-metal-hydride', 2, 2000), 'charger' => $charger()])->atRest?->hoursToFull)->toEqualWithDelta(2.667, 0.01);
+    });
+
+    it('is held back by a weak supply', function () use ($charger, $wall, $plan): void {
+        // A linear charger passes amps on: 0.5 A at the plug are 0.5 A at the pack. 2 ÷ (0.5 × 0.99) = 4.04 h.
+        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['way' => 'linear']), 'wall' => $wall(500)]);
+        expect($one->atRest?->hoursToFull)->toEqualWithDelta(4.04, 0.02)->and($one->atRest?->heldBack)->toBeTrue()
+            ->and($one->weak[0]['hoursToFull'])->toEqualWithDelta(4.04, 0.02)->and($one->weak[2]['hoursToFull'])->toEqualWithDelta(2.02, 0.01);
+    });
+
+    it('knows the warmth of a linear charger, worst with the emptiest pack', function () use ($charger, $wall, $plan): void {
+        // (5 V − 3.0 V) × 1 A = 2 W at first, falling as the pack fills; 30 K/W above 25 °C.
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['way' => 'linear']), 'wall' => $wall(2000)];
+        $lines['charger']['facets']['heat'] = ['riseKPerW' => 30];
+        $one = $plan($lines);
+        expect($one->atRest?->mostHeatW)->toEqualWithDelta(2.0, 0.05)->and($one->hottestC)->toEqualWithDelta(25 + 60, 2);
+    });
+
+    it('knows the warmth of a switching charger by its efficiency, and none without it', function () use ($charger, $wall, $plan): void {
+        // 4.2 V × 1 A × (1 ÷ 0.9 − 1) = 0.467 W with the full pack.
+        $lines = static fn (array $with): array => ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['way' => 'switching', ...$with]), 'wall' => $wall(2000)];
+        expect($plan($lines(['efficiency' => 0.9]))->atRest?->mostHeatW)->toEqualWithDelta(0.467, 0.01)
+            ->and($plan($lines([]))->atRest?->mostHeatW)->toBeNull()->and($plan($lines([]))->missing[0]->figure)->toBe('charger.efficiency');
+    });
+
+    it('says what is left for the pack during play', function () use ($charger, $wall, $plan): void {
+        // 1 A from the charger, 1.8 W ÷ 3.6 V = 0.5 A to the play: about 0.5 A is left at half charge.
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['way' => 'linear']), 'wall' => $wall(3000), 'panel' => Power::steady(500, 3.6), 'join' => ['role' => 'tool']];
+        $half = (new Cells(Make::build($lines)->lines[0], 'lithium-ion', 1, 7200, 7200, 0, 4.2, 3.6, 3.0, null, null))->restVolts(0.5);
+        expect($plan($lines)->netMa)->toEqualWithDelta(1000 - 1800 / $half, 2);
+        // Past the pack, the play takes its 1.8 W from the 15 W of the plug and the pack gets its whole ampere.
+        $lines['charger'] = $charger(['way' => 'linear', 'powerPath' => 'yes']);
+        expect($plan($lines)->netMa)->toEqualWithDelta(1000, 1);
+        // A plug of 0.2 A gives 1 W: 0.8 W come out of the pack all the same.
+        $lines['wall'] = $wall(200);
+        expect($plan($lines)->netMa)->toEqualWithDelta(-800 / $half, 2);
+    });
+
+    it('does not know without the current, and never charges alkaline cells', function () use ($charger): void {
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['chargeMa' => null])];
+        unset($lines['charger']['facets']['charger']['chargeMa']);
+        $facts = new Facts(Make::build($lines));
+        expect(ChargePlan::of($facts->build, $facts->with('pack')[0], null)?->missing[0]->figure)->toBe('charger.chargeMa');
+        $facts = new Facts(Make::build(['pack' => Power::pack('alkaline', 1, 2000), 'charger' => $charger()]));
+        expect(ChargePlan::of($facts->build, $facts->with('pack')[0], null))->toBeNull();
+    });
+});
+
+describe('sizing', function (): void {
+    $lines = ['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.9, 'down'), 'panel' => Power::steady(1000, 5, leastV: 4.6, with: ['volts' => Make::band(4.6, 5.4)])];
+    $lines['five']['facets']['supply']['volts'] = Make::band(5.5, 18);
+
+    it('finds the pack that the wish asks for', function () use ($lines): void {
+        $needs = Sizing::needs(Power::circuit($lines), 4.0, Make::library());
+        $need = array_values(array_filter($needs, static fn (Need $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 3))[0];
+        // 5 W ÷ 0.9 × 4 h = 22.2 Wh at the cells; a tenth of what is printed does not come out: about 24.7 Wh, a little more for sag and cut-off.
+        expect($need->wattHours)->toBeGreaterThan(24.0)->toBeLessThan(27.0)->and($need->ampHours)->toEqualWithDelta($need->wattHours / 10.8, 1e-6);
+        // So many watt-hours really run that long.
+        $trial = Discharge::hours(Power::circuit([...$lines, 'pack' => Power::pack('lithium-ion', 3, $need->ampHours * 1000, ['usableShare' => Sizing::USABLE, 'resistanceMohm' => 3 * 120 / $need->ampHours, 'protection' => 'built-in', 'cutOffV' => 9.0])]));
+        expect($trial->hours)->toEqualWithDelta(4.0, 0.02);
+    });
+
+    it('says why a size cannot run', function () use ($lines): void {
+        $why = static fn (string $chemistry, int $series): ?string => array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (Need $need): bool => $need->chemistry === $chemistry && $need->series === $series))[0]->why;
+        expect($why('lithium-ion', 1))->toContain('Five gives up')->and($why('lithium-ion', 3))->toBeNull();
+        $lines['five']['facets']['supply']['volts'] = Make::band(5.5, 12);
+        expect(array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (Need $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 4))[0]->why)->toContain('16.8 V; it takes 12 V at most');
+    });
+
+    it('tries every pack of the library and marks what goes into the body', function (): void {
+        $build = Make::demo('thimble');
+        $pack = (new Facts($build))->with('pack')[0];
+        $choices = PackChoices::of($build, $pack, $build->profiles[0], 8.0, Make::library());
+        $packs = array_filter(Make::library(), static fn (Part $part): bool => $part->pack !== null);
+        expect(count($choices))->toBe(count($packs));
+        foreach ($choices as $choice) {
+            if ($choice->does) {
+                expect($choice->reached?->hours)->toBeGreaterThanOrEqual(8.0)->and($choice->tooHigh)->toBeNull();
+            } else {
+                expect($choice->toArray()['why'])->not->toBeNull();
+            }
+        }
+        $does = array_filter($choices, static fn (PackChoice $choice): bool => $choice->does);
+        expect(array_unique(array_map(static fn (PackChoice $choice): ?bool => $choice->fits, $does)))->toContain(true)->toContain(false);
+        // What does it and fits stands first, the smallest of them at the top.
+        $volumes = array_map(static fn (PackChoice $choice): ?float => $choice->cm3, array_filter($choices, static fn (PackChoice $choice): bool => $choice->does && $choice->fits === true));
+        $sorted = $volumes;
+        sort($sorted);
+        expect(array_values($volumes))->toBe($sorted)->and($choices[0]->does && $choices[0]->fits)->toBeTrue();
+    });
+
+    it('says the same of a pack as the appraisal after the swap', function (): void {
+        $build = Make::demo('thimble');
+        $pack = (new Facts($build))->with('pack')[0];
+        foreach (array_slice(PackChoices::of($build, $pack, $build->profiles[0], 2.0, Make::library()), 0, 6) as $choice) {
+            expect($choice->one?->hours)->toEqualWithDelta(Make::appraise($build->withSwap($pack->id, $choice->part, 1))->vitals->runTime->usual(), 1e-6);
+        }
+    });
+
+    it('fills a room with what runs longest', function (): void {
+        $build = Make::demo('thimble');
+        $pack = (new Facts($build))->with('pack')[0];
+        $choices = PackChoices::of($build, $pack, $build->profiles[0], 2.0, Make::library());
+        $small = PackChoices::within($choices, 12.5);
+        $large = PackChoices::within($choices, 40.0);
+        expect($small[0]['hours'])->toBeLessThan($large[0]['hours'])->and(PackChoices::within($choices, 0.1))->toBe([]);
+        foreach ($small as $one) {
+            expect($one['count'] * $one['part']->size->volumeCm3())->toBeLessThanOrEqual(12.5);
+        }
+    });
+});
+
+describe('how sure it is', function (): void {
+    $report = static fn (string $name): PowerReport => new PowerReport(Make::demo($name));
+
+    it('draws the same sample for the same seed, inside the corners', function () use ($report): void {
+        $one = $report('refuge')->band(120);
+        expect($one)->toEqual($report('refuge')->band(120))->and($one)->not->toEqual($report('refuge')->band(120, 7))
+            ->and(array_sum(array_column($one['histogram'] ?? [], 'runs')))->toBe(120);
+        $ends = $report('refuge')->toArray()['sources'][0]['ends'][0];
+        expect($one['middle'][0])->toBeGreaterThan($ends['leastHours'])->and($one['middle'][4])->toBeLessThan($ends['mostHours'])
+            ->and($one['middle'][0])->toBeLessThan($one['middle'][2])->and($one['middle'][2])->toBeLessThan($one['middle'][4]);
+    });
+
+    it('tells each run as it is done', function () use ($report): void {
+        $told = [];
+        $report('thimble')->band(10, after: static function (int $done) use (&$told): void {
+            $told[] = $done;
+        });
+        expect($told)->toBe(range(1, 10));
+    });
+
+    it('ranks what things are worth, and has the signs right', function () use ($report): void {
+        $found = $report('refuge')->band(5)['sensitivities'] ?? [];
+        $worth = array_column($found, 'worthHours');
+        $sorted = $worth;
+        rsort($sorted);
+        expect($worth)->toBe($sorted)->and(array_column($found, 'what'))->toContain('Brightness of the panel')->toContain('Cold');
+        foreach ($found as $one) {
+            expect($one['goodHours'])->toBeGreaterThan($one['badHours'], $one['what']);
+        }
+    });
+
+    it('is not sure of anything while a figure is missing', function () use ($report): void {
+        expect($report('barge')->band(5))->toBeNull()->and($report('barge')->sizing(2, []))->toBeNull();
+    });
+
+    it('knows the middle of a sample', function (): void {
+        expect(Band::middle(range(1.0, 100.0)))->toBe([6.0, 26.0, 51.0, 76.0, 96.0])->and(Band::middle([]))->toBe([0.0, 0.0, 0.0, 0.0, 0.0]);
+    });
+});
+
+describe('protection', function (): void {
+    $guard = static function (array $with, array $more = []): Guard {
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000, $with), 'panel' => Power::steady(800, 3.6), ...$more];
+        $facts = new Facts(Make::build($lines));
+        $line = $facts->with('pack')[0];
+
+        return Guard::of($facts->build, $line, $line->part->pack ?? throw new RuntimeException, Discharge::run(Power::circuit($lines)));
+    };
+
+    it('says what the load sees', function (array $with, string $says) use ($guard): void {
+        expect(implode(' ', $guard(['protection' => 'built-in', 'cutOffV' => 3.2, ...$with])->says))->toContain($says);
+    })->with([
+        'a latch' => [['latches' => 'yes'], 'stays off until a charger is plugged in'],
+        'one that lets go again too soon' => [['latches' => 'no', 'releaseV' => 3.25, 'resistanceMohm' => 200], 'starts, drops out and starts again'],
+        'one that waits' => [['latches' => 'no', 'releaseV' => 3.6], 'stays dark until it is charged'],
+        'nobody knows' => [[], 'Nobody knows whether it stays off'],
+    ]);
+
+    it('warns of a pack that nothing cuts off', function () use ($guard): void {
+        expect(implode(' ', $guard([])->says))->toContain('Nothing cuts Pack off')->toContain('can burn')
+            ->and($guard(['protection' => 'unknown'])->open[0]->figure)->toBe('pack.protection');
+    });
+
+    it('holds the notice against the time of a shutdown', function () use ($guard): void {
+        $board = static fn (float $warns): array => ['board' => ['role' => 'board', 'facets' => [
+            'software' => ['needsShutdown' => 'yes', 'shutdownSeconds' => 20],
+            'supply' => ['volts' => Make::band(2.9, 5), 'drawMa' => 500, 'peakMa' => 500, 'drawAtV' => 3.6, 'warnVolts' => $warns],
+        ]]];
+        expect(implode(' ', $guard(['protection' => 'built-in', 'cutOffV' => 3.2], $board(3.5))->says))->toContain('From its own low-voltage warning to the end')->toContain('time enough')
+            ->and(implode(' ', $guard(['protection' => 'built-in', 'cutOffV' => 3.2], $board(2.0))->says))->toContain('Nothing tells Board in time')
+            ->and(implode(' ', $guard(['protection' => 'built-in', 'cutOffV' => 3.2], [...$board(2.0), 'gauge' => ['role' => 'charger', 'facets' => ['gauge' => ['noticeSeconds' => 10]]]])->says))->toContain('too short');
+    });
+});
+
+it('reports every source with its tree, its budget and its ends', function (): void {
+    $report = (new PowerReport(Make::demo('refuge')))->toArray();
+    $source = $report['sources'][0];
+    $nodes = array_column($source['nodes'], null, 'id');
+    expect($report['ways'][0]['name'])->toBe('Two at the table')->and($nodes['feed board']['parent'])->toBe('five-volt:5 V')->and($nodes['five-volt:5 V']['parent'])->toBe('feed five-volt');
+    foreach ($source['nodes'] as $node) {
+        // What hangs on a node adds up to what it gives, in each state: amps on raw volts and rails alike.
+        foreach (['idle', 'usual', 'heavy'] as $state) {
+            $children = array_filter($source['nodes'], static fn (array $child): bool => $child['parent'] === $node['id']);
+            if (in_array($node['kind'], ['source', 'rail'], true)) {
+                expect(array_sum(array_map(static fn (array $child): float => $child['values'][$state]['amps'], $children)))->toEqualWithDelta($node['values'][$state]['amps'], 0.001, "{$node['id']} {$state}");
+            }
+        }
+    }
+    $budget = $source['budget'];
+    expect(array_sum(array_column($budget['rows'], 'share')))->toBeGreaterThan(0.98)->toBeLessThanOrEqual(1.0001)
+        ->and(array_sum(array_column($budget['rows'], 'fromSource')))->toEqualWithDelta($budget['mean'], 0.02 * $budget['mean'])
+        ->and($budget['total']['heavy'])->toBeGreaterThan($budget['total']['usual']);
+});
+
+it('draws the shape of a tree whose figures are not known', function (): void {
+    $report = (new PowerReport(Make::demo('barge')))->toArray();
+    $pack = array_values(array_filter($report['sources'], static fn (array $source): bool => $source['isPack']))[0];
+    expect(array_column($pack['missing'], 'figure'))->toContain('supply.drawMa')->and($pack['run'])->toBeNull()
+        ->and(array_column($pack['nodes'], 'name'))->toContain('Slate 10 panel');
+});
+
+it('doubles the store and halves the resistance of two side by side', function (): void {
+    $line = Make::build(['pack' => Power::pack('lithium-ion', 2, 3000, ['resistanceMohm' => 80])])->lines[0];
+    $cells = Cells::of($line, $line->part->pack ?? throw new RuntimeException, Assumption::usual(), 25, null, null, new Gaps) ?? throw new RuntimeException;
+    expect($cells->times(2)->coulombs)->toBe(2 * 10800.0)->and($cells->times(2)->ohm)->toBe(0.04)->and($cells->times(2)->drain(3.0))->toBeLessThan($cells->drain(3.0));
+});
