@@ -146,7 +146,7 @@ stop_database() {
     DB_PID=
 }
 
-PHP_SERVE=(php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=2 -d memory_limit=256M -d post_max_size=8M)
+PHP_SERVE=(php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=2 -d memory_limit=256M -d post_max_size=14M)
 
 # Starts PHP's own server; sets WEB_PID.
 start_web() { # port, log

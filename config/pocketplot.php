@@ -8,5 +8,7 @@ return [
     'demo_email' => 'demo@pocketplot.invalid',
     // From one address, over all accounts. One account is tried five times a minute at most, whatever stands here.
     'sign_ins_a_minute' => (int) env('POCKETPLOT_SIGN_INS_A_MINUTE', 30),
+    // What the simulated bench waits between two steps, so that they can be watched.
+    'bench_pause_ms' => (int) env('POCKETPLOT_BENCH_PAUSE_MS', 60),
     'shelf_email' => 'shelf@pocketplot.invalid',
 ];

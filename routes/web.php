@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LineController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PartController;
+use App\Http\Controllers\PowerController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Middleware\OnlyHere;
@@ -38,6 +40,7 @@ Route::prefix('api')->group(function (): void {
         Route::delete('parts/{part}', [PartController::class, 'destroy'])->whereNumber('part');
         Route::post('parts/{part}/copy', [PartController::class, 'copy'])->whereNumber('part');
         Route::get('comparison', [PartController::class, 'compare']);
+        Route::post('logs/preview', [BenchController::class, 'previewLog']);
         Route::get('facets', [RuleController::class, 'facets']);
         Route::post('typed', [RuleController::class, 'typed']);
         Route::get('rules', [RuleController::class, 'index']);
@@ -58,6 +61,18 @@ Route::prefix('api')->group(function (): void {
             Route::post('look', [BuildController::class, 'look']);
             Route::put('joins', [LineController::class, 'settle']);
             Route::delete('joins', [LineController::class, 'unsettle']);
+            Route::get('power', [PowerController::class, 'show']);
+            Route::get('power/band', [PowerController::class, 'band']);
+            Route::get('power/sizing', [PowerController::class, 'sizing']);
+            Route::put('ways', [PowerController::class, 'ways']);
+            Route::get('bench', [BenchController::class, 'show']);
+            Route::get('bench/simulated', [BenchController::class, 'simulated']);
+            Route::post('readings', [BenchController::class, 'write']);
+            Route::delete('readings/{reading}', [BenchController::class, 'remove']);
+            Route::post('readings/{reading}/restore', [BenchController::class, 'restore']);
+            Route::get('readings/{reading}/effect', [BenchController::class, 'effect']);
+            Route::post('readings/{reading}/use', [BenchController::class, 'use']);
+            Route::get('readings/{reading}/photo', [BenchController::class, 'photo']);
             Route::put('ticks', [BuildController::class, 'tick']);
             Route::get('file', [BuildController::class, 'exportFile']);
             Route::get('parts.csv', [BuildController::class, 'exportCsv']);

@@ -8,6 +8,8 @@ use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\JoinRecord;
 use App\Models\LineRecord;
+use App\Models\PhotoRecord;
+use App\Models\ReadingRecord;
 use App\Models\TickRecord;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -16,6 +18,7 @@ use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
 use PocketPlot\File\Format;
+use PocketPlot\File\ReadingReader;
 
 /** Reads a build file and stores it as a new build of the builder's. All or nothing. */
 final class ImportBuild
@@ -45,6 +48,7 @@ final class ImportBuild
                 'brief' => $brief,
                 'rates' => BuildWriter::rates($core->rates),
                 'extra' => $core->extra,
+                'profiles' => $core->profiles === [] ? null : array_map(BuildWriter::profile(...), $core->profiles),
             ]);
             $parts = $lines = [];
             foreach ($core->lines as $position => $line) {
@@ -60,6 +64,14 @@ final class ImportBuild
             }
             foreach ($core->ticks as $step => $day) {
                 TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
+            }
+
+            foreach ($core->readings as $reading) {
+                $document = ReadingReader::document($reading);
+                $row = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $lines[$reading->line]->id, 'key' => $reading->id, 'document' => array_diff_key($document, ['photo' => true])]);
+                if ($reading->photo !== '') {
+                    PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => Photo::jpeg($reading->photo)]);
+                }
             }
 
             return LookAtBuild::now($build->refresh());

@@ -12,6 +12,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\PartReader;
+use PocketPlot\File\ReadingReader;
 use PocketPlot\Part\Part;
 
 /** The one place where rows become a core build. */
@@ -19,6 +20,22 @@ final class BuildMapper
 {
     /** @var list<string> */
     public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks'];
+
+    /** The build with what was measured on its bench, which edits do not need. */
+    public static function withReadings(BuildRecord $record): Build
+    {
+        $core = self::toCore($record->load([...self::RELATIONS, 'readings']));
+        $readings = [];
+        foreach ($record->readings as $row) {
+            $reading = ReadingReader::read(new Fields($row->document, "readings/{$row->key}"));
+            // What was measured of a line that is put aside waits with it.
+            if ($core->line($reading->line) !== null) {
+                $readings[] = $reading;
+            }
+        }
+
+        return $core->withReadings($readings);
+    }
 
     public static function toCore(BuildRecord $record): Build
     {
@@ -48,6 +65,7 @@ final class BuildMapper
             $record->ticks->pluck('done_on', 'step')->map(static fn (string $day): string => substr($day, 0, 10))->all(),
             $record->extra,
             $record->ticks->pluck('extra', 'step')->all(),
+            BuildReader::profiles(new Fields(['profiles' => $record->profiles ?? []])),
         );
     }
 

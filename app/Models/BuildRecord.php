@@ -22,12 +22,14 @@ use Illuminate\Support\Collection;
  * @property array<string, mixed> $extra
  * @property int $version grows with every edit
  * @property ?array<string, mixed> $looked finding key => verdict when the builder last looked; null before the first look
+ * @property ?list<array<string, mixed>> $profiles the builder's ways of playing; null while there are none
  * @property ?\Illuminate\Support\Carbon $updated_at
  * @property Collection<int, LineRecord> $lines
  * @property Collection<int, LineRecord> $removedLines
  * @property Collection<int, BuildPartRecord> $parts
  * @property Collection<int, JoinRecord> $joins
  * @property Collection<int, TickRecord> $ticks
+ * @property Collection<int, ReadingRecord> $readings
  */
 final class BuildRecord extends Model
 {
@@ -39,7 +41,7 @@ final class BuildRecord extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array'];
+    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array', 'profiles' => 'array'];
 
     /** @return HasMany<LineRecord, $this> */
     public function lines(): HasMany
@@ -69,5 +71,11 @@ final class BuildRecord extends Model
     public function ticks(): HasMany
     {
         return $this->hasMany(TickRecord::class, 'build_id');
+    }
+
+    /** @return HasMany<ReadingRecord, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(ReadingRecord::class, 'build_id')->whereNull('removed_at')->orderBy('id');
     }
 }

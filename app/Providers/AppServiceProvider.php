@@ -7,6 +7,8 @@ namespace App\Providers;
 use App\Models\BuildRecord;
 use App\Models\User;
 use App\Policies\BuildPolicy;
+use App\Standins\Bench\BenchInstrument;
+use App\Standins\Bench\SimulatedBench;
 use App\Standins\Mailbox\MailboxTransport;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -21,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(BenchInstrument::class, SimulatedBench::class);
         // Controllers ask for the signed-in builder by type; the route's guard has seen to it that there is one.
         $this->app->bind(User::class, static function (): User {
             $user = Auth::user();

@@ -19,6 +19,7 @@ use App\Http\Requests\TickRequest;
 use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
 use App\Mapping\PartsCsv;
+use App\Mapping\Photographs;
 use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Models\User;
@@ -128,9 +129,9 @@ final class BuildController
 
     public function exportFile(BuildRecord $build): Response
     {
-        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
+        $document = BuildWriter::document(BuildMapper::withReadings($build), $build->brief);
 
-        return $this->download(BuildWriter::json(BuildWriter::document($core, $build->brief)), 'application/json', "{$this->fileName($build)}.pocketplot.json");
+        return $this->download(BuildWriter::json(Photographs::into($document, $build)), 'application/json', "{$this->fileName($build)}.pocketplot.json");
     }
 
     public function exportCsv(BuildRecord $build): Response

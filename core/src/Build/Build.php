@@ -55,6 +55,12 @@ final readonly class Build
         return $this->profiles === [] ? Profile::house() : $this->profiles;
     }
 
+    /** @param  list<Reading>  $readings */
+    public function withReadings(array $readings): self
+    {
+        return new self($this->name, $this->brief, $this->lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra, $this->profiles, $readings);
+    }
+
     public function withLine(Line $line): self
     {
         return $this->withLines([...$this->lines, $line]);
@@ -66,6 +72,12 @@ final readonly class Build
             static fn (Line $line): Line => $line->id === $lineId ? $line->takenBy($part, $quantity) : $line,
             $this->lines,
         ));
+    }
+
+    /** Every line of a part holds this one instead; nothing else about the lines changes. */
+    public function withPart(string $partId, Part $part): self
+    {
+        return $this->withLines(array_map(static fn (Line $line): Line => $line->part->id === $partId ? $line->holding($part) : $line, $this->lines));
     }
 
     /** @param  list<Line>  $lines */

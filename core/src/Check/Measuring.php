@@ -131,6 +131,11 @@ final class Measuring
         return self::FIGURES[explode('@', $figure, 2)[0]][1];
     }
 
+    public static function isKnown(string $figure): bool
+    {
+        return isset(self::FIGURES[explode('@', $figure, 2)[0]]);
+    }
+
     /** @return list<string> */
     public static function keys(): array
     {

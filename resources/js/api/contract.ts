@@ -675,6 +675,210 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/power": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Supply tree, run, charge of a build */
+        get: operations["getBuildsBuildPower"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/power/band": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sampling, told as it is done; the answer in the last line */
+        get: operations["getBuildsBuildPowerBand"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/power/sizing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Packs for a wish, the wish for a room */
+        get: operations["getBuildsBuildPowerSizing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Name the ways of playing */
+        put: operations["putBuildsBuildWays"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was measured */
+        get: operations["getBuildsBuildBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/bench/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The stand-in at work, one line a step */
+        get: operations["getBuildsBuildBenchSimulated"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write down a reading; figures as they are typed */
+        post: operations["postBuildsBuildReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Put a reading aside */
+        delete: operations["deleteBuildsBuildReadingsReading"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/readings/{reading}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a reading back */
+        post: operations["postBuildsBuildReadingsReadingRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/readings/{reading}/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would move if it counted */
+        get: operations["getBuildsBuildReadingsReadingEffect"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/readings/{reading}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let it take the place of the spec figures */
+        post: operations["postBuildsBuildReadingsReadingUse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/logs/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a meter's log; nothing is stored */
+        post: operations["postLogsPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1129,6 +1333,359 @@ export interface components {
         Echo: {
             says: string | null;
             problem: string | null;
+        };
+        WayOfPlaying: {
+            name: string;
+            off: number;
+            idle: number;
+            usual: number;
+            heavy: number;
+            brightness: number | null;
+            volume: number | null;
+            fan: number | null;
+            radio: boolean | null;
+        } & {
+            [key: string]: unknown;
+        };
+        PowerGap: {
+            line: string;
+            figure: string;
+            says: string;
+            how: string;
+        };
+        NodeValues: {
+            volts: number;
+            amps: number;
+            watts: number;
+            lost: number;
+        };
+        PowerNode: {
+            id: string;
+            parent: string | null;
+            /** @enum {string} */
+            kind: "source" | "rail" | "converter" | "load";
+            line: string;
+            name: string;
+            says: string;
+            holds: boolean;
+            values: {
+                idle: components["schemas"]["NodeValues"] | null;
+                usual: components["schemas"]["NodeValues"] | null;
+                heavy: components["schemas"]["NodeValues"] | null;
+            };
+        };
+        PowerBudget: {
+            rows: {
+                key: string;
+                line: string;
+                name: string;
+                watts: {
+                    off: number;
+                    idle: number;
+                    usual: number;
+                    heavy: number;
+                    start: number | null;
+                };
+                fromSource: number;
+                share: number;
+            }[];
+            total: {
+                off: number;
+                idle: number;
+                usual: number;
+                heavy: number;
+            };
+            mean: number;
+            lost: number;
+        };
+        RunRow: {
+            h: number;
+            charge: number;
+            volts: number;
+            heavyVolts: number;
+            restVolts: number;
+            amps: number;
+            watts: number;
+        };
+        PowerRun: {
+            hours: number | null;
+            end: {
+                cause: string;
+                line: string;
+                state: string;
+                is: number;
+                limit: number;
+                says: string;
+            } | null;
+            chargeLeft: number;
+            leftWh: number;
+            rows: components["schemas"]["RunRow"][];
+            moments: {
+                h: number;
+                kind: string;
+                line: string;
+                says: string;
+            }[];
+            used: {
+                stored: number;
+                used: number;
+                converters: number;
+                leads: number;
+                inside: number;
+                rate: number;
+            };
+        };
+        ChargeRun: {
+            hoursTo80: number | null;
+            hoursToFull: number | null;
+            hoursAtFullVolts: number | null;
+            mostHeatW: number | null;
+            heldBack: boolean;
+            rows: {
+                h: number;
+                share: number;
+                volts: number;
+                amps: number;
+                heat: number | null;
+            }[];
+        };
+        ChargePlan: {
+            charger: string;
+            chargerName: string;
+            source: string | null;
+            sourceName: string | null;
+            pastPack: string;
+            atRest: components["schemas"]["ChargeRun"] | null;
+            inPlay: components["schemas"]["ChargeRun"] | null;
+            netMa: number | null;
+            playW: number | null;
+            hottestC: number | null;
+            missing: components["schemas"]["PowerGap"][];
+            weak: {
+                amps: number;
+                hoursToFull: number | null;
+                netMa: number | null;
+            }[];
+        };
+        PowerSource: {
+            line: string;
+            name: string;
+            isPack: boolean;
+            missing: components["schemas"]["PowerGap"][];
+            assumed: components["schemas"]["PowerGap"][];
+            nodes: components["schemas"]["PowerNode"][];
+            budget: components["schemas"]["PowerBudget"] | null;
+            ends: {
+                profile: string;
+                leastHours: number | null;
+                usualHours: number | null;
+                mostHours: number | null;
+                says: string;
+            }[];
+            run: components["schemas"]["PowerRun"] | null;
+            guard: {
+                by: string | null;
+                cutOffV: string | null;
+                latches: string;
+                restsAtV: number | null;
+                noticeSeconds: number | null;
+                shutdownSeconds: number | null;
+                says: string[];
+                open: components["schemas"]["PowerGap"][];
+            } | null;
+            charge: components["schemas"]["ChargePlan"] | null;
+        };
+        Power: {
+            ways: components["schemas"]["WayOfPlaying"][];
+            waysAreHouse: boolean;
+            way: number;
+            celsius: number;
+            wantedHours: number | null;
+            sources: components["schemas"]["PowerSource"][];
+            unfed: string[];
+            inCircles: string[];
+            curves: string;
+        };
+        PowerBand: {
+            runs: number;
+            seed: number;
+            middle: number[];
+            histogram: {
+                from: number;
+                to: number;
+                runs: number;
+            }[];
+            sensitivities: {
+                what: string;
+                line: string | null;
+                bad: string;
+                badHours: number;
+                good: string;
+                goodHours: number;
+                worthHours: number;
+            }[];
+        };
+        BandLine: {
+            done: number;
+            of: number;
+            band?: components["schemas"]["PowerBand"] | null;
+        };
+        Sizing: {
+            hours: number;
+            packLine: string;
+            meanW: number;
+            needs: {
+                chemistry: string;
+                series: number;
+                mah: number | null;
+                wattHours: number | null;
+                cm3: number | null;
+                cell: string | null;
+                parallel: number | null;
+                why: string | null;
+            }[];
+            packs: {
+                libraryId: number;
+                part: string;
+                name: string;
+                chemistry: string;
+                series: number;
+                oneHours: number | null;
+                count: number;
+                hours: number | null;
+                does: boolean;
+                fits: boolean | null;
+                cm3: number | null;
+                grams: number | null;
+                price: components["schemas"]["Money"] | null;
+                why: string | null;
+            }[];
+            within: {
+                part: string;
+                name: string;
+                count: number;
+                hours: number;
+            }[];
+        };
+        Reading: {
+            id: string;
+            /** @enum {string} */
+            kind: "sweep" | "draw" | "run" | "charge" | "temperature" | "dimension";
+            line: string;
+            takenOn: string;
+            instrument?: string;
+            conditions?: string;
+            note?: string;
+            simulated?: boolean;
+            steps?: {
+                volts: number;
+                lit: boolean;
+                milliamps?: number;
+            }[];
+            signal?: string;
+            state?: string;
+            volts?: number;
+            milliamps?: number;
+            profile?: string;
+            brightness?: number;
+            hours?: number;
+            stopped?: string;
+            fromShare?: number;
+            toShare?: number;
+            celsius?: number;
+            airC?: number;
+            figure?: string;
+            value?: number;
+            wattHours?: number;
+            part: string;
+            rows: number;
+            hasPhoto: boolean;
+            says: string;
+            asks: string[];
+            isOfThisPart: boolean;
+            replaces: {
+                figure: string;
+                name: string;
+                typed: string;
+                stated: string;
+                says: string;
+            }[];
+        };
+        RunTest: {
+            reading: string;
+            takenOn: string;
+            part: string;
+            profile: string;
+            simulated: boolean;
+            measuredHours: number;
+            predictedHours: number | null;
+            leastHours: number | null;
+            mostHours: number | null;
+            ratio: number | null;
+            within: boolean | null;
+            says: string;
+            predicted: number[][];
+            measured: number[][];
+        };
+        Bench: {
+            readings: components["schemas"]["Reading"][];
+            removed: string[];
+            tests: components["schemas"]["RunTest"][];
+            fit: {
+                factors: {
+                    what: string;
+                    factor: number;
+                    from: number;
+                    to: number;
+                    tests: number;
+                }[];
+                lacking: string[];
+            };
+            odd: {
+                readings: string[];
+                says: string;
+                explanations: {
+                    says: string;
+                    needs: string;
+                    off: number;
+                    times: number;
+                }[];
+                measure: string;
+            } | null;
+            ways: string[];
+        };
+        ReadingEffect: {
+            changes: components["schemas"]["Change"][];
+            before: components["schemas"]["Vitals"];
+            after: components["schemas"]["Vitals"];
+        };
+        LogPreview: {
+            read: number;
+            taken: number;
+            troubles: {
+                line: number;
+                says: string;
+            }[];
+            untold: number;
+            understood: string[];
+            hours: number | null;
+            milliampHours: number | null;
+            wattHours: number | null;
+            meanW: number | null;
+            firstV: number | null;
+            lastV: number | null;
+            log: number[][];
+        };
+        BenchLine: {
+            instrument?: string;
+            simulated?: boolean;
+            volts?: number;
+            lit?: boolean;
+            milliamps?: number;
+            seconds?: number;
+            amps?: number;
+            stopped?: string;
+            end?: boolean;
         };
     };
     responses: never;
@@ -2790,6 +3347,452 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildPower: {
+        parameters: {
+            query?: {
+                way?: number;
+                celsius?: number;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Power"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildPowerBand: {
+        parameters: {
+            query?: {
+                way?: number;
+                celsius?: number;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["BandLine"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildPowerSizing: {
+        parameters: {
+            query: {
+                way?: number;
+                celsius?: number;
+                hours: string;
+                cm3?: number;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        sizing: components["schemas"]["Sizing"] | null;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putBuildsBuildWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    profiles: {
+                        name: string;
+                        off?: string | number | null;
+                        idle?: string | number | null;
+                        usual?: string | number | null;
+                        heavy?: string | number | null;
+                        brightness?: string | number | null;
+                        volume?: string | number | null;
+                        fan?: string | number | null;
+                        radio?: boolean | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bench"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildBenchSimulated: {
+        parameters: {
+            query: {
+                kind: string;
+                line: string;
+                state?: string;
+                way?: number;
+                from?: number;
+                step?: number;
+                signal?: boolean;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["BenchLine"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    kind: string;
+                    line: string;
+                } & {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteBuildsBuildReadingsReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildReadingsReadingRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildReadingsReadingEffect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingEffect"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildReadingsReadingUse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postLogsPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPreview"];
                 };
             };
             /** @description what went wrong */

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Mapping\BuildMapper;
+use App\Models\BuildPartRecord;
+use App\Models\BuildRecord;
+use App\Models\PhotoRecord;
+use App\Models\ReadingRecord;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\Fields;
+use PocketPlot\File\PartReader;
+use PocketPlot\File\ReadingReader;
+
+/** Writes down what was measured on the bench, with the name of the part that was measured. */
+final class WriteReading
+{
+    /**
+     * @param  array<string, mixed>  $given  as the file format writes a reading, without its id
+     *
+     * @throws ValidationException naming the field and the fix
+     */
+    public static function in(BuildRecord $build, array $given, ?string $photo): void
+    {
+        $lineKey = is_string($given['line'] ?? null) ? $given['line'] : '';
+        $line = Lines::find($build, $lineKey);
+        $part = PartReader::read(BuildPartRecord::query()->findOrFail($line->build_part_id)->spec);
+        $energy = $part->pack?->wattHours();
+        $key = 'reading-'.Str::lower((string) Str::ulid());
+        $document = [
+            'takenOn' => now()->toDateString(), ...array_filter($given, static fn (mixed $value): bool => $value !== null && $value !== ''),
+            'id' => $key, 'line' => $lineKey, 'part' => $part->name,
+            ...($energy !== null && $energy->isKnown() ? ['wattHours' => round($energy->usual() * $line->quantity, 4)] : []),
+        ];
+        try {
+            $document = ReadingReader::document(ReadingReader::read(new Fields($document, 'reading')));
+        } catch (BadFile $bad) {
+            throw self::complaint($bad);
+        }
+        $reading = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $line->id, 'key' => $key, 'document' => $document]);
+        if ($photo !== null && $photo !== '') {
+            PhotoRecord::query()->create(['reading_id' => $reading->id, 'jpeg' => Photo::jpeg($photo)]);
+        }
+    }
+
+    /** The core's complaint about a file as one about the field of the page. */
+    public static function complaint(BadFile $bad): ValidationException
+    {
+        $fields = [];
+        foreach ($bad->problems as $problem) {
+            [$path, $says] = [...explode(': ', $problem, 2), ''];
+            $field = preg_replace('#^[a-z]+/(\d+/)?#', '', $path) ?? $path;
+            $fields[str_replace('/', '.', $field)][] = ucfirst($says === '' ? $path : $says).'.';
+        }
+
+        return ValidationException::withMessages($fields);
+    }
+
+    public static function out(BuildRecord $build, string $key): void
+    {
+        self::find($build, $key)->update(['removed_at' => now()]);
+    }
+
+    public static function back(BuildRecord $build, string $key): void
+    {
+        ReadingRecord::query()->where('build_id', $build->id)->where('key', $key)->firstOrFail()->update(['removed_at' => null]);
+    }
+
+    public static function find(BuildRecord $build, string $key): ReadingRecord
+    {
+        return ReadingRecord::query()->where('build_id', $build->id)->where('key', $key)->whereNull('removed_at')->firstOrFail();
+    }
+
+    /** Lets a reading take the place of the spec figures it speaks of. */
+    public static function use(BuildRecord $build, string $key): void
+    {
+        $core = BuildMapper::withReadings($build);
+        foreach ($core->readings as $reading) {
+            if ($reading->id === $key) {
+                foreach (\PocketPlot\Bench\Replacement::of($core, $reading) as $one) {
+                    MeasureFigure::in($build, $reading->line, $one->figure, $one->typed);
+                }
+
+                return;
+            }
+        }
+        abort(404);
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Mapping;
+
+use App\Models\BuildRecord;
+use App\Models\ReadingRecord;
+use PocketPlot\Appraisal;
+use PocketPlot\Bench\Compared;
+use PocketPlot\Bench\Fit;
+use PocketPlot\Bench\OddOneOut;
+use PocketPlot\Bench\Replacement;
+use PocketPlot\Bench\RunTests;
+use PocketPlot\Bench\Sweep;
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Reading;
+use PocketPlot\Check\Facts;
+use PocketPlot\Check\Measuring;
+use PocketPlot\Check\Since;
+use PocketPlot\File\FigurePlace;
+use PocketPlot\File\PartReader;
+use PocketPlot\File\ReadingReader;
+use PocketPlot\Quantity\Number;
+
+/** What the API answers of a build's bench (contract/openapi.json, "Bench"). */
+final class BenchView
+{
+    /** @return array<string, mixed> */
+    public static function of(Build $build, BuildRecord $record): array
+    {
+        $facts = new Facts($build);
+        $tests = (new RunTests($build, $facts->supplyTree(), $facts->leadOhms()))->compared();
+        $fit = Fit::of($build, $facts->supplyTree(), $tests);
+        $odd = OddOneOut::among($tests);
+        $photos = $record->readings()->has('photo')->pluck('key')->flip();
+        $gone = ReadingRecord::query()->where('build_id', $record->id)->whereNotNull('removed_at')->orderByDesc('removed_at')->limit(10)->get();
+
+        return [
+            'readings' => array_map(static fn (Reading $reading): array => self::reading($reading, $build, $photos->has($reading->id)), array_reverse($build->readings)),
+            'removed' => $gone->map(static fn (ReadingRecord $row): string => $row->key)->all(),
+            'tests' => array_map(self::test(...), $tests),
+            'fit' => ['factors' => $fit->factors, 'lacking' => $fit->lacking],
+            'odd' => $odd === null ? null : [
+                'readings' => array_map(static fn (Compared $one): string => $one->reading->id, $odd->odd), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
+            ],
+            'ways' => array_map(static fn ($way): string => $way->name, $build->waysOfPlaying()),
+        ];
+    }
+
+    /** @return array<string, mixed>|null what would move, were the reading to count; null when there is no such reading */
+    public static function effect(Build $build, string $key): ?array
+    {
+        foreach ($build->readings as $reading) {
+            if ($reading->id !== $key) {
+                continue;
+            }
+            $before = Appraisal::of($build, Today::day());
+            $after = Appraisal::of(self::with($build, $reading, Replacement::of($build, $reading)), Today::day());
+
+            return [
+                'changes' => Since::compare(Since::keep($before->findings), $after->findings),
+                'before' => $before->vitals->toArray(), 'after' => $after->vitals->toArray(),
+            ];
+        }
+
+        return null;
+    }
+
+    /** @param  list<Replacement>  $replacements */
+    private static function with(Build $build, Reading $reading, array $replacements): Build
+    {
+        $part = $build->line($reading->line)?->part;
+        if ($part === null) {
+            return $build;
+        }
+        $raw = $part->raw;
+        foreach ($replacements as $one) {
+            $raw = FigurePlace::of($one->figure)?->write($raw, $one->typed, (string) $reading->takenOn) ?? $raw;
+        }
+
+        return $build->withPart($part->id, PartReader::read($raw));
+    }
+
+    /** @return array<string, mixed> */
+    private static function reading(Reading $reading, Build $build, bool $hasPhoto): array
+    {
+        $line = $build->line($reading->line);
+        $sweep = $reading->kind === 'sweep' ? Sweep::of($reading) : null;
+        // A reading of a part that has been swapped meanwhile says nothing about the new one.
+        $isOfThisPart = $line !== null && ($reading->part === '' || $reading->part === $line->name());
+
+        return [
+            ...array_diff_key(ReadingReader::document($reading), ['log' => true, 'photo' => true] + $reading->extra),
+            'part' => $reading->part === '' ? ($line?->name() ?? '') : $reading->part,
+            'rows' => count($reading->log),
+            'hasPhoto' => $hasPhoto,
+            'says' => $sweep === null ? self::says($reading) : $sweep->says,
+            'asks' => $sweep === null ? [] : $sweep->asks,
+            'isOfThisPart' => $isOfThisPart,
+            'replaces' => ! $isOfThisPart ? [] : array_map(static fn (Replacement $one): array => [
+                'figure' => $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
+            ], Replacement::of($build, $reading)),
+        ];
+    }
+
+    private static function says(Reading $reading): string
+    {
+        $n = static fn (?float $value): string => Number::says($value ?? 0.0);
+
+        return match ($reading->kind) {
+            'draw' => "{$reading->state}: {$n($reading->milliamps)} mA at {$n($reading->volts)} V, {$n(($reading->milliamps ?? 0.0) * ($reading->volts ?? 0.0) / 1000)} W",
+            'run' => "ran {$n($reading->hours)} h".($reading->profile === '' ? '' : " as \"{$reading->profile}\"").", then: {$reading->stopped}",
+            'charge' => "charged in {$n($reading->hours)} h".($reading->fromShare === null ? '' : " from {$n($reading->fromShare * 100)} %").($reading->toShare === null ? '' : " to {$n($reading->toShare * 100)} %"),
+            'temperature' => "{$n($reading->celsius)} °C in air of {$n($reading->airC)} °C".($reading->volts === null || $reading->milliamps === null ? '' : " at {$n($reading->volts * $reading->milliamps / 1000)} W"),
+            default => (['lengthMm' => 'length', 'widthMm' => 'width', 'heightMm' => 'height'][$reading->figure] ?? $reading->figure).": {$n($reading->value)} mm",
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function test(Compared $test): array
+    {
+        $round = static fn (?float $value): ?float => $value === null || ! is_finite($value) ? null : round($value, 3);
+
+        return [
+            'reading' => $test->reading->id, 'takenOn' => (string) $test->reading->takenOn, 'part' => $test->reading->part, 'profile' => $test->reading->profile, 'simulated' => $test->reading->simulated,
+            'measuredHours' => $round($test->measuredHours), 'predictedHours' => $round($test->predictedHours), 'leastHours' => $round($test->leastHours), 'mostHours' => $round($test->mostHours),
+            'ratio' => $round($test->ratio()), 'within' => $test->isWithin(), 'says' => $test->says(),
+            'predicted' => array_map(static fn (array $row): array => [round($row['h'], 4), round($row['volts'], 3), round($row['amps'], 4)], $test->run->rows ?? []),
+            'measured' => array_map(static fn (array $row): array => [round($row[0] / 3600, 4), $row[1], $row[2]], $test->reading->log),
+        ];
+    }
+}

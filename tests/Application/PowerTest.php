@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\BuildRecord;
+use Illuminate\Support\Facades\Artisan;
+use PocketPlot\File\Json;
+
+beforeEach(function (): void {
+    $this->travelTo('2026-11-24 12:00:00');
+    config(['pocketplot.bench_pause_ms' => 0]);
+    $this->user = $this->builder();
+    $this->actingAs($this->user);
+    $this->build = $this->refuge($this->user);
+    $this->at = "/api/builds/{$this->build->id}";
+});
+
+/** @return list<array<string, mixed>> */
+function lines(Illuminate\Testing\TestResponse $response): array
+{
+    return array_map(static fn (string $line): array => json_decode($line, true, 32, JSON_THROW_ON_ERROR), array_filter(explode("\n", $response->streamedContent())));
+}
+
+describe('power', function (): void {
+    it('answers tree, run, budget, charge in the contract\'s shape', function (string $demo): void {
+        $build = App\Actions\StartBuild::fromDemo($this->user, $demo, null);
+        $this->assertShape($this->getJson("/api/builds/{$build->id}/power")->assertOk(), 'Power');
+    })->with(['refuge', 'thimble', 'barge']);
+
+    it('says the same as the vitals', function (): void {
+        $power = $this->getJson("{$this->at}/power")->json();
+        $vitals = $this->getJson($this->at)->json('appraisal.vitals.runTime');
+        expect($power['sources'][0]['ends'][0]['usualHours'])->toEqualWithDelta($vitals['usualHours'], 0.01)
+            ->and(min(array_column($power['sources'][0]['ends'], 'leastHours')))->toEqualWithDelta($vitals['leastHours'], 0.01);
+    });
+
+    it('goes by the way of playing and the weather that are asked for', function (): void {
+        $hours = fn (string $query): float => $this->getJson("{$this->at}/power{$query}")->assertOk()->json('sources.0.run.hours');
+        expect($hours('?way=2'))->toBeLessThan($hours('?way=0'))->and($hours('?celsius=0'))->toBeLessThan($hours(''));
+        $this->getJson("{$this->at}/power?celsius=900")->assertStatus(422)->assertJsonPath('fields.celsius.0', 'Write degrees between -40 and 60.');
+    });
+
+    it('tells how far the sampling is, and ends with the answer', function (): void {
+        $told = lines($this->get("{$this->at}/power/band")->assertOk());
+        expect(array_column($told, 'done'))->toBe([...range(25, 500, 25), 500])->and(end($told)['band']['runs'])->toBe(500)->and(end($told)['band']['sensitivities'])->not->toBeEmpty();
+    });
+
+    it('sizes from the shelf, each pack with the way to take it', function (): void {
+        $answer = $this->getJson("{$this->at}/power/sizing?hours=".urlencode('6 h 30 min').'&cm3=400')->assertOk();
+        expect($answer->json('sizing.hours'))->toBe(6.5)->and($answer->json('sizing.packs.0.does'))->toBeTrue();
+        $take = $answer->json('sizing.packs.0');
+        $version = $this->build->version;
+        $after = $this->postJson("{$this->at}/lines/{$answer->json('sizing.packLine')}/swap", ['version' => $version, 'part' => $take['libraryId']])->assertOk()->json();
+        expect(array_column($after['lines'], 'part', 'id')['pack']['id'])->toBe($take['part']);
+    });
+
+    it('wants hours that are hours', function (string $hours, string $says): void {
+        $this->getJson("{$this->at}/power/sizing?hours=".urlencode($hours))->assertStatus(422)->assertJsonPath('fields.hours.0', $says);
+    })->with([['0', 'Write hours of more than nought, such as 4 h 30 min.'], ['soon', '"soon" cannot be read as a figure; write a number, with one of h, hours, hour, min if you like.']]);
+
+    it('has nothing to size while a draw is missing', function (): void {
+        $build = App\Actions\StartBuild::fromDemo($this->user, 'barge', null);
+        $this->getJson("/api/builds/{$build->id}/power/sizing?hours=2")->assertOk()->assertJsonPath('sizing', null);
+    });
+});
+
+describe('ways of playing', function (): void {
+    it('keeps what is typed and moves the run time', function (): void {
+        $after = $this->assertShape($this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => [['name' => 'Slow', 'idle' => '80', 'usual' => '20 %', 'brightness' => '35 %', 'radio' => false]]])->assertOk(), 'Build');
+        expect($after->json('appraisal.vitals.runTime.usualHours'))->toBeGreaterThan(12.0);
+        expect($this->getJson("{$this->at}/power")->json('ways.0'))->toMatchArray(['name' => 'Slow', 'idle' => 0.8, 'usual' => 0.2, 'brightness' => 0.35, 'radio' => false]);
+        // With none of one's own, the house's count again.
+        $this->putJson("{$this->at}/ways", ['version' => 2, 'profiles' => []])->assertOk();
+        expect($this->getJson("{$this->at}/power")->json('waysAreHouse'))->toBeTrue();
+    });
+
+    it('refuses what is no whole, at its field', function (array $profile, string $field, string $says): void {
+        $answer = $this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => [['name' => 'Odd', ...$profile]]])->assertStatus(422)->json('fields');
+        expect($answer[$field][0] ?? json_encode($answer))->toContain($says);
+        expect(BuildRecord::query()->findOrFail($this->build->id)->version)->toBe(1);
+    })->with([
+        [['idle' => '100', 'usual' => '100', 'heavy' => '100'], 'profiles.0.usual', 'add up to 300 %'],
+        [['idle' => '0'], 'profiles.0.usual', 'add up to 0 %'],
+        [['idle' => 'lots'], 'profiles.0.idle', 'cannot be read'],
+        [['name' => '', 'usual' => '100'], 'profiles.0.name', 'Give it a name'],
+    ]);
+});
+
+describe('the bench', function (): void {
+    it('writes a draw down, shows what it would move, and lets it count', function (): void {
+        $this->assertShape($this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => '5 V', 'milliamps' => '1,3 A', 'instrument' => 'Meter'])->assertOk(), 'Build');
+        $bench = $this->assertShape($this->getJson("{$this->at}/bench")->assertOk(), 'Bench')->json();
+        $reading = $bench['readings'][0];
+        expect($reading['milliamps'])->toEqual(1300)->and($reading['takenOn'])->toBe('2026-11-24')->and($reading['replaces'][0]['typed'])->toBe('650 / 1300 / 2080 mA');
+        $effect = $this->assertShape($this->getJson("{$this->at}/readings/{$reading['id']}/effect")->assertOk(), 'ReadingEffect')->json();
+        expect($effect['after']['runTime']['usualHours'])->toBeLessThan($effect['before']['runTime']['usualHours'])->and($effect['before']['cost'])->toBe($effect['after']['cost']);
+        $after = $this->assertShape($this->postJson("{$this->at}/readings/{$reading['id']}/use", ['version' => 2])->assertOk(), 'Build');
+        expect($after->json('appraisal.vitals'))->toEqual($effect['after']);
+        // What was stated stays beside what was measured.
+        expect($this->getJson("{$this->at}/lines/board/part")->json('spec.facets.supply.drawMa'))->toMatchArray(['usual' => 1000, 'measured' => ['least' => 650, 'usual' => 1300, 'most' => 2080, 'on' => '2026-11-24']]);
+    });
+
+    it('takes every kind', function (array $reading): void {
+        $this->postJson("{$this->at}/readings", ['version' => 1, ...$reading])->assertOk();
+        $shown = $this->assertShape($this->getJson("{$this->at}/bench"), 'Bench')->json('readings.0');
+        expect($shown['kind'])->toBe($reading['kind'])->and($shown['says'])->not->toBe('');
+    })->with([
+        [['kind' => 'sweep', 'line' => 'panel', 'signal' => 'yes', 'steps' => [['volts' => '12', 'lit' => true, 'milliamps' => '430'], ['volts' => '8,5 V', 'lit' => false]]]],
+        [['kind' => 'run', 'line' => 'pack', 'hours' => '9 h 40 min', 'stopped' => 'went dark', 'profile' => 'Two at the table', 'brightness' => '60']],
+        [['kind' => 'charge', 'line' => 'pack', 'hours' => '7', 'fromShare' => '10 %', 'toShare' => '100 %']],
+        [['kind' => 'temperature', 'line' => 'board', 'celsius' => '61', 'airC' => '23 °C', 'volts' => '5', 'milliamps' => '1200']],
+        [['kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '1/2 in']],
+    ]);
+
+    it('says at which field a reading is not whole, and keeps nothing', function (array $reading, string $field, string $says): void {
+        $fields = $this->postJson("{$this->at}/readings", ['version' => 1, 'line' => 'board', ...$reading])->assertStatus(422)->json('fields');
+        expect($fields[$field][0] ?? json_encode($fields))->toContain($says);
+        $this->getJson("{$this->at}/bench")->assertJsonPath('readings', []);
+    })->with([
+        [['kind' => 'draw', 'state' => 'idle', 'volts' => '5'], 'milliamps', 'Is missing; write the amps'],
+        [['kind' => 'draw', 'state' => 'idle', 'volts' => 'five', 'milliamps' => '3'], 'volts', 'cannot be read'],
+        [['kind' => 'run', 'hours' => '3'], 'stopped', 'Is missing'],
+        [['kind' => 'sweep', 'steps' => [['volts' => 'x', 'lit' => true]]], 'steps.0.volts', 'cannot be read'],
+        [['kind' => 'taste'], 'kind', 'Choose what was measured'],
+    ]);
+
+    it('lays run tests beside the prediction and names those that cannot both be true', function (): void {
+        $run = fn (int $version, string $hours) => $this->postJson("{$this->at}/readings", ['version' => $version, 'kind' => 'run', 'line' => 'pack', 'hours' => $hours, 'stopped' => 'went dark', 'profile' => 'Two at the table'])->assertOk();
+        $run(1, '10');
+        expect($this->getJson("{$this->at}/bench")->json('tests.0.within'))->toBeTrue()->and($this->getJson("{$this->at}/bench")->json('odd'))->toBeNull();
+        $run(2, '5');
+        $bench = $this->assertShape($this->getJson("{$this->at}/bench"), 'Bench')->json();
+        expect($bench['odd']['says'])->toContain('cannot both be true')->and($bench['fit']['factors'][0]['tests'])->toBe(2);
+    });
+
+    it('puts a reading aside and takes it back', function (): void {
+        $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '17'])->assertOk();
+        $id = $this->getJson("{$this->at}/bench")->json('readings.0.id');
+        $this->deleteJson("{$this->at}/readings/{$id}", ['version' => 2])->assertOk();
+        $this->getJson("{$this->at}/bench")->assertJsonPath('readings', [])->assertJsonPath('removed', [$id]);
+        $this->postJson("{$this->at}/readings/{$id}/restore", ['version' => 3])->assertOk();
+        $this->getJson("{$this->at}/bench")->assertJsonPath('readings.0.id', $id);
+    });
+
+    it('keeps a photograph small, without what a camera writes into it, and brings it through a file', function (): void {
+        $picture = imagecreatetruecolor(2400, 1200);
+        imagefill($picture, 0, 0, (int) imagecolorallocate($picture, 200, 120, 40));
+        ob_start();
+        imagepng($picture);
+        $url = 'data:image/png;base64,'.base64_encode((string) ob_get_clean());
+        $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '17', 'photo' => $url])->assertOk();
+        $reading = $this->getJson("{$this->at}/bench")->json('readings.0');
+        expect($reading['hasPhoto'])->toBeTrue();
+        $jpeg = (string) $this->get("{$this->at}/readings/{$reading['id']}/photo")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->getContent();
+        expect(array_slice((array) getimagesizefromstring($jpeg), 0, 2))->toBe([1024, 512]);
+        $file = (string) $this->get("{$this->at}/file")->getContent();
+        $again = $this->postJson('/api/imports', ['text' => $file])->assertCreated()->json('id');
+        expect($this->getJson("/api/builds/{$again}/bench")->json('readings.0'))->toMatchArray(['hasPhoto' => true, 'value' => 17]);
+        $this->postJson("{$this->at}/readings", ['version' => 2, 'kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '17', 'photo' => 'data:image/png;base64,bm90IGEgcGljdHVyZQ=='])
+            ->assertStatus(422)->assertJsonPath('fields.photo.0', 'This file is no photograph that can be read; choose a JPEG, PNG or WebP.');
+    });
+
+    it('refuses an edit of a page that is not the latest', function (): void {
+        $this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => []])->assertOk();
+        $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '17'])->assertStatus(409);
+    });
+
+    it('shows nobody another\'s bench', function (): void {
+        $this->actingAs($this->builder('other@example.test'));
+        foreach (['power', 'power/band', 'power/sizing?hours=2', 'bench', 'bench/simulated?kind=sweep&line=panel', 'readings/x/photo', 'readings/x/effect'] as $path) {
+            expect($this->getJson("{$this->at}/{$path}")->status())->toBeIn([403, 404], $path);
+        }
+    });
+
+    it('reads a log and says line by line what it left out', function (): void {
+        $answer = $this->assertShape($this->postJson('/api/logs/preview', ['text' => "time (min);volts;amps\n0;12,8;1,0\n60;12,6;1,0\n30;12,5;1,0\n120;12,4;1,0\n"])->assertOk(), 'LogPreview')->json();
+        expect($answer['taken'])->toBe(3)->and($answer['troubles'][0]['line'])->toBe(4)->and($answer['milliampHours'])->toEqual(2000);
+    });
+
+    it('stands in for a bench, and says so', function (): void {
+        $sweep = lines($this->get("{$this->at}/bench/simulated?kind=sweep&line=panel&from=14&step=0.5&signal=1"));
+        expect($sweep[0])->toBe(['instrument' => 'Simulated bench', 'simulated' => true])->and(array_unique(array_column($sweep, 'lit')))->toBe([0 => true, count(array_filter($sweep, static fn (array $step): bool => $step['lit'] ?? false)) => false])
+            ->and(end($sweep))->toBe(['end' => true]);
+        // This panel stays dark without a picture.
+        expect(array_filter(array_column(lines($this->get("{$this->at}/bench/simulated?kind=sweep&line=panel&signal=0")), 'lit')))->toBe([]);
+        $run = array_values(array_filter(lines($this->get("{$this->at}/bench/simulated?kind=run&line=pack")), static fn (array $step): bool => isset($step['seconds'])));
+        expect(count($run))->toBeGreaterThan(50)->and(end($run)['stopped'])->toBe('went dark')->and(end($run)['seconds'] / 3600)->toBeGreaterThan(6.0)->toBeLessThan(16.0);
+        expect(lines($this->get("{$this->at}/bench/simulated?kind=draw&line=board&state=heavy"))[1]['milliamps'])->toBeGreaterThan(1000);
+    });
+});
+
+describe('plot:power', function (): void {
+    it('prints a file\'s power without a database', function (): void {
+        config(['database.connections.mariadb.host' => 'nowhere.invalid']);
+        expect(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '400']))->toBe(0);
+        $text = Artisan::output();
+        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'in that room:'] as $piece) {
+            expect($text)->toContain($piece);
+        }
+    });
+
+    it('prints JSON, says what is unmeasured, and what it cannot read', function (): void {
+        expect(Artisan::call('plot:power', ['file' => base_path('demo/barge.pocketplot.json'), '--json' => true]))->toBe(2);
+        $all = json_decode(Artisan::output(), true, 32, JSON_THROW_ON_ERROR);
+        expect($all['band'])->toBeNull()->and($all['sources'][1]['missing'][0]['figure'])->toBe('supply.drawMa');
+        expect(Artisan::call('plot:power', ['file' => '/nowhere.json']))->toBe(3)->and(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--way' => 'Upside down']))->toBe(3)
+            ->and(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--hours' => '-1']))->toBe(3);
+    });
+
+    it('refuses ways of playing that are no whole', function (): void {
+        $document = json_decode((string) file_get_contents(base_path('demo/refuge.pocketplot.json')), true);
+        $document['profiles'] = [['name' => 'Wild', 'idle' => 1, 'usual' => 1, 'heavy' => 1]];
+        file_put_contents($file = tempnam(sys_get_temp_dir(), 'wild'), Json::encode($document));
+        expect(Artisan::call('plot:power', ['file' => $file]))->toBe(3);
+        unlink($file);
+    });
+});
