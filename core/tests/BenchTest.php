@@ -153,7 +153,7 @@ describe('predicted against measured', function (): void {
         $lines = ['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.9), 'board' => ['role' => 'board', 'facets' => Make::load(4.6, 5.4, 300, 800, 900, 5)]];
         $lines['pack']['facets']['pack']['cellFullV'] = 4.2;
         $build = Make::build($lines, [], ['readings' => [$draw('five', 7.2, 700), $draw('board', 5, 900)], 'joins' => [['kind' => 'power', 'from' => 'five', 'to' => 'board'], ['kind' => 'power', 'from' => 'pack', 'to' => 'five']]]);
-        expect(array_column(Fit::of($build, (new Facts($build))->supplyTree(), [])->factors, 'factor', 'what')['Efficiency of Five'])->toBe(0.893);
+        expect(array_column(Fit::of($build, (new Facts($build))->supplyTree(), [])->factors, 'factor', 'what')['Efficiency of Five, watts out ÷ watts in'])->toBe(0.893);
     });
 });
 

@@ -14,6 +14,8 @@ const PartsStation = lazy(() => import('./stations/parts/PartsStation'));
 const BriefStation = lazy(() => import('./stations/brief/BriefStation'));
 const BuyStation = lazy(() => import('./stations/buy/BuyStation'));
 const BuildStation = lazy(() => import('./stations/build/BuildStation'));
+const PowerStation = lazy(() => import('./stations/power/PowerStation'));
+const BenchStation = lazy(() => import('./stations/bench/BenchStation'));
 const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
 const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
 const Library = lazy(() => import('./library/Library'));
@@ -52,6 +54,8 @@ createRoot(place).render(
                                     <Route index element={<Navigate to="parts" replace />} />
                                     <Route path="brief" element={<BriefStation />} />
                                     <Route path="parts" element={<PartsStation />} />
+                                    <Route path="power" element={<PowerStation />} />
+                                    <Route path="bench" element={<BenchStation />} />
                                     <Route path="checks" element={<ChecksStation />} />
                                     <Route path="lines/:line/part" element={<OwnCopy />} />
                                     <Route path="buy" element={<BuyStation />} />

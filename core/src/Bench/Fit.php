@@ -99,7 +99,7 @@ final readonly class Fit
                 }
             }
             if ($shares !== []) {
-                $found[] = self::factor("efficiency of {$line->name()}", $shares);
+                $found[] = self::factor("efficiency of {$line->name()}, watts out ÷ watts in", $shares);
             } elseif ($loads !== []) {
                 $lacking[] = "Efficiency of {$line->name()}: meter its input and everything behind it in the same state.";
             }

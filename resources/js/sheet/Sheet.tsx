@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { api, type Build, type Verdict } from '../api/client';
 import { OpenBuildContext, useBuildQuery, useEdit } from '../api/useBuild';
 import { Button } from '../ui/Button';
+import { number } from '../ui/format';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg, worst } from '../ui/Peg';
@@ -29,9 +30,11 @@ function tabs({ lines, brief, appraisal }: Build): Tab[] {
     return [
         { station: 'brief', name: 'Brief', key: '1', verdict: any(worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict])), figure: counted((brief.games ?? []).length, 'game', 'games') },
         { station: 'parts', name: 'Parts', key: '2', verdict: worst(findings.map((finding) => finding.verdict)), figure: counted(lines.filter((line) => line.chosen).length, 'line', 'lines') },
-        { station: 'checks', name: 'Checks', key: '3', verdict: worst(findings.map((finding) => finding.verdict)), figure: `${vitals.clashes + vitals.unmeasured} open` },
-        { station: 'buy', name: 'Buy', key: '4', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
-        { station: 'build', name: 'Build', key: '5', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
+        { station: 'power', name: 'Power', key: '3', verdict: any(worst(findings.filter((finding) => finding.rule.startsWith('power.')).map((finding) => finding.verdict))), figure: vitals.runTime.fromPack ? (vitals.runTime.usualHours === null ? 'unknown' : `${number(vitals.runTime.usualHours)} h`) : 'no pack' },
+        { station: 'checks', name: 'Checks', key: '4', verdict: worst(findings.map((finding) => finding.verdict)), figure: `${vitals.clashes + vitals.unmeasured} open` },
+        { station: 'buy', name: 'Buy', key: '5', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
+        { station: 'build', name: 'Build', key: '6', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
+        { station: 'bench', name: 'Bench', key: '7', verdict: any(vitals.unmeasured > 0 ? 'unmeasured' : 'fits'), figure: `${vitals.unmeasured} open` },
     ];
 }
 
@@ -57,9 +60,11 @@ export function Sheet() {
             '?': () => setShowKeys(true),
             1: to('brief'),
             2: to('parts'),
-            3: to('checks'),
-            4: to('buy'),
-            5: to('build'),
+            3: to('power'),
+            4: to('checks'),
+            5: to('buy'),
+            6: to('build'),
+            7: to('bench'),
             m: () => void go(`/builds/${id}/checks?leaf=measure`),
             g: () => void go(`/builds/${id}/checks?leaf=grid`),
             h: () => void go('/'),

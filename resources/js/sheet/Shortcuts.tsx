@@ -3,7 +3,7 @@ import { Sheetlet } from '../ui/Sheetlet';
 import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
 
 const keys = [
-    ['1 2 3 4 5', 'Brief, Parts, Checks, Buy, Build'],
+    ['1 … 7', 'Brief, Parts, Power, Checks, Buy, Build, Bench'],
     ['m', 'What to measure next'],
     ['g', 'Part against part'],
     ['/', 'Search (in the library)'],

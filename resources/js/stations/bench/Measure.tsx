@@ -1,0 +1,469 @@
+import { useId, useRef, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { api, Problem, type BenchLine, type Build, type LogPreview } from '../../api/client';
+import { readLines } from '../../api/stream';
+import { useOpenBuild } from '../../api/useBuild';
+import { Button } from '../../ui/Button';
+import { useNotices } from '../../ui/Notices';
+import { Plot } from '../../ui/Plot';
+import { amps, hours, volts } from '../power/figures';
+
+const kinds = [
+    ['sweep', 'Voltage sweep', 'Turn the supply down until it dies.'],
+    ['draw', 'Draw', 'Amps in one state of play.'],
+    ['run', 'Run test', 'From full until it gives up.'],
+    ['charge', 'Charge test', 'From empty to full.'],
+    ['temperature', 'Temperature', 'After half an hour at work.'],
+    ['dimension', 'Dimension', 'One side, by callipers.'],
+] as const;
+
+type Kind = (typeof kinds)[number][0];
+
+const steps: Record<Kind, string[]> = {
+    sweep: ['Set the supply to volts that are known to be good, current limited to a little more than the part draws.', 'Give the panel a picture signal if it can have one: some stay dark without.', 'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.'],
+    draw: ['Put the meter in the supply lead, on its 10 A range first.', 'Let the console settle in the state for a minute.', 'Read volts at the part and amps in its lead at the same moment.'],
+    run: ['Charge full, note the time, play one way without a break.', 'Stay with it. Stop when it smells, swells or gets hot.', 'Note when and how it ended.'],
+    charge: ['Start from an empty pack, console off.', 'Charge on something that does not burn, with someone near.', 'Note when the lamp says full.'],
+    temperature: ['Run it at a known load for half an hour, closed as it will be.', 'Read with a probe or a thermometer; do not touch it to find out.', 'Read the air of the room as well.'],
+    dimension: ['Power off.', 'Measure at the tallest spot, sockets and screws included.', 'Measure twice; write the larger.'],
+};
+
+const stopped = ['went dark', 'picture went', 'restarted', 'warning', 'shut itself down', 'switched off by hand', 'still running'];
+
+interface Step {
+    volts: string;
+    milliamps: string;
+    lit: boolean;
+}
+
+/** Guided entry: choose what is measured, follow three lines, write it down. */
+export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => void }) {
+    const { build, edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const [asked] = useSearchParams();
+    const [kind, setKind] = useState<Kind>((kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw'));
+    const lines = build.lines.filter((line) => line.chosen && (kind !== 'run' && kind !== 'charge' ? true : line.role === 'cells'));
+    const usual = { sweep: 'display', draw: 'board', run: 'cells', charge: 'cells', temperature: 'board', dimension: 'board' }[kind];
+    const [chosen, setChosen] = useState<string | null>(null);
+    const line = lines.find((one) => one.id === chosen)?.id ?? lines.find((one) => one.role === usual)?.id ?? lines[0]?.id ?? '';
+    const [fields, setFields] = useState<Record<string, string>>({});
+    const [sweep, setSweep] = useState<Step[]>([]);
+    const [log, setLog] = useState<LogPreview | null>(null);
+    const [simulated, setSimulated] = useState(false);
+    const [photo, setPhoto] = useState<string | null>(null);
+    const [problem, setProblem] = useState<Problem | null>(null);
+    const form = useRef<HTMLFormElement>(null);
+    const set = (more: Record<string, string>) => setFields((before) => ({ ...before, ...more }));
+    const about = (field: string) => problem?.about(field) ?? undefined;
+    const turn = (next: Kind) => {
+        setKind(next);
+        setProblem(null);
+        setSweep([]);
+        setLog(null);
+        setSimulated(false);
+    };
+    const write = async () => {
+        const answer = await edit((path, version) =>
+            api.post<Build>(`${path}/readings`, {
+                version,
+                kind,
+                line,
+                ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
+                ...(kind === 'sweep' ? { steps: sweep.map((step) => ({ volts: step.volts, lit: step.lit, ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }) })) } : {}),
+                ...(kind === 'draw' && fields['state'] === undefined ? { state: 'usual' } : {}),
+                ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
+                ...(simulated ? { simulated: true, instrument: 'Simulated bench' } : {}),
+                ...(photo === null ? {} : { photo }),
+            }),
+        );
+        if (answer instanceof Problem) {
+            setProblem(answer);
+            return;
+        }
+        notices.say('Written down. See under Readings what it would move.');
+        onWritten();
+    };
+    if (build.lines.length === 0) return <p className="dot-grid border border-dashed border-edge p-6">Nothing to measure yet. Add the first part, then come back with the meter.</p>;
+    return (
+        <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[16rem_minmax(0,1fr)]">
+            <ul className="grid content-start gap-2 max-lg:grid-cols-2">
+                {kinds.map(([value, name, says]) => (
+                    <li key={value}>
+                        <button type="button" aria-pressed={kind === value} onClick={() => turn(value)} className={`w-full rounded-sm border px-3 py-2.5 text-left ${kind === value ? 'border-ink bg-ink text-paper' : 'border-edge bg-leaf hover:border-pen'}`}>
+                            <span className="block text-lg leading-tight font-semibold">{name}</span>
+                            <span className="block text-sm max-sm:hidden">{says}</span>
+                        </button>
+                    </li>
+                ))}
+            </ul>
+            <form
+                ref={form}
+                className="min-w-0"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void write();
+                }}
+            >
+                <ol className="mb-4 max-w-prose list-decimal pl-6 text-lg">
+                    {steps[kind].map((says) => (
+                        <li key={says}>{says}</li>
+                    ))}
+                </ol>
+                <div className="mb-4 flex flex-wrap items-end gap-4">
+                    <Labelled label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} className="min-w-64 flex-1">
+                        {(id) => (
+                            <select id={id} className={`${big} w-full`} value={line} onChange={(event) => setChosen(event.target.value)}>
+                                {lines.map((one) => (
+                                    <option key={one.id} value={one.id}>
+                                        {one.part.name}
+                                    </option>
+                                ))}
+                            </select>
+                        )}
+                    </Labelled>
+                    {kind === 'draw' && (
+                        <Labelled label="What it was doing">
+                            {(id) => (
+                                <select id={id} className={big} value={fields['state'] ?? 'usual'} onChange={(event) => set({ state: event.target.value })}>
+                                    {['off', 'idle', 'usual', 'heavy', 'start-up'].map((state) => (
+                                        <option key={state}>{state}</option>
+                                    ))}
+                                </select>
+                            )}
+                        </Labelled>
+                    )}
+                    {kind === 'run' && (
+                        <Labelled label="Played as">
+                            {(id) => (
+                                <select id={id} className={big} value={fields['profile'] ?? ways[0] ?? ''} onChange={(event) => set({ profile: event.target.value })}>
+                                    {ways.map((way) => (
+                                        <option key={way}>{way}</option>
+                                    ))}
+                                </select>
+                            )}
+                        </Labelled>
+                    )}
+                    {kind === 'dimension' && (
+                        <Labelled label="Side">
+                            {(id) => (
+                                <select id={id} className={big} value={fields['figure'] ?? ''} onChange={(event) => set({ figure: event.target.value })}>
+                                    <option value="">choose</option>
+                                    <option value="lengthMm">length</option>
+                                    <option value="widthMm">width</option>
+                                    <option value="heightMm">height, tallest spot</option>
+                                </select>
+                            )}
+                        </Labelled>
+                    )}
+                    {inputs[kind].map(([field, label, hint]) => (
+                        <Labelled key={field} label={label} problem={about(field)}>
+                            {(id) => <input id={id} className={`${big} figures w-40`} placeholder={hint} value={fields[field] ?? ''} aria-invalid={about(field) !== undefined} onChange={(event) => set({ [field]: event.target.value })} />}
+                        </Labelled>
+                    ))}
+                    {kind === 'run' && (
+                        <Labelled label="Why it stopped" problem={about('stopped')}>
+                            {(id) => (
+                                <select id={id} className={big} value={fields['stopped'] ?? ''} onChange={(event) => set({ stopped: event.target.value })}>
+                                    <option value="">choose</option>
+                                    {stopped.map((one) => (
+                                        <option key={one}>{one}</option>
+                                    ))}
+                                </select>
+                            )}
+                        </Labelled>
+                    )}
+                </div>
+                {kind === 'dimension' && about('figure') !== undefined && (
+                    <p role="alert" className="mb-2 text-clash">
+                        {about('figure')}
+                    </p>
+                )}
+                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} fields={fields} set={set} problem={problem} />}
+                {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}
+                <Stand key={kind} kind={kind} line={line} fields={fields} ways={ways} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
+                    if (step.lit !== undefined && step.volts !== undefined) setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);
+                    else if (kind === 'draw' && step.milliamps !== undefined) set({ volts: `${step.volts ?? ''} V`, milliamps: `${step.milliamps} mA` });
+                }} onRun={(read, why) => { setLog(read); set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why }); }} />
+                <details className="mb-4">
+                    <summary className="min-h-9 cursor-pointer text-pencil">Instrument, conditions, note, photograph</summary>
+                    <div className="mt-2 flex flex-wrap gap-4">
+                        {[
+                            ['takenOn', 'Day', 'today', 'date'],
+                            ['instrument', 'Instrument', 'name of the meter', 'text'],
+                            ['conditions', 'Conditions', 'body open, 21 °C …', 'text'],
+                            ['note', 'Note', '', 'text'],
+                        ].map(([field = '', label = '', hint, type]) => (
+                            <Labelled key={field} label={label} problem={about(field)}>
+                                {(id) => <input id={id} type={type} className={big} placeholder={hint} value={fields[field] ?? ''} onChange={(event) => set({ [field]: event.target.value })} />}
+                            </Labelled>
+                        ))}
+                        <Labelled label="Photograph" problem={about('photo')}>
+                            {(id) => <input id={id} type="file" accept="image/*" className={big} onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)} />}
+                        </Labelled>
+                    </div>
+                </details>
+                {problem !== null && (
+                    <p role="alert" className="mb-2 text-clash">
+                        {[...new Set(Object.values(problem.fields).flat())].join(' ') || problem.message}
+                    </p>
+                )}
+                <Button type="submit" look="pen" className="min-h-12! px-6! text-lg" disabled={busy || line === '' || (kind === 'sweep' && sweep.length === 0)}>
+                    Write it down
+                </Button>
+                {simulated && <span className="ml-3 rounded-sm border border-dashed border-edge px-2 py-1 text-sm">simulated: it will be marked so</span>}
+            </form>
+        </div>
+    );
+}
+
+const big = 'min-h-12 rounded-sm border border-edge bg-leaf px-2 text-lg text-ink';
+
+const inputs: Record<Kind, readonly (readonly [string, string, string])[]> = {
+    sweep: [],
+    draw: [
+        ['volts', 'Volts at the part', '5.02 V'],
+        ['milliamps', 'Amps in its lead', '430 mA'],
+    ],
+    run: [
+        ['hours', 'It ran for', '6 h 20 min'],
+        ['brightness', 'Brightness, %', 'if it was set'],
+        ['airC', 'Air, °C', '21'],
+    ],
+    charge: [
+        ['hours', 'It took', '3 h 10 min'],
+        ['fromShare', 'From, %', '0'],
+        ['toShare', 'To, %', '100'],
+    ],
+    temperature: [
+        ['celsius', 'The part, °C', '58'],
+        ['airC', 'The air, °C', '22'],
+        ['volts', 'Volts meanwhile', '5 V'],
+        ['milliamps', 'Amps meanwhile', '1.2 A'],
+    ],
+    dimension: [['value', 'It measures', '17.2 mm']],
+};
+
+const common = ['takenOn', 'instrument', 'conditions', 'note'];
+const wanted: Record<Kind, string[]> = {
+    sweep: [...common, 'signal'],
+    draw: [...common, 'state', 'volts', 'milliamps'],
+    run: [...common, 'hours', 'brightness', 'airC', 'profile', 'stopped'],
+    charge: [...common, 'hours', 'fromShare', 'toShare'],
+    temperature: [...common, 'celsius', 'airC', 'volts', 'milliamps'],
+    dimension: [...common, 'figure', 'value'],
+};
+
+function Labelled({ label, problem, className, children }: { label: string; problem?: string | undefined; className?: string; children: (id: string) => ReactNode }) {
+    const id = useId();
+    return (
+        <div className={className}>
+            <label htmlFor={id} className="block font-semibold">
+                {label}
+            </label>
+            {children(id)}
+            {problem !== undefined && <p className="max-w-52 text-sm text-clash">{problem}</p>}
+        </div>
+    );
+}
+
+/** Steps down, each with two large answers. */
+function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; fields: Record<string, string>; set: (more: Record<string, string>) => void; problem: Problem | null }) {
+    const from = Number((fields['from'] ?? '12').replace(',', '.'));
+    const by = Number((fields['by'] ?? '0.5').replace(',', '.'));
+    const last = steps[steps.length - 1];
+    const now = last === undefined ? from : Number(last.volts) - by;
+    const [milliamps, setMilliamps] = useState('');
+    const answer = (lit: boolean) => {
+        onSteps([...steps, { volts: String(Number(now.toFixed(3))), milliamps, lit }]);
+        setMilliamps('');
+    };
+    return (
+        <div className="mb-4">
+            <div className="mb-3 flex flex-wrap items-end gap-4">
+                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['from'] ?? '12'} onChange={(event) => set({ from: event.target.value })} />}</Labelled>
+                <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['by'] ?? '0.5'} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
+                <Labelled label="Had it a picture signal?">
+                    {(id) => (
+                        <select id={id} className={big} value={fields['signal'] ?? ''} onChange={(event) => set({ signal: event.target.value })}>
+                            <option value="">not said</option>
+                            <option value="yes">yes</option>
+                            <option value="no">no</option>
+                        </select>
+                    )}
+                </Labelled>
+            </div>
+            {Number.isFinite(now) && now > 0 && (
+                <div className="mb-3 flex flex-wrap items-center gap-4 border-y border-line py-3">
+                    <span className="figures w-32 text-4xl font-semibold">{volts(now)}</span>
+                    <Labelled label="Amps, if metered">{(id) => <input id={id} className={`${big} figures w-32`} placeholder="mA" value={milliamps} onChange={(event) => setMilliamps(event.target.value)} />}</Labelled>
+                    <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(true)}>
+                        Lit
+                    </Button>
+                    <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(false)}>
+                        Dark
+                    </Button>
+                    {last !== undefined && (
+                        <Button look="bare" onClick={() => onSteps(steps.slice(0, -1))}>
+                            Take the last step back
+                        </Button>
+                    )}
+                </div>
+            )}
+            {problem !== null && Object.keys(problem.fields).some((field) => field.startsWith('steps')) && <p className="text-clash">{Object.entries(problem.fields).find(([field]) => field.startsWith('steps'))?.[1][0]}</p>}
+            {steps.length > 0 && (
+                <ol className="flex max-w-full flex-wrap gap-1" aria-label="Steps so far">
+                    {steps.map((step, index) => (
+                        <li key={index} className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}>
+                            {volts(Number(step.volts))} {step.lit ? 'lit' : 'dark'}
+                            {step.milliamps !== '' && ` ${amps(Number(step.milliamps) / 1000)}`}
+                        </li>
+                    ))}
+                </ol>
+            )}
+        </div>
+    );
+}
+
+/** A meter's own log, read before it is kept: what was understood, and what was left out, line by line. */
+function LogEntry({ log, onLog }: { log: LogPreview | null; onLog: (log: LogPreview | null) => void }) {
+    const [problem, setProblem] = useState<string | null>(null);
+    const [reading, setReading] = useState(false);
+    const read = async (file: File | undefined) => {
+        if (file === undefined) return;
+        setReading(true);
+        setProblem(null);
+        try {
+            onLog(await api.post<LogPreview>('/logs/preview', { text: await file.text() }));
+        } catch (error) {
+            setProblem(error instanceof Problem ? (error.about('text') ?? error.message) : 'This file cannot be read.');
+        }
+        setReading(false);
+    };
+    return (
+        <div className="mb-4">
+            <Labelled label="Log of a meter (time, volts, amps), if there is one">{(id) => <input id={id} type="file" accept=".csv,.txt,.tsv,text/*" className={`${big} max-w-full`} onChange={(event) => void read(event.target.files?.[0])} />}</Labelled>
+            {reading && <p role="status">reading …</p>}
+            {problem !== null && (
+                <p role="alert" className="text-clash">
+                    {problem}
+                </p>
+            )}
+            {log !== null && <LogShown log={log} />}
+        </div>
+    );
+}
+
+export function LogShown({ log }: { log: LogPreview }) {
+    return (
+        <div className="mt-2">
+            <p>
+                <strong className="figures">{log.taken}</strong> of {log.read} rows taken{log.understood.length > 0 && `: ${log.understood.join(', ')}`}. In all {hours(log.hours)}, {Math.round(log.milliampHours ?? 0)} mAh, {(log.wattHours ?? 0).toFixed(2)} Wh.
+            </p>
+            {log.troubles.length > 0 && (
+                <details className="my-1">
+                    <summary className="min-h-6 cursor-pointer">
+                        {log.troubles.length + log.untold} {log.troubles.length + log.untold === 1 ? 'row was' : 'rows were'} left out or doubtful
+                    </summary>
+                    <ul className="max-h-48 overflow-auto pl-5 text-sm" tabIndex={0} aria-label="Troubles of the log">
+                        {log.troubles.map((trouble) => (
+                            <li key={`${trouble.line} ${trouble.says}`} className="list-disc">
+                                line {trouble.line}: {trouble.says}
+                            </li>
+                        ))}
+                        {log.untold > 0 && <li>and {log.untold} more of the kind</li>}
+                    </ul>
+                </details>
+            )}
+            <Plot
+                label="The log"
+                series={[
+                    { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: log.log.map((row) => [(row[0] ?? 0) / 3600, row[1] ?? 0]) },
+                    { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: log.log.map((row) => [(row[0] ?? 0) / 3600, row[2] ?? 0]) },
+                ]}
+            />
+        </div>
+    );
+}
+
+/** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
+function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; ways: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
+    const { build } = useOpenBuild();
+    const [told, setTold] = useState<string | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [working, setWorking] = useState(false);
+    if (kind !== 'sweep' && kind !== 'draw' && kind !== 'run') return null;
+    const start = async () => {
+        setWorking(true);
+        setProblem(null);
+        onStart();
+        const rows: number[][] = [];
+        let why = 'went dark';
+        const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
+        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), from: (fields['from'] ?? '12').replace(',', '.'), step: (fields['by'] ?? '0.5').replace(',', '.'), signal: fields['signal'] === 'no' ? '0' : '1' });
+        try {
+            await readLines<BenchLine>(
+                `/builds/${build.id}/bench/simulated?${query.toString()}`,
+                (step) => {
+                    if (step.seconds !== undefined) {
+                        rows.push([step.seconds, step.volts ?? 0, step.amps ?? 0]);
+                        why = step.stopped ?? why;
+                        setTold(`${hours(step.seconds / 3600)}: ${volts(step.volts)}, ${amps(step.amps)}`);
+                    } else if (step.volts !== undefined) {
+                        setTold(`${volts(step.volts)}: ${step.lit === undefined ? '' : step.lit ? 'lit, ' : 'dark, '}${amps((step.milliamps ?? 0) / 1000)}`);
+                        onStep(step);
+                    }
+                },
+                new AbortController().signal,
+            );
+            if (kind === 'run' && rows.length > 1) onRun(summed(rows), why);
+            if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
+        } catch (error) {
+            setProblem(error instanceof Error ? error.message : 'It was broken off.');
+        }
+        setWorking(false);
+    };
+    return (
+        <div className="mb-4 border border-dashed border-edge p-3">
+            <div className="flex flex-wrap items-center gap-3">
+                <Button disabled={working || line === ''} onClick={() => void start()}>
+                    {working ? 'Measuring …' : 'Try it with the simulated bench'}
+                </Button>
+                <span className="text-sm text-pencil">A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.</span>
+            </div>
+            {told !== null && (
+                <p className="figures mt-2 text-2xl" role="status">
+                    {told}
+                </p>
+            )}
+            {problem !== null && (
+                <p role="alert" className="mt-1 text-clash">
+                    {problem}
+                </p>
+            )}
+        </div>
+    );
+}
+
+/** The sums are for the eye only: the application reckons its own from the rows. */
+function summed(rows: number[][]): LogPreview {
+    let milliampHours = 0;
+    let wattHours = 0;
+    for (let index = 1; index < rows.length; index++) {
+        const [t0 = 0, v0 = 0, a0 = 0] = rows[index - 1] ?? [];
+        const [t1 = 0, v1 = 0, a1 = 0] = rows[index] ?? [];
+        milliampHours += (((a0 + a1) / 2) * (t1 - t0)) / 3.6;
+        wattHours += (((v0 * a0 + v1 * a1) / 2) * (t1 - t0)) / 3600;
+    }
+    const seconds = rows[rows.length - 1]?.[0] ?? 0;
+    return { read: rows.length, taken: rows.length, troubles: [], untold: 0, understood: [], hours: seconds / 3600, milliampHours, wattHours, meanW: seconds === 0 ? null : (wattHours / seconds) * 3600, firstV: rows[0]?.[1] ?? null, lastV: rows[rows.length - 1]?.[1] ?? null, log: rows };
+}
+
+function dataUrl(file: File | undefined): Promise<string | null> {
+    if (file === undefined) return Promise.resolve(null);
+    return new Promise((resolve) => {
+        const reader = new FileReader();
+        reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : null);
+        reader.onerror = () => resolve(null);
+        reader.readAsDataURL(file);
+    });
+}

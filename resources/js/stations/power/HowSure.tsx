@@ -1,0 +1,106 @@
+import { useEffect, useState } from 'react';
+import type { BandLine, PowerBand } from '../../api/client';
+import { readLines } from '../../api/stream';
+import { useOpenBuild } from '../../api/useBuild';
+import { hours } from './figures';
+
+/** Five hundred runs with every figure drawn from its band; the page does not wait for them. */
+export function HowSure({ way, celsius, open }: { way: number; celsius: string; open: boolean }) {
+    const { build } = useOpenBuild();
+    const [told, setTold] = useState<BandLine | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    useEffect(() => {
+        if (!open) return undefined;
+        const stop = new AbortController();
+        readLines<BandLine>(`/builds/${build.id}/power/band?way=${way}${celsius === '' ? '' : `&celsius=${celsius}`}`, setTold, stop.signal).catch((error: unknown) => {
+            if (!stop.signal.aborted) setProblem(error instanceof Error ? error.message : 'It was broken off.');
+        });
+        return () => stop.abort();
+    }, [build.id, celsius, open, way]);
+    if (!open) return <p className="dot-grid border border-dashed border-edge p-6">Nothing can be drawn at random while figures are missing; they stand below.</p>;
+    if (problem !== null) return <p role="alert">{problem}</p>;
+    const band = told?.band;
+    if (band === undefined || band === null) {
+        const done = told?.done ?? 0;
+        return (
+            <p>
+                <label>
+                    Playing it through, <span className="figures">{done}</span> of 500 times
+                    <progress className="mt-1 block h-3 w-full max-w-md" max={500} value={done} />
+                </label>
+            </p>
+        );
+    }
+    return (
+        <>
+            <Middle band={band} />
+            <Worth band={band} />
+        </>
+    );
+}
+
+function Middle({ band }: { band: PowerBand }) {
+    const most = Math.max(1, ...band.histogram.map((bar) => bar.runs));
+    return (
+        <section aria-label="Scatter">
+            <p className="mb-2 max-w-prose text-lg">
+                Nine runs in ten last <strong className="figures">{hours(band.middle[0])}</strong> to <strong className="figures">{hours(band.middle[4])}</strong>; half of them {hours(band.middle[1])} to {hours(band.middle[3])}.
+            </p>
+            <ol className="flex h-40 max-w-3xl items-end gap-px border-b-2 border-ink" aria-label={`${band.runs} runs by their hours`}>
+                {band.histogram.map((bar) => (
+                    <li key={bar.from} className="group relative flex-1 bg-pen/60" style={{ height: `${(bar.runs / most) * 100}%` }} title={`${bar.from.toFixed(2)} to ${bar.to.toFixed(2)} h: ${bar.runs} runs`}>
+                        <span className="sr-only">
+                            {bar.from.toFixed(2)} to {bar.to.toFixed(2)} h: {bar.runs} runs
+                        </span>
+                    </li>
+                ))}
+            </ol>
+            <p className="figures flex max-w-3xl justify-between text-sm">
+                <span>{band.histogram[0]?.from.toFixed(1)} h</span>
+                <span>{band.histogram[Math.floor(band.histogram.length / 2)]?.from.toFixed(1)} h</span>
+                <span>{band.histogram[band.histogram.length - 1]?.to.toFixed(1)} h</span>
+            </p>
+            <p className="mb-6 text-sm text-pencil">
+                {band.runs} runs, every figure drawn from its band, the usual most often; seed {band.seed}, so that the same build gives the same picture.
+            </p>
+        </section>
+    );
+}
+
+function Worth({ band }: { band: PowerBand }) {
+    const most = Math.max(0.001, ...band.sensitivities.map((one) => one.worthHours));
+    return (
+        <section aria-label="What it hangs on">
+            <h3 className="mb-1 text-lg">What it hangs on</h3>
+            <table className="w-full max-w-4xl">
+                <thead>
+                    <tr className="border-b border-ink text-left text-sm">
+                        <th className="p-1">what</th>
+                        <th className="p-1">is worth</th>
+                        <th className="p-1">from</th>
+                        <th className="p-1">to</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {band.sensitivities.map((one) => (
+                        <tr key={one.what} className="border-b border-dotted border-line align-top">
+                            <td className="p-1 font-semibold">{one.what}</td>
+                            <td className="w-2/5 p-1">
+                                <span className="flex items-center gap-2">
+                                    <span className="h-3 shrink-0 bg-pen" style={{ width: `${(one.worthHours / most) * 60}%` }} />
+                                    <span className="figures text-sm whitespace-nowrap">{hours(one.worthHours)}</span>
+                                </span>
+                            </td>
+                            <td className="p-1 text-sm">
+                                <span className="figures">{hours(one.badHours)}</span> {one.bad}
+                            </td>
+                            <td className="p-1 text-sm">
+                                <span className="figures">{hours(one.goodHours)}</span> {one.good}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </section>
+    );
+}

@@ -1,0 +1,247 @@
+import { useState } from 'react';
+import type { Finding, PowerNode, PowerSource } from '../../api/client';
+import { useOpenBuild } from '../../api/useBuild';
+import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { Peg, worst } from '../../ui/Peg';
+import { amps, percent, volts, watts } from './figures';
+
+type State = 'idle' | 'usual' | 'heavy';
+
+/** Columns of the drawing: a card, then the rail that it gives, then the cards on it. */
+const cardWide = 196;
+const railWide = 92;
+const rowHigh = 82;
+
+interface Placed {
+    node: PowerNode;
+    x: number;
+    y: number;
+}
+
+interface Bus {
+    node: PowerNode;
+    x: number;
+    top: number;
+    bottom: number;
+    label: number;
+}
+
+interface Wire {
+    key: string;
+    path: string;
+    amps: number;
+}
+
+/** Puts every node in its place: parents left, children right, each beside its first child. */
+function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]; wires: Wire[]; wide: number; high: number } {
+    const children = (id: string) => nodes.filter((node) => node.parent === id);
+    const cards: Placed[] = [];
+    const buses: Bus[] = [];
+    const wires: Wire[] = [];
+    let row = 0;
+    const flow = (node: PowerNode) => node.values[state]?.amps ?? 0;
+    const place = (node: PowerNode, x: number): number => {
+        const y = row * rowHigh + 24;
+        cards.push({ node, x, y });
+        const below = children(node.id);
+        if (below.length === 0) {
+            row += 1;
+            return y;
+        }
+        // Raw cells are a rail, too: what hangs on them directly shares one bar.
+        const direct = below.filter((child) => child.kind !== 'rail');
+        const groups: { rail: PowerNode; members: PowerNode[] }[] = below.filter((child) => child.kind === 'rail').map((rail) => ({ rail, members: children(rail.id) }));
+        if (direct.length > 0) groups.unshift({ rail: node, members: direct });
+        for (const { rail, members } of groups) {
+            const busX = x + cardWide + railWide / 2;
+            const ys = members.map((member) => {
+                const top = place(member, x + cardWide + railWide);
+                wires.push({ key: `${rail.id} ${member.id}`, path: `M${busX} ${top + 28} H${x + cardWide + railWide}`, amps: flow(member) });
+                return top;
+            });
+            const top = Math.min(...ys) + 28;
+            buses.push({ node: rail, x: busX, top, bottom: Math.max(...ys) + 28, label: top });
+            wires.push({ key: `${node.id} ${rail.id}`, path: top === y + 28 ? `M${x + cardWide} ${y + 28} H${busX}` : `M${x + cardWide} ${y + 40} h${railWide / 4} V${top} H${busX}`, amps: flow(rail) });
+        }
+        return y;
+    };
+    nodes.filter((node) => node.parent === null).forEach((node) => place(node, 0));
+    return { cards, buses, wires, wide: Math.max(...cards.map((card) => card.x)) + cardWide + 2, high: row * rowHigh + 12 };
+}
+
+/** The supply tree of one source, drawn as rails, and the budget of watts by state. */
+export function Rails({ source }: { source: PowerSource }) {
+    const { build } = useOpenBuild();
+    const [state, setState] = useState<State>('usual');
+    const power = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
+    const { cards, buses, wires, wide, high } = draw(source.nodes, state);
+    const most = Math.max(0.001, ...wires.map((wire) => wire.amps));
+    const ofLine = (line: string) => power.filter((finding) => finding.lines[0] === line || (finding.lines.includes(line) && finding.rule === 'power.supply-window'));
+    const ofRail = (node: PowerNode) => power.filter((finding) => finding.lines[0] === node.line && finding.key.endsWith(`/${node.name}`));
+    return (
+        <section className="mb-8" aria-label={`Rails of ${source.name}`}>
+            <div className="mb-1 flex flex-wrap items-center gap-3">
+                <h3 className="text-lg">{source.isPack ? 'From the pack' : 'From the wall'}</h3>
+                <div className="flex gap-1" role="group" aria-label="State of play">
+                    {(['idle', 'usual', 'heavy'] as const).map((one) => (
+                        <button key={one} type="button" aria-pressed={state === one} onClick={() => setState(one)} className={`min-h-8 rounded-sm border px-2 text-sm ${state === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}>
+                            {one}
+                        </button>
+                    ))}
+                </div>
+                <span className="text-sm text-pencil">half charged; the thicker the wire, the more flows</span>
+            </div>
+            <div className="overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={`Drawing of the rails of ${source.name}; the same figures stand in the table below`}>
+                <div className="dot-grid relative" style={{ width: wide, height: high }}>
+                    <svg width={wide} height={high} className="absolute inset-0" aria-hidden="true" fill="none" stroke="var(--ink)">
+                        {wires.map((wire) => (
+                            <path key={wire.key} d={wire.path} strokeWidth={wire.amps === 0 ? 1.2 : 1.5 + 5 * Math.sqrt(wire.amps / most)} strokeDasharray={wire.amps === 0 ? '4 4' : undefined} strokeLinejoin="round" />
+                        ))}
+                        {buses.map((bus) => (
+                            <path key={`${bus.node.id} ${bus.x}`} d={`M${bus.x} ${bus.top - 9} V${bus.bottom + 9}`} strokeWidth={5} stroke={bus.node.holds ? 'var(--ink)' : 'var(--clash)'} strokeLinecap="round" />
+                        ))}
+                    </svg>
+                    {buses
+                        .filter((bus) => bus.node.kind === 'rail')
+                        .map((bus) => (
+                            <div key={bus.node.id} className="absolute text-center text-xs leading-tight" style={{ left: bus.x - railWide / 2 - 8, width: railWide + 16, top: bus.label - 50 }}>
+                                <span className="inline-flex items-center gap-1 bg-paper px-1 font-semibold">
+                                    <NotePeg findings={ofRail(bus.node)} name={bus.node.name} />
+                                    {bus.node.name}
+                                </span>
+                                <span className="figures block bg-paper/80">
+                                    {volts(bus.node.values[state]?.volts)} {amps(bus.node.values[state]?.amps)}
+                                </span>
+                            </div>
+                        ))}
+                    {cards.map(({ node, x, y }) => (
+                        <div key={node.id} className={`absolute flex min-h-14 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`} style={{ left: x, top: y, width: cardWide }}>
+                            <span className="flex items-center gap-1.5 text-sm leading-tight font-semibold">
+                                <NotePeg findings={ofLine(node.line)} name={node.name} />
+                                <span className="line-clamp-1" title={node.name}>
+                                    {node.name}
+                                </span>
+                            </span>
+                            <span className="figures text-xs whitespace-nowrap">
+                                {node.values[state] === null ? 'not known yet' : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
+                            </span>
+                            {node.kind === 'source' && node.says !== '' && (
+                                <span className="line-clamp-1 text-xs text-pencil" title={node.says}>
+                                    by {node.says}
+                                </span>
+                            )}
+                        </div>
+                    ))}
+                </div>
+            </div>
+            <RailTable nodes={source.nodes} />
+            {source.budget !== null && <BudgetTable budget={source.budget} />}
+        </section>
+    );
+}
+
+/** The worst mark; pressing it opens the worst note. */
+function NotePeg({ findings, name }: { findings: Finding[]; name: string }) {
+    const open = useNoteLeaf();
+    const verdict = worst(findings.map((finding) => finding.verdict));
+    const first = findings.find((finding) => finding.verdict === verdict);
+    if (first === undefined) return null;
+    return (
+        <button type="button" className="inline-grid size-6 shrink-0 place-items-center rounded-full hover:bg-pen-wash" aria-label={`${name}: ${verdict}`} onClick={() => open(first.key)}>
+            <Peg verdict={verdict} size={17} />
+        </button>
+    );
+}
+
+function RailTable({ nodes }: { nodes: PowerNode[] }) {
+    const depth = (node: PowerNode): number => {
+        const parent = nodes.find((one) => one.id === node.parent);
+        return parent === undefined ? 0 : depth(parent) + 1;
+    };
+    return (
+        <details className="mb-4">
+            <summary className="min-h-6 cursor-pointer text-pencil">The rails as a table</summary>
+            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Rails as a table">
+                <table className="w-full max-w-4xl text-sm">
+                    <thead>
+                        <tr className="border-b border-ink text-left">
+                            <th className="p-1">what</th>
+                            {(['idle', 'usual', 'heavy'] as const).map((state) => (
+                                <th key={state} className="p-1 text-right">
+                                    {state}
+                                </th>
+                            ))}
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {nodes.map((node) => (
+                            <tr key={node.id} className="border-b border-dotted border-line">
+                                <td className="p-1" style={{ paddingLeft: `${0.25 + depth(node) * 1.1}rem` }}>
+                                    {node.kind === 'rail' ? `rail ${node.name} (${node.says})` : node.name}
+                                </td>
+                                {(['idle', 'usual', 'heavy'] as const).map((state) => (
+                                    <td key={state} className="figures p-1 text-right whitespace-nowrap">
+                                        {node.values[state] === null ? 'unknown' : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
+                                    </td>
+                                ))}
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </div>
+        </details>
+    );
+}
+
+function BudgetTable({ budget }: { budget: NonNullable<PowerSource['budget']> }) {
+    return (
+        <>
+            <h3 className="mb-1 text-lg">Who takes what, in watts</h3>
+            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Budget of watts">
+                <table className="w-full max-w-4xl">
+                    <thead>
+                        <tr className="border-b border-ink text-sm">
+                            <th className="p-1 text-left">part</th>
+                            {['off', 'idle', 'usual', 'heavy', 'start'].map((state) => (
+                                <th key={state} className="p-1 text-right">
+                                    {state}
+                                </th>
+                            ))}
+                            <th className="p-1 pl-4 text-left">share of this play, losses on the way included</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {budget.rows.map((row) => (
+                            <tr key={row.key} className="border-b border-dotted border-line">
+                                <td className="p-1">{row.name}</td>
+                                {[row.watts.off, row.watts.idle, row.watts.usual, row.watts.heavy, row.watts.start].map((value, index) => (
+                                    <td key={index} className="figures p-1 text-right">
+                                        {watts(value, false)}
+                                    </td>
+                                ))}
+                                <td className="p-1 pl-4">
+                                    <span className="flex items-center gap-2">
+                                        <span className="block h-3 bg-pen" style={{ width: `${Math.max(0.5, row.share * 100) * 1.6}px` }} />
+                                        <span className="figures text-sm">{percent(row.share)}</span>
+                                    </span>
+                                </td>
+                            </tr>
+                        ))}
+                        <tr className="border-t border-ink font-semibold">
+                            <td className="p-1">At the source</td>
+                            {[budget.total.off, budget.total.idle, budget.total.usual, budget.total.heavy].map((value, index) => (
+                                <td key={index} className="figures p-1 text-right">
+                                    {watts(value, false)}
+                                </td>
+                            ))}
+                            <td />
+                            <td className="figures p-1 pl-4 text-sm">
+                                {watts(budget.mean)} on average, {watts(budget.lost)} of it lost on the way
+                            </td>
+                        </tr>
+                    </tbody>
+                </table>
+            </div>
+        </>
+    );
+}

@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { api, Problem, type Build, type Power } from '../../api/client';
+import { useOpenBuild } from '../../api/useBuild';
+import { Button } from '../../ui/Button';
+import { inputLook } from '../../ui/Field';
+import { useNotices } from '../../ui/Notices';
+
+const shares = ['off', 'idle', 'usual', 'heavy'] as const;
+const settings = ['brightness', 'volume', 'fan'] as const;
+type Draft = { name: string; radio: boolean | null } & Record<(typeof shares)[number] | (typeof settings)[number], string>;
+
+const typed = (share: number | null): string => (share === null ? '' : String(Number((share * 100).toPrecision(6))));
+
+const draftOf = (way: Power['ways'][number]): Draft => ({
+    name: way.name,
+    off: way.off === 0 ? '' : typed(way.off),
+    idle: typed(way.idle),
+    usual: typed(way.usual),
+    heavy: typed(way.heavy),
+    brightness: typed(way.brightness),
+    volume: typed(way.volume),
+    fan: typed(way.fan),
+    radio: way.radio,
+});
+
+/** How the console is played: shares of the time, light, sound, fan, radio. The first way is the one that counts. */
+export function Ways({ report }: { report: Power }) {
+    const { edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const [drafts, setDrafts] = useState<Draft[]>(() => report.ways.map(draftOf));
+    const [problem, setProblem] = useState<Problem | null>(null);
+    const change = (index: number, more: Partial<Draft>) => setDrafts(drafts.map((draft, at) => (at === index ? { ...draft, ...more } : draft)));
+    const save = async (ways: Draft[]) => {
+        const answer = await edit((path, version) =>
+            api.put<Build>(`${path}/ways`, {
+                version,
+                profiles: ways.map(({ radio, ...rest }) => ({ ...Object.fromEntries(Object.entries(rest).filter(([, value]) => value.trim() !== '')), ...(radio === null ? {} : { radio }) })),
+            }),
+        );
+        setProblem(answer instanceof Problem ? answer : null);
+        if (!(answer instanceof Problem)) notices.say('Kept. The run time goes by the first way; the band spans them all.');
+    };
+    const sum = (draft: Draft) => shares.reduce((all, share) => all + (Number(draft[share].replace(',', '.').replace('%', '')) || 0), 0);
+    return (
+        <form
+            onSubmit={(event) => {
+                event.preventDefault();
+                void save(drafts);
+            }}
+        >
+            <p className="mb-3 max-w-prose">
+                Which share of the time it idles, plays, or works at its worst. Light, volume and fan outrank the state for the parts they concern; left empty, those parts go by the state.
+                {report.waysAreHouse && ' These three are ours; name your own and only they count.'}
+            </p>
+            <ul className="grid gap-4">
+                {drafts.map((draft, index) => {
+                    const complaints = [...shares, ...settings, 'name'].flatMap((field) => problem?.fields[`profiles.${index}.${field}`] ?? []);
+                    return (
+                        <li key={index} className="border-t-2 border-ink pt-2">
+                            <div className="flex flex-wrap items-end gap-3">
+                                <label className="min-w-52 flex-1 text-sm font-semibold">
+                                    {index === 0 ? 'The way that counts' : 'Way of playing'}
+                                    <input className={inputLook} value={draft.name} onChange={(event) => change(index, { name: event.target.value })} />
+                                </label>
+                                {shares.map((share) => (
+                                    <Percent key={share} label={share} value={draft[share]} onChange={(value) => change(index, { [share]: value })} />
+                                ))}
+                                <span className={`figures pb-2 text-sm font-semibold ${Math.abs(sum(draft) - 100) > 0.5 ? 'text-clash' : 'text-pencil'}`}>= {Number(sum(draft).toPrecision(4))} %</span>
+                            </div>
+                            <div className="mt-2 flex flex-wrap items-end gap-3">
+                                {settings.map((setting) => (
+                                    <Percent key={setting} label={{ brightness: 'brightness', volume: 'volume', fan: 'fan speed' }[setting]} value={draft[setting]} onChange={(value) => change(index, { [setting]: value })} />
+                                ))}
+                                <label className="text-sm">
+                                    add-on radio
+                                    <select className={inputLook} value={draft.radio === null ? '' : draft.radio ? 'on' : 'off'} onChange={(event) => change(index, { radio: event.target.value === '' ? null : event.target.value === 'on' })}>
+                                        <option value="">as in the state</option>
+                                        <option value="on">on</option>
+                                        <option value="off">off</option>
+                                    </select>
+                                </label>
+                                <span className="ml-auto flex gap-1">
+                                    {index > 0 && (
+                                        <Button look="bare" onClick={() => setDrafts([draft, ...drafts.filter((_, at) => at !== index)])}>
+                                            Let this count
+                                        </Button>
+                                    )}
+                                    {drafts.length > 1 && (
+                                        <Button look="bare" aria-label={`Drop ${draft.name}`} onClick={() => setDrafts(drafts.filter((_, at) => at !== index))}>
+                                            Drop
+                                        </Button>
+                                    )}
+                                </span>
+                            </div>
+                            {complaints.length > 0 && (
+                                <p role="alert" className="mt-1 text-sm text-clash">
+                                    {complaints.join(' ')}
+                                </p>
+                            )}
+                        </li>
+                    );
+                })}
+            </ul>
+            <div className="mt-4 flex flex-wrap gap-3 border-t border-line pt-3">
+                <Button type="submit" look="pen" disabled={busy}>
+                    Keep these ways
+                </Button>
+                {drafts.length < 8 && <Button onClick={() => setDrafts([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
+                {!report.waysAreHouse && (
+                    <Button look="bare" disabled={busy} onClick={() => void save([])}>
+                        Back to the house’s three
+                    </Button>
+                )}
+            </div>
+        </form>
+    );
+}
+
+function Percent({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+    return (
+        <label className="w-24 text-sm">
+            {label}
+            <span className="flex items-center gap-1">
+                <input className={`${inputLook} figures text-right`} inputMode="decimal" value={value} onChange={(event) => onChange(event.target.value)} />%
+            </span>
+        </label>
+    );
+}
