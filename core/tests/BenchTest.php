@@ -93,8 +93,8 @@ describe('a reading in the place of a spec figure', function (): void {
         'a temperature' => fn () => [reading('temperature', 'panel', ['celsius' => 61, 'airC' => 23, 'volts' => 3.6, 'milliamps' => 500]), [['heat.riseKPerW', '21.111 K/W']]],
         'a temperature without watts' => fn () => [reading('temperature', 'panel', ['celsius' => 61, 'airC' => 23]), []],
         'a side' => fn () => [reading('dimension', 'panel', ['figure' => 'heightMm', 'value' => 7.25]), [['size.heightMm', '7.25 mm']]],
-        // 0.25 A for 10 h = 2500 mAh of 3000.
-        'a logged run' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'went dark', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), [['pack.usableShare', '83.333 %']]],
+        // Predicted: 9.72 Wh at 0.25 A × 3.6 V, 2700 mAh out of 3000; 0.25 A for 10 h are 2500: 0.9 × 2500 ÷ 2700 = 83.3 %.
+        'a logged run' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'went dark', 'profile' => 'Play', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), [['pack.usableShare', '83.3 %']]],
         'a run that was broken off' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'switched off by hand', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), []],
     ]);
 

@@ -259,6 +259,9 @@ it('draws the shape of a tree whose figures are not known', function (): void {
     $pack = array_values(array_filter($report['sources'], static fn (array $source): bool => $source['isPack']))[0];
     expect(array_column($pack['missing'], 'figure'))->toContain('supply.drawMa')->and($pack['run'])->toBeNull()
         ->and(array_column($pack['nodes'], 'name'))->toContain('Slate 10 panel');
+    // What the sheets say alone still stands: 5 V × 0.9 A for the board and what hangs on it.
+    $values = array_column($pack['nodes'], 'values', 'id');
+    expect($values['feed panel']['usual'])->toBeNull()->and($values['feed desk']['usual'])->toMatchArray(['volts' => 5.0, 'watts' => 0.2]);
 });
 
 it('doubles the store and halves the resistance of two side by side', function (): void {

@@ -29,6 +29,21 @@ final readonly class Compared
         return $this->predictedHours === null || $this->predictedHours <= 0.0 || ! $this->reading->ranOut() ? null : $this->measuredHours / $this->predictedHours;
     }
 
+    /** Amp-hours that were predicted to come out of the terminals; null while nothing is predicted. */
+    public function predictedAmpHours(): ?float
+    {
+        if ($this->run === null) {
+            return null;
+        }
+        $rows = $this->run->rows;
+        $sum = 0.0;
+        for ($row = 1, $count = count($rows); $row < $count; $row++) {
+            $sum += ($rows[$row]['amps'] + $rows[$row - 1]['amps']) / 2 * ($rows[$row]['h'] - $rows[$row - 1]['h']);
+        }
+
+        return $sum > 0.0 ? $sum : null;
+    }
+
     /** Whether it lies where the figures allow. */
     public function isWithin(): ?bool
     {

@@ -36,13 +36,9 @@ final readonly class Fit
             if ($test->log === null || $test->run === null) {
                 continue;
             }
-            $rows = $test->run->rows;
-            $predictedAh = 0.0;
-            for ($row = 1, $count = count($rows); $row < $count; $row++) {
-                $predictedAh += ($rows[$row]['amps'] + $rows[$row - 1]['amps']) / 2 * ($rows[$row]['h'] - $rows[$row - 1]['h']);
-            }
-            if ($test->reading->ranOut() && $predictedAh > 0.0) {
-                $capacity[] = $test->log->milliampHours / 1000 / $predictedAh;
+            $predicted = $test->predictedAmpHours();
+            if ($test->reading->ranOut() && $predicted !== null) {
+                $capacity[] = $test->log->milliampHours / 1000 / $predicted;
             }
             $used = $test->run->used;
             $predictedW = $test->run->hours > 0.0 ? ($used->storedWh - $used->rateWh - $used->insideWh) / $test->run->hours : 0.0;

@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Reading;
 use PocketPlot\Part\SupplyInput;
+use PocketPlot\Power\SupplyTree;
 use PocketPlot\Quantity\Figure;
 
 /** The figures of a part that a reading can take the place of, written as a builder would type them. */
@@ -29,7 +30,7 @@ final readonly class Replacement
             'draw' => self::ofDraws($line, $reading, $build->readings),
             'temperature' => self::ofTemperature($line, $reading),
             'dimension' => $reading->value === null ? [] : [self::ofDimension($line, $reading->figure, $reading->value)],
-            'run' => self::ofRun($line, $reading),
+            'run' => self::ofRun($build, $line, $reading),
             'charge' => [],
             default => [],
         };
@@ -132,20 +133,22 @@ final readonly class Replacement
     }
 
     /**
-     * A run logged to its end counts the charge that came out: what is printed is then known to be so much or so little.
+     * A run logged to its end counts the charge that came out. What sag and cut-off leave inside is reckoned
+     * apart, so the usable share moves in the ratio of measured to predicted charge.
      *
      * @return list<self>
      */
-    private static function ofRun(Line $line, Reading $reading): array
+    private static function ofRun(Build $build, Line $line, Reading $reading): array
     {
-        $pack = $line->part->pack;
+        $share = $line->part->pack?->usableShare;
         $log = LogSums::of($reading->log);
-        if ($pack === null || $log === null || ! $reading->ranOut() || ! $pack->capacityMah->isKnown() || $pack->capacityMah->usual() <= 0.0 || $log->milliampHours <= 0.0) {
+        if ($share === null || ! $share->isKnown() || $log === null || ! $reading->ranOut()) {
             return [];
         }
-        $share = $log->milliampHours / ($pack->capacityMah->usual() * $line->quantity);
+        $predicted = (new RunTests($build, new SupplyTree($build)))->of($reading)->predictedAmpHours();
+        $is = $predicted === null ? 0.0 : $share->usual() * $log->milliampHours / 1000 / $predicted;
 
-        return $share > 1.2 || $share < 0.05 ? [] : [new self('pack.usableShare', self::number(min(1.0, $share) * 100).' %', $pack->usableShare->times(100.0)->saysBand().' %', 'Usable share: charge that came out ÷ what is printed')];
+        return $is > 1.3 || $is < 0.05 ? [] : [new self('pack.usableShare', number_format(min(1.0, $is) * 100, 1, '.', '').' %', $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];
     }
 
     private static function ofDimension(Line $line, string $figure, float $value): self

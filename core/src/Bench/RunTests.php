@@ -25,10 +25,10 @@ final readonly class RunTests
     /** @return list<Compared> in the order in which they were written down */
     public function compared(): array
     {
-        return array_values(array_map($this->one(...), array_filter($this->build->readings, static fn (Reading $reading): bool => $reading->kind === 'run' && $reading->hours !== null)));
+        return array_values(array_map($this->of(...), array_filter($this->build->readings, static fn (Reading $reading): bool => $reading->kind === 'run' && $reading->hours !== null)));
     }
 
-    private function one(Reading $reading): Compared
+    public function of(Reading $reading): Compared
     {
         $line = $this->build->line($reading->line);
         $run = $least = $most = null;

@@ -6,6 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Figure;
 
 /**
  * The supply tree as it is drawn: sources, rails and fed inputs, each with volts, amps and watts in every
@@ -79,7 +80,7 @@ final class TreeView
         $flow = $this->flows['usual'];
         $this->nodes[] = ['id' => $rail->id, 'parent' => $parent, 'kind' => 'rail', 'line' => $rail->line->id, 'name' => $rail->name, 'says' => $rail->volts->says(),
             'holds' => $flow === null || ($flow[0]->rails[$rail->id]['holds'] ?? true),
-            'values' => $this->values(static function (array $flow) use ($rail): ?array {
+            'values' => $this->circuit === null ? self::stated($rail->volts, $rail->watts, $rail->missing === []) : $this->values(static function (array $flow) use ($rail): ?array {
                 $one = $flow[0]->rails[$rail->id] ?? null;
 
                 return $one === null ? null : ['volts' => $one['volts'], 'amps' => $one['amps'], 'watts' => $one['watts'], 'lost' => $one['lost']];
@@ -92,9 +93,10 @@ final class TreeView
         foreach ($this->tree->feedsFrom($rail) as $feed) {
             $key = $feed->key();
             $line = $feed->line;
+            [$watts, , $missing] = $this->tree->demandOf($feed);
             $times = $line->quantity > 1 ? "{$line->quantity} × " : '';
             $this->nodes[] = ['id' => "feed {$key}", 'parent' => $parent, 'kind' => $line->part->isConverter() ? 'converter' : 'load', 'line' => $line->id, 'name' => $times.$line->name(), 'says' => $feed->input->name, 'holds' => true,
-                'values' => $this->values(static function (array $flow) use ($key): ?array {
+                'values' => $this->circuit === null ? self::stated($rail->volts, $watts, $missing === []) : $this->values(static function (array $flow) use ($key): ?array {
                     $one = $flow[0]->feeds[$key] ?? null;
 
                     return $one === null ? null : [...$one, 'lost' => 0.0];
@@ -120,6 +122,20 @@ final class TreeView
 
             return $values === null ? null : array_map(static fn (float $value): float => round($value, 4), $values);
         }, $this->flows);
+    }
+
+    /**
+     * What can be said by the sheets alone, where some other figure keeps the whole from being reckoned.
+     *
+     * @return array<string, ?Values>
+     */
+    private static function stated(Figure $volts, Figure $watts, bool $isKnown): array
+    {
+        $at = $volts->isKnown() && $volts->usual() > 0.0 ? $volts->usual() : null;
+        $one = static fn (?float $value): ?array => ! $isKnown || $value === null || $at === null ? null
+            : ['volts' => round($at, 4), 'amps' => round($value / $at, 4), 'watts' => round($value, 4), 'lost' => 0.0];
+
+        return ['idle' => $one($watts->least), 'usual' => $one($watts->usual), 'heavy' => $one($watts->most)];
     }
 
     /** @return list<Line> switches, fuses and protection that sit in the pack's lead */

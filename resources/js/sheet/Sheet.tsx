@@ -139,16 +139,16 @@ export function Sheet() {
                                 to={tab.station}
                                 title={`${tab.name} (${tab.key})`}
                                 className={({ isActive }) =>
-                                    `flex flex-1 flex-col items-start gap-0.5 px-2 py-1.5 lg:rounded-r-md lg:border lg:border-l-0 lg:px-3 lg:py-2.5 ${
+                                    `flex min-w-0 flex-1 flex-col items-start gap-0.5 py-1.5 max-lg:items-center max-sm:px-0.5 sm:px-2 lg:rounded-r-md lg:border lg:border-l-0 lg:px-3 lg:py-2.5 ${
                                         isActive ? 'bg-paper font-semibold text-ink lg:border-edge' : 'bg-desk text-ink hover:bg-leaf lg:border-line'
                                     }`
                                 }
                             >
-                                <span className="font-head flex items-center gap-1.5 text-[1.05rem]">
+                                <span className="font-head flex items-center gap-1.5 text-[1.05rem] max-sm:flex-col max-sm:gap-0 max-sm:text-[0.82rem]">
                                     <Peg verdict={tab.verdict} size={17} />
                                     {tab.name}
                                 </span>
-                                <span className="figures text-xs text-ink">{tab.figure}</span>
+                                <span className="figures text-xs text-ink max-sm:hidden">{tab.figure}</span>
                             </NavLink>
                         ))}
                     </nav>

@@ -127,8 +127,8 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                                         </text>
                                     </g>
                                 ))}
-                                <text x={edge} y={15} textAnchor={side === 'left' ? 'start' : 'end'} fontSize="13" fill="var(--pencil)">
-                                    {[...new Set(own.map((one) => one.unit))].join(', ')}
+                                <text x={side === 'left' ? edge - 8 : edge + 8} y={15} textAnchor={side === 'left' ? 'end' : 'start'} fontSize="13" fontWeight="600" fill="var(--pencil)">
+                                    {[...new Set(own.map((one) => one.unit).filter((unit) => unit !== ''))].join(', ')}
                                 </text>
                             </g>
                         );

@@ -71,6 +71,7 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
                 ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
                 ...(kind === 'sweep' ? { steps: sweep.map((step) => ({ volts: step.volts, lit: step.lit, ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }) })) } : {}),
                 ...(kind === 'draw' && fields['state'] === undefined ? { state: 'usual' } : {}),
+                ...(kind === 'run' && fields['profile'] === undefined && ways[0] !== undefined ? { profile: ways[0] } : {}),
                 ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
                 ...(simulated ? { simulated: true, instrument: 'Simulated bench' } : {}),
                 ...(photo === null ? {} : { photo }),
@@ -294,7 +295,7 @@ function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: Step[]; o
             </div>
             {Number.isFinite(now) && now > 0 && (
                 <div className="mb-3 flex flex-wrap items-center gap-4 border-y border-line py-3">
-                    <span className="figures w-32 text-4xl font-semibold">{volts(now)}</span>
+                    <span className="figures min-w-40 text-4xl font-semibold whitespace-nowrap">{volts(now)}</span>
                     <Labelled label="Amps, if metered">{(id) => <input id={id} className={`${big} figures w-32`} placeholder="mA" value={milliamps} onChange={(event) => setMilliamps(event.target.value)} />}</Labelled>
                     <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(true)}>
                         Lit

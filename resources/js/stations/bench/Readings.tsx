@@ -65,7 +65,7 @@ function Row({ reading }: { reading: Reading }) {
                     <ul className="mt-1">
                         {reading.replaces.map((one) => (
                             <li key={one.figure} className="text-[0.95rem]">
-                                <span className="first-letter:uppercase">{one.name}</span>: stated <span className="figures">{one.stated}</span>, measured <strong className="figures">{one.typed}</strong>
+                                <span className="inline-block first-letter:uppercase">{one.name}</span>: stated <span className="figures">{one.stated}</span>, measured <strong className="figures">{one.typed}</strong>
                                 <span className="block text-sm text-pencil">{one.says}</span>
                             </li>
                         ))}

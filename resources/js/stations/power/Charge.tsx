@@ -54,7 +54,7 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                 series={[
                     { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: atRest.rows.map((row) => [row.h, row.volts]) },
                     { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: atRest.rows.map((row) => [row.h, row.amps]) },
-                    { name: 'charge', unit: '', side: 'right', line: 'dotted', points: atRest.rows.map((row) => [row.h, row.share]) },
+                    { name: 'share of the charge', unit: '', side: 'right', line: 'dotted', points: atRest.rows.map((row) => [row.h, row.share]) },
                 ]}
                 marks={atRest.hoursTo80 === null ? [] : [{ x: atRest.hoursTo80, says: 'four fifths full' }, ...(atRest.hoursAtFullVolts === null ? [] : [{ x: atRest.hoursAtFullVolts, says: 'full volts: from here the current falls off' }])].sort((a, b) => a.x - b.x)}
             />

@@ -85,7 +85,7 @@ function Worth({ band }: { band: PowerBand }) {
                     {band.sensitivities.map((one) => (
                         <tr key={one.what} className="border-b border-dotted border-line align-top">
                             <td className="p-1 font-semibold">{one.what}</td>
-                            <td className="w-2/5 p-1">
+                            <td className="w-[30%] p-1">
                                 <span className="flex items-center gap-2">
                                     <span className="h-3 shrink-0 bg-pen" style={{ width: `${(one.worthHours / most) * 60}%` }} />
                                     <span className="figures text-sm whitespace-nowrap">{hours(one.worthHours)}</span>

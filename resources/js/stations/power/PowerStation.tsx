@@ -39,7 +39,6 @@ export default function PowerStation() {
         Object.entries(more).forEach(([key, value]) => (value === '' ? next.delete(key) : next.set(key, value)));
         setAsked(next, { replace: true });
     };
-    const notes = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
     const report = power.data;
     return (
         <main className="px-4 sm:px-6">
@@ -87,26 +86,39 @@ export default function PowerStation() {
                     {report !== undefined && leaf === 'ways' && <Ways key={`${build.version} ${String(power.isPlaceholderData)}`} report={report} />}
                     {report !== undefined && leaf !== 'ways' && report.sources.length === 0 && <NoSource />}
                     {report !== undefined && leaf !== 'ways' && report.sources.length > 0 && (
-                        <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
-                            <div className="min-w-0">
-                                {leaf === 'rails' && report.sources.map((source) => <Rails key={source.line} source={source} />)}
-                                {leaf === 'run' && packs(report).map((source) => <RunLeaf key={source.line} source={source} report={report} />)}
-                                {leaf === 'sure' && <HowSure key={`${build.version} ${way} ${celsius}`} way={way} celsius={celsius} open={packs(report)[0]?.run != null} />}
-                                {leaf === 'charge' && packs(report).map((source) => <Charge key={source.line} source={source} />)}
-                                {leaf === 'sizing' && <Sizing way={way} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />}
-                                {leaf !== 'rails' && packs(report).length === 0 && <p className="dot-grid border border-dashed border-edge p-6">Nothing here lives on a pack: it plays as long as its plug is in.</p>}
-                                <OpenFigures sources={report.sources} />
-                            </div>
-                            <aside aria-label="Notes on power" className="min-w-0 xl:border-l xl:border-line xl:pl-5">
-                                <MarginNotes findings={notes} label="Notes on power" />
-                                {notes.every((finding) => finding.verdict === 'fits') && <p className="text-sm text-pencil">Nothing to remark on power.</p>}
-                                <p className="mt-4 text-xs text-pencil">Cells behave as in {report.curves}; the part’s own figures outrank them.</p>
-                            </aside>
-                        </div>
+                        <>
+                            {leaf === 'rails' && report.sources.map((source, index) => <Rails key={source.line} source={source} notes={index === report.sources.length - 1 ? <Notes curves={report.curves} /> : null} />)}
+                            {leaf !== 'rails' && (
+                                <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
+                                    <div className="min-w-0">
+                                        {leaf === 'run' && packs(report).map((source) => <RunLeaf key={source.line} source={source} report={report} />)}
+                                        {leaf === 'sure' && <HowSure key={`${build.version} ${way} ${celsius}`} way={way} celsius={celsius} open={packs(report)[0]?.run != null} />}
+                                        {leaf === 'charge' && packs(report).map((source) => <Charge key={source.line} source={source} />)}
+                                        {leaf === 'sizing' && <Sizing way={way} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />}
+                                        {packs(report).length === 0 && <p className="dot-grid border border-dashed border-edge p-6">Nothing here lives on a pack: it plays as long as its plug is in.</p>}
+                                    </div>
+                                    <Notes curves={report.curves} />
+                                </div>
+                            )}
+                            <OpenFigures sources={report.sources} />
+                        </>
                     )}
                 </Tabs.Content>
             </Tabs.Root>
         </main>
+    );
+}
+
+/** The margin: what was found about power, worst first. */
+function Notes({ curves }: { curves: string }) {
+    const { build } = useOpenBuild();
+    const notes = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
+    return (
+        <aside aria-label="Notes on power" className="min-w-0 xl:border-l xl:border-line xl:pl-5">
+            <MarginNotes findings={notes} label="Notes on power" />
+            {notes.every((finding) => finding.verdict === 'fits') && <p className="text-sm text-pencil">Nothing to remark on power.</p>}
+            <p className="mt-4 text-xs text-pencil">Cells behave as in {curves}; the part’s own figures outrank them.</p>
+        </aside>
     );
 }
 

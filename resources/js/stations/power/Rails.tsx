@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Finding, PowerNode, PowerSource } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { useNoteLeaf } from '../../sheet/NoteLeaf';
@@ -8,9 +8,9 @@ import { amps, percent, volts, watts } from './figures';
 type State = 'idle' | 'usual' | 'heavy';
 
 /** Columns of the drawing: a card, then the rail that it gives, then the cards on it. */
-const cardWide = 196;
-const railWide = 92;
-const rowHigh = 82;
+const cardWide = 184;
+const railWide = 118;
+const rowHigh = 74;
 
 interface Placed {
     node: PowerNode;
@@ -70,7 +70,7 @@ function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]
 }
 
 /** The supply tree of one source, drawn as rails, and the budget of watts by state. */
-export function Rails({ source }: { source: PowerSource }) {
+export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode }) {
     const { build } = useOpenBuild();
     const [state, setState] = useState<State>('usual');
     const power = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
@@ -89,7 +89,7 @@ export function Rails({ source }: { source: PowerSource }) {
                         </button>
                     ))}
                 </div>
-                <span className="text-sm text-pencil">half charged; the thicker the wire, the more flows</span>
+                <span className="text-sm text-pencil">{source.isPack && 'half charged; '}the thicker the wire, the more flows</span>
             </div>
             <div className="overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={`Drawing of the rails of ${source.name}; the same figures stand in the table below`}>
                 <div className="dot-grid relative" style={{ width: wide, height: high }}>
@@ -104,13 +104,19 @@ export function Rails({ source }: { source: PowerSource }) {
                     {buses
                         .filter((bus) => bus.node.kind === 'rail')
                         .map((bus) => (
-                            <div key={bus.node.id} className="absolute text-center text-xs leading-tight" style={{ left: bus.x - railWide / 2 - 8, width: railWide + 16, top: bus.label - 50 }}>
-                                <span className="inline-flex items-center gap-1 bg-paper px-1 font-semibold">
-                                    <NotePeg findings={ofRail(bus.node)} name={bus.node.name} />
-                                    {bus.node.name}
-                                </span>
-                                <span className="figures block bg-paper/80">
-                                    {volts(bus.node.values[state]?.volts)} {amps(bus.node.values[state]?.amps)}
+                            <div key={bus.node.id}>
+                                <div className="absolute grid justify-items-center text-xs leading-tight" style={{ left: bus.x - railWide / 2, width: railWide, top: bus.label - 50 }}>
+                                    <span className="flex max-w-full items-center gap-0.5 font-semibold">
+                                        <NotePeg findings={ofRail(bus.node)} name={bus.node.name} />
+                                        <span className="truncate" title={bus.node.name}>
+                                            {bus.node.name}
+                                        </span>
+                                    </span>
+                                </div>
+                                <span className="figures absolute text-right text-xs leading-tight" style={{ left: bus.x - railWide / 2, width: railWide / 2 - 6, top: bus.label + 6 }}>
+                                    {volts(bus.node.values[state]?.volts)}
+                                    <br />
+                                    {amps(bus.node.values[state]?.amps)}
                                 </span>
                             </div>
                         ))}
@@ -118,12 +124,12 @@ export function Rails({ source }: { source: PowerSource }) {
                         <div key={node.id} className={`absolute flex min-h-14 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`} style={{ left: x, top: y, width: cardWide }}>
                             <span className="flex items-center gap-1.5 text-sm leading-tight font-semibold">
                                 <NotePeg findings={ofLine(node.line)} name={node.name} />
-                                <span className="line-clamp-1" title={node.name}>
+                                <span className="line-clamp-2" title={node.name}>
                                     {node.name}
                                 </span>
                             </span>
                             <span className="figures text-xs whitespace-nowrap">
-                                {node.values[state] === null ? 'not known yet' : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
+                                {node.values[state] === null ? (node.kind === 'source' && !source.isPack ? '' : 'not known yet') : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
                             </span>
                             {node.kind === 'source' && node.says !== '' && (
                                 <span className="line-clamp-1 text-xs text-pencil" title={node.says}>
@@ -135,7 +141,10 @@ export function Rails({ source }: { source: PowerSource }) {
                 </div>
             </div>
             <RailTable nodes={source.nodes} />
-            {source.budget !== null && <BudgetTable budget={source.budget} />}
+            <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
+                <div className="min-w-0">{source.budget !== null && <BudgetTable budget={source.budget} />}</div>
+                {notes}
+            </div>
         </section>
     );
 }

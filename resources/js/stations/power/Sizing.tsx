@@ -98,7 +98,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                     <th className="p-1 text-right">cm³</th>
                                     <th className="p-1 text-right">weight</th>
                                     <th className="p-1 text-right">price</th>
-                                    <th className="p-1">body</th>
+                                    <th className="p-1 pl-4">body</th>
                                     <th className="p-1" />
                                 </tr>
                             </thead>
@@ -118,7 +118,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                         <td className="figures p-1 text-right">{pack.cm3 === null ? '–' : Math.round(pack.cm3)}</td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{pack.grams === null ? '–' : `${Math.round(pack.grams)} g`}</td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{pack.price === null ? '–' : `${pack.price.amount} ${pack.price.currency}`}</td>
-                                        <td className="p-1 text-sm">{pack.fits === null ? 'not drawn' : pack.fits ? 'goes in' : 'too large'}</td>
+                                        <td className="p-1 pl-4 text-sm">{pack.fits === null ? 'not drawn' : pack.fits ? 'goes in' : 'too large'}</td>
                                         <td className="p-1 text-right">
                                             {build.lines.find((line) => line.id === sizing.packLine)?.part.id === pack.part && pack.count === 1 ? (
                                                 <span className="text-sm text-pencil">in use</span>
@@ -155,7 +155,7 @@ function Needs({ sizing }: { sizing: Sized }) {
                         <th className="p-1 text-right">mAh</th>
                         <th className="p-1 text-right">Wh</th>
                         <th className="p-1 text-right">about cm³</th>
-                        <th className="p-1">series × parallel</th>
+                        <th className="p-1 pl-4">series × parallel</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -173,7 +173,7 @@ function Needs({ sizing }: { sizing: Sized }) {
                                     <td className="figures p-1 text-right">{need.mah}</td>
                                     <td className="figures p-1 text-right">{need.wattHours}</td>
                                     <td className="figures p-1 text-right">{need.cm3}</td>
-                                    <td className="p-1 text-sm">{need.cell === null ? '' : `${need.series} × ${need.parallel ?? 1} of ${need.cell}`}</td>
+                                    <td className="p-1 pl-4 text-sm">{need.cell === null ? '' : `${need.series} × ${need.parallel ?? 1} of ${need.cell}`}</td>
                                 </>
                             )}
                         </tr>

@@ -15,5 +15,5 @@ export const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ?
 export function hours(value: number | null | undefined): string {
     if (value === null || value === undefined) return 'unknown';
     const minutes = Math.round(value * 60);
-    return minutes < 60 ? `${minutes} min` : minutes >= 6000 ? `${Math.round(value)} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+    return minutes < 60 ? `${minutes} min` : minutes >= 6000 ? `${Math.round(value)} h` : minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 }
