@@ -11,9 +11,15 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Candidates;
+use PocketPlot\Check\Facts;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\Assumption;
+use PocketPlot\Power\Circuit;
+use PocketPlot\Power\Discharge;
+use PocketPlot\Power\Gaps;
+use PocketPlot\PowerReport;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Money;
 use PocketPlot\Quantity\Rates;
@@ -110,6 +116,34 @@ $fifty = array_map(static fn (int $index): Part => $displays[$index % count($dis
 row('appraise() of 60 parts of every kind in one build', timed(20, static fn () => Appraisal::of($medley(60), $today)), '');
 row('verdicts of 50 candidates for a role, 18 lines', timed(20, static fn () => Candidates::judge($refuge, $fifty, Role::Display, 'panel', $today)), '60 ms or less');
 row('verdicts of 50 candidates for a role, 60 lines', timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)), '60 ms or less');
+$loads = static fn (int $count): array => array_map(static fn (int $index): array => [
+    'id' => "load-{$index}", 'name' => "Load {$index}", 'role' => 'display',
+    'facets' => ['supply' => ['volts' => ['least' => 4.5, 'most' => 5.5], 'drawMa' => ['least' => 4, 'usual' => 8 + $index, 'most' => 20 + 2 * $index], 'peakMa' => 60 + $index, 'drawAtV' => 5]],
+], range(1, $count));
+$supply = static function () use ($loads): Build {
+    $parts = [
+        ['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 2, 'capacityMah' => 2600, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => ['least' => 0.85, 'usual' => 0.9, 'most' => 0.95], 'resistanceMohm' => 90, 'protection' => 'built-in', 'cutOffV' => 6.0]]],
+        ['id' => 'five', 'name' => 'Five', 'role' => 'regulator', 'facets' => ['supply' => ['volts' => ['least' => 5.4, 'most' => 18]], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 4000, 'efficiency' => ['least' => 0.86, 'usual' => 0.9, 'most' => 0.93], 'converts' => 'down', 'dropoutV' => 0.3]]]],
+        ...$loads(15),
+    ];
+
+    return PocketPlot\File\BuildReader::read([
+        'format' => 'pocketplot-build', 'version' => 1, 'name' => 'fifteen loads', 'brief' => ['runTimeHours' => 10], 'parts' => $parts,
+        'lines' => array_map(static fn (array $part): array => ['id' => $part['id'], 'part' => $part['id']], $parts),
+        'joins' => [['kind' => 'power', 'from' => 'pack', 'to' => 'five'], ...array_map(static fn (int $index): array => ['kind' => 'power', 'from' => 'five', 'to' => "load-{$index}", 'gaugeAwg' => 26, 'lengthMm' => 150], range(1, 15))],
+    ]);
+};
+$fifteen = $supply();
+$facts = new Facts($fifteen);
+$circuit = static fn (): Circuit => Circuit::of($fifteen, $facts->supplyTree(), $facts->lines()[0], $fifteen->waysOfPlaying()[0], Assumption::usual(), $facts->leadOhms(), 25.0, new Gaps) ?? throw new RuntimeException('figures are missing');
+$run = Discharge::run($circuit());
+row(sprintf('a discharge of a 15-load tree, %.1f simulated hours', $run->hours), timed(40, static fn () => Discharge::run($circuit())), '25 ms or less, for 10 h');
+row('the same, hours and end only', timed(100, static fn () => Discharge::hours($circuit())), '');
+row('the band of it, 500 samples', timed(5, static fn () => (new PowerReport($fifteen))->band()), '1500 ms or less');
+$packs = array_values(array_filter($shelf, static fn (Part $part): bool => $part->pack !== null));
+$manyPacks = array_map(static fn (int $index): Part => $packs[$index % count($packs)], range(0, 249));
+row('sizing over 250 packs, 18 lines', timed(5, static fn () => (new PowerReport($refuge))->sizing(7.0, $manyPacks)), '300 ms or less');
+row('everything the Power page asks for, 18 lines', timed(20, static fn () => (new PowerReport($refuge))->toArray()), '');
 printf("%-52s %8.1f MB                  %s\n", 'memory of one appraisal, at its peak', $peak, '32 MB or less');
 
 $visitor = new Visitor((string) getenv('BASE_URL').'/api');

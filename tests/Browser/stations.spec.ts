@@ -66,7 +66,7 @@ test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async
 
 test('buying moves the totals', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.locator('body').press('4');
+    await page.locator('body').press('5');
     const totals = page.getByRole('table', { name: /Totals/ });
     await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('6.80');
     await page.getByLabel('State of Rook 9 panel').selectOption('arrived');

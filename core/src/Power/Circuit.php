@@ -16,6 +16,9 @@ use PocketPlot\Quantity\Figure;
  */
 final class Circuit
 {
+    /** @var array<int, float> amps of the last balance, by state */
+    private array $last = [];
+
     /**
      * @param  list<Cells>  $cells  packs side by side; none where the source is no pack
      * @param  list<Branch>  $branches  what hangs on the raw volts
@@ -114,14 +117,21 @@ final class Circuit
      */
     public function balance(float $restVolts, float $ohm, int $state): array
     {
-        $amps = 0.0;
+        if ($ohm <= 0.0) {
+            return [$restVolts, $this->amps($restVolts, $state)];
+        }
+        $amps = $this->last[$state] ?? 0.0;
+        // What was found at another charge is a good start, unless it lies beyond what can be pushed through.
+        $amps = $amps * $ohm < $restVolts / 2 ? $amps : 0.0;
         for ($step = 0; $step < Branch::MOST_STEPS; $step++) {
             $volts = $restVolts - $amps * $ohm;
             if ($volts <= 0.0) {
                 throw new NoBalance($this->source);
             }
             $next = $this->amps($volts, $state);
-            if (abs($next - $amps) <= 1e-10 + 1e-9 * $next) {
+            if (abs($next - $amps) <= 1e-10 + 1e-8 * $next) {
+                $this->last[$state] = $next;
+
                 return [$volts, $next];
             }
             $amps = $next;
@@ -154,8 +164,14 @@ final class Circuit
                 return new GivesUp(GivesUp::TRIPS, $cells->line, PlayState::from($state), $amps / count($this->cells), $cells->tripA);
             }
         }
-        foreach ([...$this->branches, ...$this->gates] as $taker) {
-            $one = $taker->givesUp($volts, $state);
+        foreach ($this->branches as $branch) {
+            $one = $branch->givesUp($volts, $state);
+            if ($one !== null) {
+                return $one;
+            }
+        }
+        foreach ($this->gates as $gate) {
+            $one = $gate->givesUp($volts, $state);
             if ($one !== null) {
                 return $one;
             }

@@ -15,8 +15,8 @@ use PocketPlot\Quantity\Number;
  */
 final class Discharge
 {
-    /** Halvings of the charge in search of the end: 1 in 65,000. */
-    private const HALVINGS = 16;
+    /** Halvings of the charge in search of the end: 1 in 8,000. */
+    private const HALVINGS = 13;
 
     /** Largest share of the charge that one step may take, and how far the current may move in it. */
     private const MOST_STEP = 0.02;
@@ -25,8 +25,8 @@ final class Discharge
 
     private const MOST_STEPS = 4000;
 
-    /** Gauss's four points and weights on 0 to 1 (Abramowitz and Stegun, table 25.4). */
-    private const GAUSS = [[0.0694318442029737, 0.1739274225687269], [0.3300094782075719, 0.3260725774312731], [0.6699905217924281, 0.3260725774312731], [0.9305681557970263, 0.1739274225687269]];
+    /** Gauss's three points and weights on 0 to 1 (Abramowitz and Stegun, table 25.4). */
+    private const GAUSS = [[0.1127016653792583, 0.2777777777777778], [0.5, 0.4444444444444444], [0.8872983346207417, 0.2777777777777778]];
 
     /** @var list<array{h: float, charge: float, volts: float, heavyVolts: float, restVolts: float, amps: float, watts: float}> */
     private array $rows = [];
@@ -79,7 +79,7 @@ final class Discharge
             }
             $low = $high;
         }
-        // The top and the bottom of the charge bend most: three stretches, four points each.
+        // The top and the bottom of the charge bend most: three stretches, three points each.
         $seconds = 0.0;
         foreach ([[$low, $low + (1 - $low) * 0.15], [$low + (1 - $low) * 0.15, $low + (1 - $low) * 0.85], [$low + (1 - $low) * 0.85, 1.0]] as [$from, $to]) {
             foreach (self::GAUSS as [$place, $weight]) {

@@ -36,7 +36,7 @@ final readonly class RunTime
         /** How the shortest run ends. */
         public ?RunEnd $shortest,
         public Figure $wattHours,
-        /** Watts out of the pack half full: lightest, usual, heaviest. */
+        /** Watts out of the pack half full: lightest at its best, usual, heaviest at its worst. */
         public Figure $watts,
     ) {}
 
@@ -70,20 +70,17 @@ final readonly class RunTime
         $circuit = static fn (Profile $profile, Assumption $at): ?Circuit => Circuit::of($build, $tree, $line, $profile, $at, $leadOhms, $celsius, $gaps);
         try {
             $profiles = $build->waysOfPlaying();
-            $watts = [];
-            foreach ($profiles as $index => $profile) {
-                $one = $circuit($profile, Assumption::usual());
-                if ($one === null) {
-                    return new self(Figure::unknown('h'), $line, $gaps->allMissing(), $gaps->allAssumed(), null, null, null, null, null, $energy, Figure::unknown('W'));
-                }
-                $watts[$index] = self::wattsHalfFull($one);
-                $first ??= $one;
+            $first = $circuit($profiles[0], Assumption::usual());
+            if ($first === null) {
+                return new self(Figure::unknown('h'), $line, $gaps->allMissing(), $gaps->allAssumed(), null, null, null, null, null, $energy, Figure::unknown('W'));
             }
-            $heaviest = $profiles[(int) array_search(max($watts), $watts, true)];
-            $lightest = $profiles[(int) array_search(min($watts), $watts, true)];
+            [$lightest, $heaviest] = $build->profiles === [] ? [$profiles[1] ?? $profiles[0], $profiles[2] ?? $profiles[0]] : self::ends($profiles, $first, $circuit);
             $usual = Discharge::hours($first);
             $worst = $circuit($heaviest, Assumption::worst());
             $best = $circuit($lightest, Assumption::best());
+            $watts = self::wattsHalfFull($first);
+            $least = $best === null ? $watts : self::wattsHalfFull($best);
+            $most = $worst === null ? $watts : self::wattsHalfFull($worst);
             $shortest = $worst === null ? $usual : Discharge::hours($worst);
             $longest = $best === null ? $usual : Discharge::hours($best);
         } catch (BadSupply $bad) {
@@ -97,15 +94,41 @@ final readonly class RunTime
 
         return new self(
             $hours, $line, [], $gaps->allAssumed(), $profiles[0], $heaviest, $lightest, $usual, $shortest, $energy,
-            Figure::band(min($watts), $watts[0], max($watts), 'W'),
+            Figure::band(min($least, $watts), $watts, max($most, $watts), 'W'),
         );
+    }
+
+    /**
+     * @param  non-empty-list<Profile>  $profiles
+     * @param  callable(Profile, Assumption): ?Circuit  $circuit
+     * @return array{Profile, Profile} the lightest and the heaviest way of playing
+     *
+     * @throws NoBalance
+     */
+    private static function ends(array $profiles, Circuit $first, callable $circuit): array
+    {
+        if (count($profiles) === 1) {
+            return [$profiles[0], $profiles[0]];
+        }
+        $watts = [self::wattsHalfFull($first)];
+        foreach (array_slice($profiles, 1) as $profile) {
+            $one = $circuit($profile, Assumption::usual());
+            $watts[] = $one === null ? $watts[0] : self::wattsHalfFull($one);
+        }
+
+        return [$profiles[(int) array_search(min($watts), $watts, true)], $profiles[(int) array_search(max($watts), $watts, true)]];
     }
 
     /** @throws NoBalance */
     private static function wattsHalfFull(Circuit $circuit): float
     {
-        $look = new Look($circuit, array_fill(0, count($circuit->cells), 0.5));
+        [$rest, $ohm] = Look::together($circuit, array_fill(0, count($circuit->cells), 0.5));
+        $watts = 0.0;
+        foreach ($circuit->shares as $state => $share) {
+            [$volts, $amps] = $circuit->balance($rest, $ohm, $state);
+            $watts += $share * $volts * $amps;
+        }
 
-        return $look->volts * $look->amps;
+        return $watts;
     }
 }
