@@ -45,7 +45,6 @@ await shot('picker', 'Refuge', 'Parts', { act: openPicker });
 await shot('brief', 'Refuge', 'Brief');
 await shot('buy', 'Refuge', 'Buy');
 await shot('build', 'Refuge', 'Build');
-await shot('parts-night', 'Barge', 'Parts', { light: 'night' });
 await shot('parts-phone', 'Refuge', 'Parts', { width: 390, height: 844 });
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
 const at = (address) => async (page) => page.goto(typeof address === 'string' ? address : address(page.url()));
@@ -58,6 +57,33 @@ await shot('checks-grid', 'Refuge', 'Checks', {
     },
 });
 await shot('measure-next', 'Barge', 'Checks', { act: leaf('measure') });
+const powerLeaf = (name, then = async () => undefined) => async (page) => {
+    await page.goto(page.url().replace(/\/power.*$/, `/power?leaf=${name}`));
+    await page.waitForLoadState('networkidle');
+    await then(page);
+};
+await shot('power', 'Refuge', 'Power');
+await shot('discharge-night', 'Thimble', 'Power', {
+    light: 'night',
+    act: powerLeaf('run', async (page) => {
+        const plot = page.getByRole('slider', { name: /Discharge of/ });
+        await plot.focus();
+        for (let press = 0; press < 30; press++) await page.keyboard.press('ArrowRight');
+        await plot.evaluate((element) => element.blur());
+    }),
+});
+await shot('sizing', 'Refuge', 'Power', { act: powerLeaf('sizing', (page) => page.getByRole('heading', { name: 'What the wish asks for' }).waitFor()) });
+await shot('bench', 'Refuge', 'Bench', {
+    act: async (page) => {
+        await page.goto(page.url().replace(/\/bench.*$/, '/bench?kind=run'));
+        await page.getByRole('button', { name: 'Try it with the simulated bench' }).click();
+        await page.getByText('rows taken').waitFor();
+        await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByRole('tab', { name: 'Against the prediction' }).click();
+        await page.getByRole('slider', { name: /Prediction and measurement/ }).waitFor();
+        await page.getByRole('button', { name: 'Put this notice away' }).click();
+    },
+});
 await shot('library', 'Refuge', null, {
     act: async (page) => {
         await at('/library?role=display')(page);

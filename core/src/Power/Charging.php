@@ -60,11 +60,9 @@ final class Charging
         $own = $this->amps;
         $input = $this->inputWatts();
         $load = $this->takesW / max(0.1, $volts);
-        if (! $this->pastPack) {
+        // While nobody knows what the supply gives, the play is taken from what the charger gives: the careful figure.
+        if (! $this->pastPack || $input === null) {
             return min($own, $this->reach($input, $volts)) - $load;
-        }
-        if ($input === null) {
-            return $own;
         }
         $spare = $input - $this->takesW;
 

@@ -187,6 +187,9 @@ describe(PlayWhileCharging::id(), function () use ($pack, $panel, $charger): voi
         // The charger gives 2 A × 12.8 V = 25.6 W; the panel takes 12 V × 1 A = 12 W usually.
         'accepts a charger that feeds past the pack' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger()], [], ['fits charger']],
         'says tight when the play takes more' => [['pack' => $pack(), 'panel' => $panel(5000), 'charger' => $charger()], [], ['tight charger']],
+        // A supply of 24 V × 4 A = 96 W leaves 36 W beside the play's 60 W; one of 24 V × 2 A does not even feed the play.
+        'accepts heavy play on a strong supply, past the pack' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 4000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['fits charger']],
+        'says tight on a weak supply' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 2000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['tight charger']],
         'says tight without a power path' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], [], ['tight charger']],
         'flags it when the brief wants it' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], ['playWhileCharging' => true], ['clash charger']],
         'says nothing when the brief does not' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], ['playWhileCharging' => false], []],

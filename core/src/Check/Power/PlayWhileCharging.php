@@ -15,6 +15,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\YesNo;
+use PocketPlot\Power\ChargePath;
 use PocketPlot\Quantity\Figure;
 
 final class PlayWhileCharging implements Rule
@@ -69,10 +70,17 @@ final class PlayWhileCharging implements Rule
         }
         $gives = $charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series;
         $working = [...$working, $this->row('The charger gives', Figure::exactly($gives, 'W')), $this->row('The play takes', $watts)];
-        $fits = $gives > $watts->usual();
+        $output = ChargePath::of($facts->build, $pack)?->output;
+        $supply = $output !== null && $output->volts->isKnown() && $output->continuousMa->isKnown() ? $output->volts->usual() * $output->continuousMa->usual() / 1000 : null;
+        if ($supply !== null) {
+            $working[] = $this->row('The supply gives', Figure::exactly($supply, 'W'));
+        }
+        // Past the pack the play lives on the supply; while nobody knows what that gives, on what the charger gives.
+        $left = $supply === null ? $gives - $watts->usual() : min($gives, $supply - $watts->usual());
+        $fits = $left > 0.0;
 
         return $this->answer($fits ? Verdict::Fits : Verdict::Tight, $lines,
-            $fits ? "{$packLine->name()} fills while it is played." : sprintf('Played while it charges, %s still empties: the play takes %s W, the charger gives %s W.', $packLine->name(), self::n($watts->usual()), self::n($gives)),
-            $working, 'charger watts against usual watts', [$this->swap($line, 'Take a stronger charger')], $packLine->id);
+            $fits ? "{$packLine->name()} fills while it is played." : sprintf('Played while it charges, %s still empties: the play takes %s W, %s gives %s W.', $packLine->name(), self::n($watts->usual()), $supply === null ? 'the charger' : 'the supply', self::n($supply ?? $gives)),
+            $working, 'what is left for the pack at usual watts', [$this->swap($line, 'Take a stronger charger')], $packLine->id);
     }
 }

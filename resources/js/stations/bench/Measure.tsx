@@ -416,7 +416,7 @@ function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kin
                 },
                 new AbortController().signal,
             );
-            if (kind === 'run' && rows.length > 1) onRun(summed(rows), why);
+            if (kind === 'run' && rows.length > 1) onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
             if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
         } catch (error) {
             setProblem(error instanceof Error ? error.message : 'It was broken off.');
@@ -443,20 +443,6 @@ function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kin
             )}
         </div>
     );
-}
-
-/** The sums are for the eye only: the application reckons its own from the rows. */
-function summed(rows: number[][]): LogPreview {
-    let milliampHours = 0;
-    let wattHours = 0;
-    for (let index = 1; index < rows.length; index++) {
-        const [t0 = 0, v0 = 0, a0 = 0] = rows[index - 1] ?? [];
-        const [t1 = 0, v1 = 0, a1 = 0] = rows[index] ?? [];
-        milliampHours += (((a0 + a1) / 2) * (t1 - t0)) / 3.6;
-        wattHours += (((v0 * a0 + v1 * a1) / 2) * (t1 - t0)) / 3600;
-    }
-    const seconds = rows[rows.length - 1]?.[0] ?? 0;
-    return { read: rows.length, taken: rows.length, troubles: [], untold: 0, understood: [], hours: seconds / 3600, milliampHours, wattHours, meanW: seconds === 0 ? null : (wattHours / seconds) * 3600, firstV: rows[0]?.[1] ?? null, lastV: rows[rows.length - 1]?.[1] ?? null, log: rows };
 }
 
 function dataUrl(file: File | undefined): Promise<string | null> {
