@@ -79,6 +79,7 @@ await shot('bench', 'Refuge', 'Bench', {
         await page.getByRole('button', { name: 'Try it with the simulated bench' }).click();
         await page.getByText('rows taken').waitFor();
         await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByRole('button', { name: 'What would move?' }).waitFor();
         await page.getByRole('tab', { name: 'Against the prediction' }).click();
         await page.getByRole('slider', { name: /Prediction and measurement/ }).waitFor();
         await page.getByRole('button', { name: 'Put this notice away' }).click();

@@ -72,6 +72,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('readings/{reading}/restore', [BenchController::class, 'restore']);
             Route::get('readings/{reading}/effect', [BenchController::class, 'effect']);
             Route::post('readings/{reading}/use', [BenchController::class, 'use']);
+            Route::delete('readings/{reading}/use', [BenchController::class, 'useNoMore']);
             Route::get('readings/{reading}/photo', [BenchController::class, 'photo']);
             Route::put('ticks', [BuildController::class, 'tick']);
             Route::get('file', [BuildController::class, 'exportFile']);

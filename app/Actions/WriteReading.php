@@ -11,8 +11,10 @@ use App\Models\PhotoRecord;
 use App\Models\ReadingRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Bench\Replacement;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\Fields;
+use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\ReadingReader;
 
@@ -78,14 +80,28 @@ final class WriteReading
     /** Lets a reading take the place of the spec figures it speaks of. */
     public static function use(BuildRecord $build, string $key): void
     {
+        foreach (self::replacements($build, $key) as [$line, $one]) {
+            MeasureFigure::in($build, $line, $one->figure, $one->typed);
+        }
+    }
+
+    /** What was stated counts again. */
+    public static function useNoMore(BuildRecord $build, string $key): void
+    {
+        foreach (self::replacements($build, $key) as [$line, $one]) {
+            $part = BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);
+            $part->spec = FigurePlace::of($one->figure)?->takeBack($part->spec) ?? $part->spec;
+            $part->save();
+        }
+    }
+
+    /** @return list<array{string, Replacement}> the line and what is replaced in its part */
+    private static function replacements(BuildRecord $build, string $key): array
+    {
         $core = BuildMapper::withReadings($build);
         foreach ($core->readings as $reading) {
             if ($reading->id === $key) {
-                foreach (\PocketPlot\Bench\Replacement::of($core, $reading) as $one) {
-                    MeasureFigure::in($build, $reading->line, $one->figure, $one->typed);
-                }
-
-                return;
+                return array_map(static fn (Replacement $one): array => [$reading->line, $one], Replacement::of($core, $reading));
             }
         }
         abort(404);

@@ -21,6 +21,7 @@ use PocketPlot\Check\Since;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\ReadingReader;
+use PocketPlot\Power\ChargePlan;
 use PocketPlot\Quantity\Number;
 
 /** What the API answers of a build's bench (contract/openapi.json, "Bench"). */
@@ -95,13 +96,23 @@ final class BenchView
             'part' => $reading->part === '' ? ($line?->name() ?? '') : $reading->part,
             'rows' => count($reading->log),
             'hasPhoto' => $hasPhoto,
-            'says' => $sweep === null ? self::says($reading) : $sweep->says,
+            'says' => $sweep === null ? self::says($reading).self::predictedCharge($reading, $build) : $sweep->says,
             'asks' => $sweep === null ? [] : $sweep->asks,
             'isOfThisPart' => $isOfThisPart,
             'replaces' => ! $isOfThisPart ? [] : array_map(static fn (Replacement $one): array => [
                 'figure' => $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
+                'counts' => FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
             ], Replacement::of($build, $reading)),
         ];
+    }
+
+    /** What was predicted for a charge test, where the charger's figures are known. */
+    private static function predictedCharge(Reading $reading, Build $build): string
+    {
+        $line = $reading->kind === 'charge' ? $build->line($reading->line) : null;
+        $hours = $line === null ? null : ChargePlan::of($build, $line, null)?->atRest?->hoursBetween($reading->fromShare ?? 0.0, $reading->toShare ?? 1.0);
+
+        return $hours === null ? '' : '; '.Number::says($hours).' h were predicted';
     }
 
     private static function says(Reading $reading): string

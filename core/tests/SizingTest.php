@@ -37,6 +37,12 @@ describe('charging', function () use ($charger, $wall, $plan): void {
         expect($one?->hoursToFull)->toEqualWithDelta(2.02, 0.01)->and($one?->hoursTo80)->toEqualWithDelta(1.616, 0.01);
     });
 
+    it('knows the hours between two shares of the charge', function () use ($charger, $plan): void {
+        // 20 to 70 % of 2 Ah at 1 A and 99 %: 1.01 h.
+        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger()])->atRest;
+        expect($one?->hoursBetween(0.2, 0.7))->toEqualWithDelta(1.01, 0.01)->and($one?->hoursBetween(0.0, 1.0))->toEqualWithDelta($one?->hoursToFull, 0.01);
+    });
+
     it('slows down at full volts where the cell has a resistance', function () use ($charger, $plan): void {
         $plain = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger()])->atRest;
         $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 150]), 'charger' => $charger()])->atRest;

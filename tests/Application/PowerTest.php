@@ -96,8 +96,13 @@ describe('the bench', function (): void {
         expect($effect['after']['runTime']['usualHours'])->toBeLessThan($effect['before']['runTime']['usualHours'])->and($effect['before']['cost'])->toBe($effect['after']['cost']);
         $after = $this->assertShape($this->postJson("{$this->at}/readings/{$reading['id']}/use", ['version' => 2])->assertOk(), 'Build');
         expect($after->json('appraisal.vitals'))->toEqual($effect['after']);
+        expect($this->getJson("{$this->at}/bench")->json('readings.0.replaces.0.counts'))->toBeTrue();
         // What was stated stays beside what was measured.
         expect($this->getJson("{$this->at}/lines/board/part")->json('spec.facets.supply.drawMa'))->toMatchArray(['usual' => 1000, 'measured' => ['least' => 650, 'usual' => 1300, 'most' => 2080, 'on' => '2026-11-24']]);
+        // And can be let count again.
+        $back = $this->assertShape($this->deleteJson("{$this->at}/readings/{$reading['id']}/use", ['version' => 3])->assertOk(), 'Build');
+        expect($back->json('appraisal.vitals'))->toEqual($effect['before'])->and($this->getJson("{$this->at}/bench")->json('readings.0.replaces.0.counts'))->toBeFalse()
+            ->and($this->getJson("{$this->at}/lines/board/part")->json('spec.facets.supply.drawMa'))->not->toHaveKey('measured');
     });
 
     it('takes every kind', function (array $reading): void {

@@ -128,6 +128,7 @@ test('a sweep by hand asks about the picture signal, and a log is read line by l
     await expect(page.getByText('line 9: the volts "OVER" cannot be read as a figure')).toBeVisible();
     await page.getByLabel('Why it stopped').selectOption('went dark');
     await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByRole('tab', { name: /Readings/ })).toHaveAttribute('aria-selected', 'true');
     await page.getByRole('tab', { name: 'Against the prediction' }).click();
     await expect(page.getByText('measured ÷ predicted')).toBeVisible();
     // A second one that ran half as long cannot be true beside it.
@@ -135,6 +136,7 @@ test('a sweep by hand asks about the picture signal, and a log is read line by l
     await page.getByLabel('It ran for').fill('4 h');
     await page.getByLabel('Why it stopped').selectOption('went dark');
     await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByRole('tab', { name: /Readings/ })).toHaveAttribute('aria-selected', 'true');
     await page.getByRole('tab', { name: 'Against the prediction' }).click();
     await expect(page.getByRole('heading', { name: 'Not all of this can be true' })).toBeVisible();
     await expect(page.getByText('One measurement tells them apart.')).toBeVisible();

@@ -54,6 +54,11 @@ final class BenchController
         return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::use($build, $reading)));
     }
 
+    public function useNoMore(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
+    {
+        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::useNoMore($build, $reading)));
+    }
+
     public function photo(BuildRecord $build, string $reading): Response
     {
         $photo = WriteReading::find($build, $reading)->photo ?? abort(404);

@@ -21,6 +21,9 @@ final class Facts
     /** Facets from which the supply tree is made. */
     private const ELECTRIC = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'livesOn' => true];
 
+    /** Facets that change the run without changing who feeds whom. */
+    private const ON_THE_WAY = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true];
+
     private ?SupplyTree $supplyTree = null;
 
     private ?RunTime $runTime = null;
@@ -69,7 +72,10 @@ final class Facts
         $facts->costs = Costs::of($build, $before->costs());
         if (array_intersect_key($touches, self::ELECTRIC) === []) {
             $facts->supplyTree = $before->supplyTree();
-            $facts->runTime = $before->runTime();
+            if (array_intersect_key($touches, self::ON_THE_WAY) === []) {
+                $facts->leadOhms = $before->leadOhms();
+                $facts->runTime = $before->runTime();
+            }
         }
 
         return $facts;

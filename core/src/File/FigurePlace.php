@@ -88,9 +88,27 @@ final readonly class FigurePlace
     public function write(array $raw, string $typed, string $on): array
     {
         $values = $this->read($typed);
-        $fill = function (array $group) use ($values, $on): array {
+
+        return $this->each($raw, static fn (mixed $before, int $index): mixed => self::measured($before, $values[$index], $on));
+    }
+
+    /**
+     * The part with each of the fields here put through something.
+     *
+     * @param  array<string, mixed>  $raw
+     * @param  callable(mixed, int): mixed  $put
+     * @return array<string, mixed>
+     *
+     * @throws BadFile when the part has no such group any more
+     */
+    private function each(array $raw, callable $put): array
+    {
+        $fill = function (array $group) use ($put): array {
             foreach ($this->fields as $index => $field) {
-                $group[$field] = self::measured($group[$field] ?? null, $values[$index], $on);
+                $group[$field] = $put($group[$field] ?? null, $index);
+                if ($group[$field] === null) {
+                    unset($group[$field]);
+                }
             }
 
             return $group;
@@ -110,6 +128,36 @@ final readonly class FigurePlace
         }
 
         return [...$raw, 'facets' => [...$facets, $this->facet => $facet]];
+    }
+
+    /**
+     * Whether the part's measured figures here are just what is typed.
+     *
+     * @param  array<string, mixed>  $raw
+     */
+    public function holds(array $raw, string $typed): bool
+    {
+        $same = true;
+        $this->each($raw, function (mixed $now, int $index) use (&$same, $typed): mixed {
+            $wanted = self::measured(null, $this->read($typed)[$index], '');
+            $is = is_array($now) && is_array($now['measured'] ?? null) ? array_diff_key($now['measured'], ['on' => true]) : $now;
+            $same = $same && $is == (is_array($wanted) && is_array($wanted['measured'] ?? null) ? array_diff_key($wanted['measured'], ['on' => true]) : $wanted);
+
+            return $now;
+        });
+
+        return $same;
+    }
+
+    /**
+     * The part with its measurements here taken back; what was stated counts again.
+     *
+     * @param  array<string, mixed>  $raw
+     * @return array<string, mixed>
+     */
+    public function takeBack(array $raw): array
+    {
+        return $this->each($raw, static fn (mixed $now): mixed => is_array($now) ? array_diff_key($now, ['measured' => true]) : $now);
     }
 
     /** @return array<array-key, mixed> */

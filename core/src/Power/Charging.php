@@ -69,6 +69,28 @@ final class Charging
         return $spare >= 0.0 ? min($own, $this->reach($spare, $volts)) : $spare / max(0.1, $volts);
     }
 
+    /** Hours from one share of the charge to another; null where the charge does not get there. */
+    public function hoursBetween(float $from, float $to): ?float
+    {
+        $at = function (float $share): ?float {
+            $last = null;
+            foreach ($this->rows as $row) {
+                if ($row['share'] >= $share - 1e-6) {
+                    return $last === null || $row['share'] === $last['share'] ? $row['h']
+                        : $last['h'] + ($row['h'] - $last['h']) * ($share - $last['share']) / ($row['share'] - $last['share']);
+                }
+                $last = $row;
+            }
+
+            // The charger ends a little short of the whole; that counts as full.
+            return $share >= 0.999 ? $this->hoursToFull : null;
+        };
+        $begin = $at($from);
+        $end = $at($to);
+
+        return $begin === null || $end === null ? null : $end - $begin;
+    }
+
     private function inputWatts(): ?float
     {
         return $this->inputV === null || $this->inputA === null ? null : $this->inputV * $this->inputA;

@@ -44,7 +44,7 @@ final readonly class GivesUp
 
         return match ($this->cause) {
             self::EMPTY => "{$name} is empty.",
-            self::CUT_OFF => "The protection of {$name} cuts off{$in}: {$is} V are left, it lets go at {$limit} V.",
+            self::CUT_OFF => "The protection of {$name} cuts off{$in}, at {$limit} V.",
             self::TRIPS => "The protection of {$name} trips{$in}: {$is} A are taken, it carries {$limit} A.",
             self::TOO_HIGH => "A full pack gives {$name} {$is} V; it takes {$limit} V at most.",
             self::HEADROOM => sprintf('%s runs out of headroom%s: %s V arrive at %s, which needs %s V.', $this->through?->name() ?? $name, $in, $is, $name, $limit),

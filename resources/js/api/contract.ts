@@ -856,7 +856,8 @@ export interface paths {
         put?: never;
         /** Let it take the place of the spec figures */
         post: operations["postBuildsBuildReadingsReadingUse"];
-        delete?: never;
+        /** What was stated counts again */
+        delete: operations["deleteBuildsBuildReadingsReadingUse"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1609,6 +1610,7 @@ export interface components {
                 typed: string;
                 stated: string;
                 says: string;
+                counts: boolean;
             }[];
         };
         RunTest: {
@@ -3734,6 +3736,44 @@ export interface operations {
         };
     };
     postBuildsBuildReadingsReadingUse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteBuildsBuildReadingsReadingUse: {
         parameters: {
             query?: never;
             header?: never;

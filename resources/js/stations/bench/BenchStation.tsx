@@ -5,7 +5,7 @@ import { api, type Bench } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { Measure } from './Measure';
 import { Readings } from './Readings';
-import { Tests } from './Tests';
+import { Against } from './Against';
 
 const leaves = [
     ['measure', 'Measure'],
@@ -34,9 +34,9 @@ export default function BenchStation() {
                 </Tabs.List>
                 <Tabs.Content value={leaf} tabIndex={-1}>
                     {bench.isError && <p role="alert">{bench.error.message}</p>}
-                    {leaf === 'measure' && <Measure ways={bench.data?.ways ?? []} onWritten={() => to('readings')} />}
+                    {leaf === 'measure' && <Measure ways={bench.data?.ways ?? []} onWritten={() => setAsked((now) => ((now.get('leaf') ?? 'measure') === 'measure' ? { leaf: 'readings' } : now), { replace: true })} />}
                     {leaf === 'readings' && bench.data !== undefined && <Readings bench={bench.data} />}
-                    {leaf === 'tests' && bench.data !== undefined && <Tests bench={bench.data} />}
+                    {leaf === 'tests' && bench.data !== undefined && <Against bench={bench.data} />}
                 </Tabs.Content>
             </Tabs.Root>
         </main>

@@ -1,12 +1,13 @@
-import { useId, useRef, useState, type ReactNode } from 'react';
+import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, Problem, type BenchLine, type Build, type LogPreview } from '../../api/client';
-import { readLines } from '../../api/stream';
+import { api, Problem, type Build, type LogPreview } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
-import { Plot } from '../../ui/Plot';
-import { amps, hours, volts } from '../power/figures';
+import { big, Labelled } from './Labelled';
+import { LogEntry } from './LogEntry';
+import { Stand } from './Stand';
+import { SweepEntry, type Step } from './SweepEntry';
 
 const kinds = [
     ['sweep', 'Voltage sweep', 'Turn the supply down until it dies.'],
@@ -17,7 +18,7 @@ const kinds = [
     ['dimension', 'Dimension', 'One side, by callipers.'],
 ] as const;
 
-type Kind = (typeof kinds)[number][0];
+export type Kind = (typeof kinds)[number][0];
 
 const steps: Record<Kind, string[]> = {
     sweep: ['Set the supply to volts that are known to be good, current limited to a little more than the part draws.', 'Give the panel a picture signal if it can have one: some stay dark without.', 'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.'],
@@ -29,12 +30,6 @@ const steps: Record<Kind, string[]> = {
 };
 
 const stopped = ['went dark', 'picture went', 'restarted', 'warning', 'shut itself down', 'switched off by hand', 'still running'];
-
-interface Step {
-    volts: string;
-    milliamps: string;
-    lit: boolean;
-}
 
 /** Guided entry: choose what is measured, follow three lines, write it down. */
 export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => void }) {
@@ -217,8 +212,6 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
     );
 }
 
-const big = 'min-h-12 rounded-sm border border-edge bg-leaf px-2 text-lg text-ink';
-
 const inputs: Record<Kind, readonly (readonly [string, string, string])[]> = {
     sweep: [],
     draw: [
@@ -253,197 +246,6 @@ const wanted: Record<Kind, string[]> = {
     temperature: [...common, 'celsius', 'airC', 'volts', 'milliamps'],
     dimension: [...common, 'figure', 'value'],
 };
-
-function Labelled({ label, problem, className, children }: { label: string; problem?: string | undefined; className?: string; children: (id: string) => ReactNode }) {
-    const id = useId();
-    return (
-        <div className={className}>
-            <label htmlFor={id} className="block font-semibold">
-                {label}
-            </label>
-            {children(id)}
-            {problem !== undefined && <p className="max-w-52 text-sm text-clash">{problem}</p>}
-        </div>
-    );
-}
-
-/** Steps down, each with two large answers. */
-function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; fields: Record<string, string>; set: (more: Record<string, string>) => void; problem: Problem | null }) {
-    const from = Number((fields['from'] ?? '12').replace(',', '.'));
-    const by = Number((fields['by'] ?? '0.5').replace(',', '.'));
-    const last = steps[steps.length - 1];
-    const now = last === undefined ? from : Number(last.volts) - by;
-    const [milliamps, setMilliamps] = useState('');
-    const answer = (lit: boolean) => {
-        onSteps([...steps, { volts: String(Number(now.toFixed(3))), milliamps, lit }]);
-        setMilliamps('');
-    };
-    return (
-        <div className="mb-4">
-            <div className="mb-3 flex flex-wrap items-end gap-4">
-                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['from'] ?? '12'} onChange={(event) => set({ from: event.target.value })} />}</Labelled>
-                <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['by'] ?? '0.5'} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
-                <Labelled label="Had it a picture signal?">
-                    {(id) => (
-                        <select id={id} className={big} value={fields['signal'] ?? ''} onChange={(event) => set({ signal: event.target.value })}>
-                            <option value="">not said</option>
-                            <option value="yes">yes</option>
-                            <option value="no">no</option>
-                        </select>
-                    )}
-                </Labelled>
-            </div>
-            {Number.isFinite(now) && now > 0 && (
-                <div className="mb-3 flex flex-wrap items-center gap-4 border-y border-line py-3">
-                    <span className="figures min-w-40 text-4xl font-semibold whitespace-nowrap">{volts(now)}</span>
-                    <Labelled label="Amps, if metered">{(id) => <input id={id} className={`${big} figures w-32`} placeholder="mA" value={milliamps} onChange={(event) => setMilliamps(event.target.value)} />}</Labelled>
-                    <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(true)}>
-                        Lit
-                    </Button>
-                    <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(false)}>
-                        Dark
-                    </Button>
-                    {last !== undefined && (
-                        <Button look="bare" onClick={() => onSteps(steps.slice(0, -1))}>
-                            Take the last step back
-                        </Button>
-                    )}
-                </div>
-            )}
-            {problem !== null && Object.keys(problem.fields).some((field) => field.startsWith('steps')) && <p className="text-clash">{Object.entries(problem.fields).find(([field]) => field.startsWith('steps'))?.[1][0]}</p>}
-            {steps.length > 0 && (
-                <ol className="flex max-w-full flex-wrap gap-1" aria-label="Steps so far">
-                    {steps.map((step, index) => (
-                        <li key={index} className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}>
-                            {volts(Number(step.volts))} {step.lit ? 'lit' : 'dark'}
-                            {step.milliamps !== '' && ` ${amps(Number(step.milliamps) / 1000)}`}
-                        </li>
-                    ))}
-                </ol>
-            )}
-        </div>
-    );
-}
-
-/** A meter's own log, read before it is kept: what was understood, and what was left out, line by line. */
-function LogEntry({ log, onLog }: { log: LogPreview | null; onLog: (log: LogPreview | null) => void }) {
-    const [problem, setProblem] = useState<string | null>(null);
-    const [reading, setReading] = useState(false);
-    const read = async (file: File | undefined) => {
-        if (file === undefined) return;
-        setReading(true);
-        setProblem(null);
-        try {
-            onLog(await api.post<LogPreview>('/logs/preview', { text: await file.text() }));
-        } catch (error) {
-            setProblem(error instanceof Problem ? (error.about('text') ?? error.message) : 'This file cannot be read.');
-        }
-        setReading(false);
-    };
-    return (
-        <div className="mb-4">
-            <Labelled label="Log of a meter (time, volts, amps), if there is one">{(id) => <input id={id} type="file" accept=".csv,.txt,.tsv,text/*" className={`${big} max-w-full`} onChange={(event) => void read(event.target.files?.[0])} />}</Labelled>
-            {reading && <p role="status">reading …</p>}
-            {problem !== null && (
-                <p role="alert" className="text-clash">
-                    {problem}
-                </p>
-            )}
-            {log !== null && <LogShown log={log} />}
-        </div>
-    );
-}
-
-export function LogShown({ log }: { log: LogPreview }) {
-    return (
-        <div className="mt-2">
-            <p>
-                <strong className="figures">{log.taken}</strong> of {log.read} rows taken{log.understood.length > 0 && `: ${log.understood.join(', ')}`}. In all {hours(log.hours)}, {Math.round(log.milliampHours ?? 0)} mAh, {(log.wattHours ?? 0).toFixed(2)} Wh.
-            </p>
-            {log.troubles.length > 0 && (
-                <details className="my-1">
-                    <summary className="min-h-6 cursor-pointer">
-                        {log.troubles.length + log.untold} {log.troubles.length + log.untold === 1 ? 'row was' : 'rows were'} left out or doubtful
-                    </summary>
-                    <ul className="max-h-48 overflow-auto pl-5 text-sm" tabIndex={0} aria-label="Troubles of the log">
-                        {log.troubles.map((trouble) => (
-                            <li key={`${trouble.line} ${trouble.says}`} className="list-disc">
-                                line {trouble.line}: {trouble.says}
-                            </li>
-                        ))}
-                        {log.untold > 0 && <li>and {log.untold} more of the kind</li>}
-                    </ul>
-                </details>
-            )}
-            <Plot
-                label="The log"
-                series={[
-                    { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: log.log.map((row) => [(row[0] ?? 0) / 3600, row[1] ?? 0]) },
-                    { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: log.log.map((row) => [(row[0] ?? 0) / 3600, row[2] ?? 0]) },
-                ]}
-            />
-        </div>
-    );
-}
-
-/** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
-function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; ways: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
-    const { build } = useOpenBuild();
-    const [told, setTold] = useState<string | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
-    const [working, setWorking] = useState(false);
-    if (kind !== 'sweep' && kind !== 'draw' && kind !== 'run') return null;
-    const start = async () => {
-        setWorking(true);
-        setProblem(null);
-        onStart();
-        const rows: number[][] = [];
-        let why = 'went dark';
-        const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
-        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), from: (fields['from'] ?? '12').replace(',', '.'), step: (fields['by'] ?? '0.5').replace(',', '.'), signal: fields['signal'] === 'no' ? '0' : '1' });
-        try {
-            await readLines<BenchLine>(
-                `/builds/${build.id}/bench/simulated?${query.toString()}`,
-                (step) => {
-                    if (step.seconds !== undefined) {
-                        rows.push([step.seconds, step.volts ?? 0, step.amps ?? 0]);
-                        why = step.stopped ?? why;
-                        setTold(`${hours(step.seconds / 3600)}: ${volts(step.volts)}, ${amps(step.amps)}`);
-                    } else if (step.volts !== undefined) {
-                        setTold(`${volts(step.volts)}: ${step.lit === undefined ? '' : step.lit ? 'lit, ' : 'dark, '}${amps((step.milliamps ?? 0) / 1000)}`);
-                        onStep(step);
-                    }
-                },
-                new AbortController().signal,
-            );
-            if (kind === 'run' && rows.length > 1) onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
-            if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
-        } catch (error) {
-            setProblem(error instanceof Error ? error.message : 'It was broken off.');
-        }
-        setWorking(false);
-    };
-    return (
-        <div className="mb-4 border border-dashed border-edge p-3">
-            <div className="flex flex-wrap items-center gap-3">
-                <Button disabled={working || line === ''} onClick={() => void start()}>
-                    {working ? 'Measuring …' : 'Try it with the simulated bench'}
-                </Button>
-                <span className="text-sm text-pencil">A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.</span>
-            </div>
-            {told !== null && (
-                <p className="figures mt-2 text-2xl" role="status">
-                    {told}
-                </p>
-            )}
-            {problem !== null && (
-                <p role="alert" className="mt-1 text-clash">
-                    {problem}
-                </p>
-            )}
-        </div>
-    );
-}
 
 function dataUrl(file: File | undefined): Promise<string | null> {
     if (file === undefined) return Promise.resolve(null);

@@ -35,6 +35,7 @@ function Row({ reading }: { reading: Reading }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [open, setOpen] = useState(false);
+    const counts = reading.replaces.every((one) => one.counts);
     const putAside = async () => {
         const answer = await edit((path, version) => api.remove<Build>(`${path}/readings/${reading.id}`, { version }));
         if (!(answer instanceof Problem)) notices.say('Put aside.', 'good', { words: 'Take it back', run: () => void edit((path, version) => api.post<Build>(`${path}/readings/${reading.id}/restore`, { version })) });
@@ -65,20 +66,26 @@ function Row({ reading }: { reading: Reading }) {
                     <ul className="mt-1">
                         {reading.replaces.map((one) => (
                             <li key={one.figure} className="text-[0.95rem]">
+                                {one.counts && <span className="mr-2 rounded-sm bg-ink px-1.5 text-sm font-semibold text-paper">counts</span>}
                                 <span className="inline-block first-letter:uppercase">{one.name}</span>: stated <span className="figures">{one.stated}</span>, measured <strong className="figures">{one.typed}</strong>
                                 <span className="block text-sm text-pencil">{one.says}</span>
                             </li>
                         ))}
                     </ul>
                 )}
-                {open && <Effect reading={reading} onDone={() => setOpen(false)} />}
+                {open && !counts && <Effect reading={reading} onDone={() => setOpen(false)} />}
             </div>
             <div className="flex flex-wrap content-start gap-2 lg:flex-col">
-                {reading.replaces.length > 0 && (
-                    <Button className="min-h-11!" onClick={() => setOpen(!open)} aria-expanded={open}>
-                        What would move?
-                    </Button>
-                )}
+                {reading.replaces.length > 0 &&
+                    (counts ? (
+                        <Button className="min-h-11!" disabled={busy} onClick={() => void edit((path, version) => api.remove<Build>(`${path}/readings/${reading.id}/use`, { version }))}>
+                            Let the sheet count again
+                        </Button>
+                    ) : (
+                        <Button className="min-h-11!" onClick={() => setOpen(!open)} aria-expanded={open}>
+                            What would move?
+                        </Button>
+                    ))}
                 <Button look="bare" className="min-h-11!" disabled={busy} onClick={() => void putAside()}>
                     Put aside
                 </Button>

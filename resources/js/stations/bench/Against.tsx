@@ -5,7 +5,7 @@ import { Plot } from '../../ui/Plot';
 import { hours } from '../power/figures';
 
 /** Run tests beside what was predicted for them, what they can correct, and those that cannot all be true. */
-export function Tests({ bench }: { bench: Bench }) {
+export function Against({ bench }: { bench: Bench }) {
     if (bench.tests.length === 0) {
         return <p className="dot-grid border border-dashed border-edge p-6">No run test yet. Charge full, play one way until it gives up, write down the hours: then the prediction stands beside it, and after two of them it says where it errs.</p>;
     }

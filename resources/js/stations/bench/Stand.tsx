@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { api, type BenchLine, type LogPreview } from '../../api/client';
+import { readLines } from '../../api/stream';
+import { useOpenBuild } from '../../api/useBuild';
+import { Button } from '../../ui/Button';
+import { amps, hours, volts } from '../power/figures';
+import type { Kind } from './Measure';
+
+/** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
+export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; ways: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
+    const { build } = useOpenBuild();
+    const [told, setTold] = useState<string | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [working, setWorking] = useState(false);
+    if (kind !== 'sweep' && kind !== 'draw' && kind !== 'run') return null;
+    const start = async () => {
+        setWorking(true);
+        setProblem(null);
+        onStart();
+        const rows: number[][] = [];
+        let why = 'went dark';
+        const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
+        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), from: (fields['from'] ?? '12').replace(',', '.'), step: (fields['by'] ?? '0.5').replace(',', '.'), signal: fields['signal'] === 'no' ? '0' : '1' });
+        try {
+            await readLines<BenchLine>(
+                `/builds/${build.id}/bench/simulated?${query.toString()}`,
+                (step) => {
+                    if (step.seconds !== undefined) {
+                        rows.push([step.seconds, step.volts ?? 0, step.amps ?? 0]);
+                        why = step.stopped ?? why;
+                        setTold(`${hours(step.seconds / 3600)}: ${volts(step.volts)}, ${amps(step.amps)}`);
+                    } else if (step.volts !== undefined) {
+                        setTold(`${volts(step.volts)}: ${step.lit === undefined ? '' : step.lit ? 'lit, ' : 'dark, '}${amps((step.milliamps ?? 0) / 1000)}`);
+                        onStep(step);
+                    }
+                },
+                new AbortController().signal,
+            );
+            if (kind === 'run' && rows.length > 1) onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
+            if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
+        } catch (error) {
+            setProblem(error instanceof Error ? error.message : 'It was broken off.');
+        }
+        setWorking(false);
+    };
+    return (
+        <div className="mb-4 border border-dashed border-edge p-3">
+            <div className="flex flex-wrap items-center gap-3">
+                <Button disabled={working || line === ''} onClick={() => void start()}>
+                    {working ? 'Measuring …' : 'Try it with the simulated bench'}
+                </Button>
+                <span className="text-sm text-pencil">A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.</span>
+            </div>
+            {told !== null && (
+                <p className="figures mt-2 text-2xl" role="status">
+                    {told}
+                </p>
+            )}
+            {problem !== null && (
+                <p role="alert" className="mt-1 text-clash">
+                    {problem}
+                </p>
+            )}
+        </div>
+    );
+}
