@@ -40,7 +40,7 @@ final readonly class PackChoice
 
         return [
             'part' => $this->part->id, 'name' => $this->part->name, 'chemistry' => $this->part->pack->chemistry ?? '', 'series' => $this->part->pack->series ?? 1,
-            'oneHours' => self::hours($this->one), 'count' => $this->count, 'hours' => self::hours($this->reached), 'does' => $this->does, 'fits' => $this->fits,
+            'sealed' => $this->part->pack->sealed ?? false, 'oneHours' => self::hours($this->one), 'count' => $this->count, 'hours' => self::hours($this->reached), 'does' => $this->does, 'fits' => $this->fits,
             'cm3' => $this->cm3 === null ? null : round($this->cm3, 1), 'grams' => $this->grams === null ? null : round($this->grams, 1),
             'price' => $offer === null ? null : $offer->price->times($this->count)->toArray(),
             'why' => $this->why(),

@@ -1560,6 +1560,7 @@ export interface components {
                 grams: number | null;
                 price: components["schemas"]["Money"] | null;
                 why: string | null;
+                sealed: boolean;
             }[];
             within: {
                 part: string;

@@ -111,7 +111,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                                 {pack.name}
                                             </span>
                                             <span className="block text-sm text-pencil">
-                                                {pack.why ?? `${pack.chemistry}, ${pack.series} in a row`}
+                                                {pack.why ?? `${pack.chemistry}, ${pack.series} in a row${pack.count === 1 ? '' : pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined side by side'}`}
                                             </span>
                                         </td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{hours(pack.hours)}</td>
