@@ -174,6 +174,14 @@ describe('who gives up first', function (): void {
         expect($run->moments[0]->kind)->toBe('sleeps')->and($run->moments[0]->says)->toContain('80 mA');
     });
 
+    it('says so where a full pack cannot push it through', function () use ($cell): void {
+        // 4.2² ÷ (4 × 3 Ω) = 1.47 W is the most; 3.6 W are asked.
+        $lines = ['pack' => $cell(['resistanceMohm' => 3000]), 'panel' => Power::steady(1000, 3.6)];
+        $run = Power::run($lines);
+        expect($run->end?->cause)->toBe(GivesUp::NO_BALANCE)->and($run->hours)->toBe(0.0)->and($run->rows)->toBe([])
+            ->and((new PocketPlot\PowerReport(Make::build($lines)))->toArray()['sources'][0]['run']['end']['says'])->toContain('volts collapse');
+    });
+
     it('gives up at once where even a full pack is not enough', function () use ($cell): void {
         $run = Power::run(['pack' => $cell(), 'panel' => Power::steady(200, 12, leastV: 9)]);
         expect($run->hours)->toBe(0.0)->and($run->chargeLeft)->toBe(1.0)->and($run->end?->cause)->toBe(GivesUp::TOO_LOW);

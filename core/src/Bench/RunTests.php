@@ -19,13 +19,16 @@ use PocketPlot\Power\SupplyTree;
 /** Lays every run test of a build beside the discharge that is predicted for it. */
 final readonly class RunTests
 {
+    /** Tests that are compared, the latest ones: each is a discharge of its own. */
+    private const MOST = 40;
+
     /** @param  array<string, float>  $leadOhms  by Feed::key() */
     public function __construct(private Build $build, private SupplyTree $tree, private array $leadOhms = []) {}
 
     /** @return list<Compared> in the order in which they were written down */
     public function compared(): array
     {
-        return array_values(array_map($this->of(...), array_filter($this->build->readings, static fn (Reading $reading): bool => $reading->kind === 'run' && $reading->hours !== null)));
+        return array_map($this->of(...), array_slice(array_values(array_filter($this->build->readings, static fn (Reading $reading): bool => $reading->kind === 'run' && $reading->hours !== null)), -self::MOST));
     }
 
     public function of(Reading $reading): Compared

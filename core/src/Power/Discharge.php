@@ -123,15 +123,19 @@ final class Discharge
 
     private function play(): Run
     {
-        $now = $this->look($this->charge);
         $used = new Used;
         $seconds = 0.0;
         $end = $this->endNow($this->charge);
-        if ($end === null && $now->drain() <= 0.0) {
+        if ($end !== null) {
+            // Even the full pack is not enough, and there may be no balance to look at.
+            return new Run(0.0, $end, $this->left(), [], [new Moment(0.0, 'end', $end->line, $end->says())], $used, $this->circuit);
+        }
+        $now = $this->look($this->charge);
+        if ($now->drain() <= 0.0) {
             return new Run(INF, null, $this->left(), $this->rows, $this->moments, $used, $this->circuit);
         }
         $this->note(0.0, $now);
-        $step = $end === null ? self::MOST_STEP * $this->coulombs / $now->drain() : 0.0;
+        $step = self::MOST_STEP * $this->coulombs / $now->drain();
         for ($count = 0; $end === null && $count < self::MOST_STEPS; $count++) {
             $step = min($step, self::MOST_STEP * $this->coulombs / $now->drain(), $this->untilEmpty($now));
             $next = $this->take($now, $now, $step);
@@ -167,9 +171,8 @@ final class Discharge
             }
             $step *= $move < self::MOST_MOVE / 3 ? 1.5 : 1.0;
         }
-        if ($end === null) {
-            throw new \LogicException('a discharge that never ends');
-        }
+        // Reported, never hidden: the steps ran out before anything gave up.
+        $end ??= new GivesUp(GivesUp::NO_BALANCE, $this->circuit->source, $this->circuit->heaviest, $now->volts, 0.0);
         $this->moments[] = new Moment($seconds / 3600, 'end', $end->line, $end->says());
 
         return new Run($seconds / 3600, $end, $this->left(), $this->rows, $this->moments, $used, $this->circuit);
@@ -274,11 +277,15 @@ final class Discharge
             'h' => $hours, 'charge' => $this->left(), 'volts' => $now->volts, 'heavyVolts' => $now->leastVolts, 'restVolts' => $now->restVolts,
             'amps' => $now->amps, 'watts' => $now->volts * $now->amps,
         ];
-        foreach ($this->circuit->branches as $branch) {
-            $this->noteWarning($hours, $branch, $now->leastVolts);
-        }
-        foreach ($this->circuit->gates as $gate) {
-            $this->noteGate($hours, $gate, $now->leastVolts);
+        try {
+            foreach ($this->circuit->branches as $branch) {
+                $this->noteWarning($hours, $branch, $now->leastVolts);
+            }
+            foreach ($this->circuit->gates as $gate) {
+                $this->noteGate($hours, $gate, $now->leastVolts);
+            }
+        } catch (NoBalance) {
+            // So low that a converter gives nothing any more: its moment has been noted on the way there.
         }
     }
 
