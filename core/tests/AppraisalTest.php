@@ -74,6 +74,34 @@ it('judges a candidate as the whole appraisal would after the change', function 
     }
 });
 
+it('knows what a swap on the way of the power changes, though nobody is fed anew', function (string $kind, string $line): void {
+    $build = BuildReader::read(Make::buildFormat()->decode(Make::read("core/tests/builds/{$kind}.pocketplot.json")));
+    $role = $build->line($line)->role ?? throw new RuntimeException("no line {$line}");
+    $parts = array_values(array_filter(Make::library(), static fn ($part): bool => $part->role === $role));
+    $parts = array_values(array_filter($parts, static fn (int $index): bool => $index % 4 === 0, ARRAY_FILTER_USE_KEY));
+    expect(count($parts))->toBeGreaterThan(1);
+    foreach (Candidates::judge($build, $parts, $role, $line, Make::today()) as $one) {
+        expect($one['effect']->vitals->toArray())->toEqual(Appraisal::of($build->withSwap($line, $one['part']), Make::today())->vitals->toArray(), $one['part']->id);
+    }
+})->with(fn (): array => onTheWay());
+
+/** @return array<string, array{string, string}> lines with protection, leads, fans, amplifiers or panels of the seven builds */
+function onTheWay(): array
+{
+    $found = [];
+    foreach (['fresh-body', 'small-pc-core', 'phone-core', 'lap-portable', 'upgrade-stack'] as $kind) {
+        $build = BuildReader::read(Make::buildFormat()->decode(Make::read("core/tests/builds/{$kind}.pocketplot.json")));
+        foreach ($build->chosen() as $line) {
+            $part = $line->part;
+            if ($part->protector !== null || $part->cable !== null || $part->amp !== null || $part->cooling !== null) {
+                $found["{$kind}, {$line->id}"] = [$kind, $line->id];
+            }
+        }
+    }
+
+    return $found;
+}
+
 it('never answers fits once a figure is taken away that the answer had used', function (string $demo): void {
     $whole = Make::demoDocument($demo);
     // Who feeds whom is proposed from the volts; it is settled here, so that only the answers can change.
