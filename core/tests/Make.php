@@ -95,12 +95,15 @@ final class Make
         return Appraisal::of($build, self::today());
     }
 
+    /** @var list<Part>|null read once: parts never change */
+    private static ?array $library = null;
+
     /** @return list<Part> the parts that ship with the application */
     public static function library(): array
     {
-        $document = (new Format(Format::LIBRARY, self::read('core/schema/library.schema.json')))->decode(self::read('demo/library.pocketplot.json'));
-
-        return array_values(BuildReader::parts(new Fields($document)));
+        return self::$library ??= array_values(BuildReader::parts(new Fields(
+            (new Format(Format::LIBRARY, self::read('core/schema/library.schema.json')))->decode(self::read('demo/library.pocketplot.json')),
+        )));
     }
 
     public static function read(string $path): string
