@@ -91,18 +91,24 @@ final class BenchView
         // A reading of a part that has been swapped meanwhile says nothing about the new one.
         $isOfThisPart = $line !== null && ($reading->part === '' || $reading->part === $line->name());
 
+        $replacements = $isOfThisPart ? Replacement::of($build, $reading) : [];
+        $asks = $sweep === null ? [] : $sweep->asks;
+        if ($isOfThisPart && $replacements === [] && in_array($reading->state, ['idle', 'usual', 'heavy'], true)) {
+            $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';
+        }
+
         return [
             ...array_diff_key(ReadingReader::document($reading), ['log' => true, 'photo' => true] + $reading->extra),
             'part' => $reading->part === '' ? ($line?->name() ?? '') : $reading->part,
             'rows' => count($reading->log),
             'hasPhoto' => $hasPhoto,
             'says' => $sweep === null ? self::says($reading).self::predictedCharge($reading, $build) : $sweep->says,
-            'asks' => $sweep === null ? [] : $sweep->asks,
+            'asks' => $asks,
             'isOfThisPart' => $isOfThisPart,
-            'replaces' => ! $isOfThisPart ? [] : array_map(static fn (Replacement $one): array => [
+            'replaces' => array_map(static fn (Replacement $one): array => [
                 'figure' => $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
-                'counts' => FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
-            ], Replacement::of($build, $reading)),
+                'counts' => $line !== null && FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
+            ], $replacements),
         ];
     }
 

@@ -98,6 +98,16 @@ describe('a reading in the place of a spec figure', function (): void {
         'a run that was broken off' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'switched off by hand', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), []],
     ]);
 
+    it('makes nothing up for the states of a part of which nothing is known', function (): void {
+        $draw = static fn (string $state, float $ma): array => reading('draw', 'panel', ['state' => $state, 'volts' => 12, 'milliamps' => $ma]);
+        $of = static function (array $readings): array {
+            $build = Make::build(['panel' => ['role' => 'display', 'facets' => ['supply' => ['volts' => Make::band(9, 13)]]]], [], ['readings' => $readings]);
+
+            return array_map(static fn (Replacement $one): string => $one->typed, Replacement::of($build, $build->readings[count($readings) - 1]));
+        };
+        expect($of([$draw('usual', 430)]))->toBe([])->and($of([$draw('idle', 250), $draw('heavy', 560), $draw('usual', 430)]))->toBe(['250 / 430 / 560 mA', '12 V']);
+    });
+
     it('takes all metered states together', function () use ($of): void {
         $draw = static fn (string $state, float $ma): array => reading('draw', 'panel', ['state' => $state, 'volts' => 3.6, 'milliamps' => $ma]);
         expect($of([$draw('idle', 90), $draw('heavy', 500), $draw('usual', 260)]))->toBe([['supply.drawMa', '90 / 260 / 500 mA']]);

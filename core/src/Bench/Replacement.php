@@ -81,6 +81,10 @@ final readonly class Replacement
             }
         }
         $stated = self::statedAt($supply, $at);
+        if ($stated === [] && count($metered) < 3) {
+            // Nothing is known of the other states, and nothing is made up for them.
+            return [];
+        }
         $ratios = [];
         foreach ($metered as $state => $milliamps) {
             if (isset($stated[$state]) && $stated[$state] > 0.0) {
