@@ -96,7 +96,7 @@ describe('the bench', function (): void {
         expect($effect['after']['runTime']['usualHours'])->toBeLessThan($effect['before']['runTime']['usualHours'])->and($effect['before']['cost'])->toBe($effect['after']['cost']);
         $after = $this->assertShape($this->postJson("{$this->at}/readings/{$reading['id']}/use", ['version' => 2])->assertOk(), 'Build');
         expect($after->json('appraisal.vitals'))->toEqual($effect['after']);
-        expect($this->getJson("{$this->at}/bench")->json('readings.0.replaces.0.counts'))->toBeTrue();
+        expect($this->getJson("{$this->at}/bench")->json('readings.0.replaces.0'))->toMatchArray(['counts' => true, 'stated' => '500 to 1600 mA (datasheet)', 'typed' => '650 / 1300 / 2080 mA']);
         // What was stated stays beside what was measured.
         expect($this->getJson("{$this->at}/lines/board/part")->json('spec.facets.supply.drawMa'))->toMatchArray(['usual' => 1000, 'measured' => ['least' => 650, 'usual' => 1300, 'most' => 2080, 'on' => '2026-11-24']]);
         // And can be let count again.
