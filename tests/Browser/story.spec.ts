@@ -52,7 +52,7 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     await expect(page.locator('[data-line="cooling"]')).toContainText('Fin heatsink');
 
     // A step ticked.
-    await page.locator('body').press('5');
+    await page.locator('body').press('6');
     await expect(page.getByRole('heading', { name: 'Build', exact: true })).toBeVisible();
     const step = page.getByRole('checkbox', { name: 'Meter Ridge iron pack, 12 Ah' });
     await step.click();
