@@ -99,11 +99,8 @@ final class WriteReading
     private static function replacements(BuildRecord $build, string $key): array
     {
         $core = BuildMapper::withReadings($build);
-        foreach ($core->readings as $reading) {
-            if ($reading->id === $key) {
-                return array_map(static fn (Replacement $one): array => [$reading->line, $one], Replacement::of($core, $reading));
-            }
-        }
-        abort(404);
+        $reading = $core->reading($key) ?? abort(404);
+
+        return array_map(static fn (Replacement $one): array => [$reading->line, $one], Replacement::of($core, $reading));
     }
 }

@@ -6,7 +6,6 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use App\Models\ReadingRecord;
-use PocketPlot\Appraisal;
 use PocketPlot\Bench\Compared;
 use PocketPlot\Bench\Fit;
 use PocketPlot\Bench\OddOneOut;
@@ -17,9 +16,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Reading;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Measuring;
-use PocketPlot\Check\Since;
 use PocketPlot\File\FigurePlace;
-use PocketPlot\File\PartReader;
 use PocketPlot\File\ReadingReader;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Quantity\Number;
@@ -47,40 +44,6 @@ final class BenchView
             ],
             'ways' => array_map(static fn ($way): string => $way->name, $build->waysOfPlaying()),
         ];
-    }
-
-    /** @return array<string, mixed>|null what would move, were the reading to count; null when there is no such reading */
-    public static function effect(Build $build, string $key): ?array
-    {
-        foreach ($build->readings as $reading) {
-            if ($reading->id !== $key) {
-                continue;
-            }
-            $before = Appraisal::of($build, Today::day());
-            $after = Appraisal::of(self::with($build, $reading, Replacement::of($build, $reading)), Today::day());
-
-            return [
-                'changes' => Since::compare(Since::keep($before->findings), $after->findings),
-                'before' => $before->vitals->toArray(), 'after' => $after->vitals->toArray(),
-            ];
-        }
-
-        return null;
-    }
-
-    /** @param  list<Replacement>  $replacements */
-    private static function with(Build $build, Reading $reading, array $replacements): Build
-    {
-        $part = $build->line($reading->line)?->part;
-        if ($part === null) {
-            return $build;
-        }
-        $raw = $part->raw;
-        foreach ($replacements as $one) {
-            $raw = FigurePlace::of($one->figure)?->write($raw, $one->typed, (string) $reading->takenOn) ?? $raw;
-        }
-
-        return $build->withPart($part->id, PartReader::read($raw));
     }
 
     /** @return array<string, mixed> */

@@ -25,8 +25,8 @@ use PocketPlot\Power\Gaps;
 use PocketPlot\Power\Guard;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Moment;
-use PocketPlot\Power\Need;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Power\PackNeed;
 use PocketPlot\Power\Run;
 use PocketPlot\Power\RunEnd;
 use PocketPlot\Power\Sensitivity;
@@ -119,7 +119,7 @@ final readonly class PowerReport
 
         return [
             'hours' => $hours, 'packLine' => $source->id, 'meanW' => round($budget, 3),
-            'needs' => array_map(static fn (Need $need): array => $need->toArray(), Sizing::needs($circuit, $hours, $library)),
+            'needs' => array_map(static fn (PackNeed $need): array => $need->toArray(), Sizing::needs($circuit, $hours, $library)),
             'packs' => array_map(static fn ($choice): array => $choice->toArray(), $choices),
             'within' => $cm3 === null ? [] : array_map(static fn (array $one): array => ['part' => $one['part']->id, 'name' => $one['part']->name, 'count' => $one['count'], 'hours' => round($one['hours'], 3)], array_slice(PackChoices::within($choices, $cm3), 0, 5)),
         ];
@@ -176,7 +176,7 @@ final readonly class PowerReport
         try {
             return Circuit::of($this->build, $this->facts->supplyTree(), $source, $profile, $at, $this->facts->leadOhms(), $this->celsius, $gaps);
         } catch (BadSupply $bad) {
-            $gaps->missing($bad->stands, $bad->figure);
+            $gaps->missing($bad->where, $bad->figure);
 
             return null;
         }

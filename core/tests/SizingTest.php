@@ -15,7 +15,7 @@ use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\Guard;
-use PocketPlot\Power\Need;
+use PocketPlot\Power\PackNeed;
 use PocketPlot\Power\Sizing;
 use PocketPlot\PowerReport;
 
@@ -108,7 +108,7 @@ describe('sizing', function (): void {
 
     it('finds the pack that the wish asks for', function () use ($lines): void {
         $needs = Sizing::needs(Power::circuit($lines), 4.0, Make::library());
-        $need = array_values(array_filter($needs, static fn (Need $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 3))[0];
+        $need = array_values(array_filter($needs, static fn (PackNeed $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 3))[0];
         // 5 W ÷ 0.9 × 4 h = 22.2 Wh at the cells; a tenth of what is printed does not come out: about 24.7 Wh, a little more for sag and cut-off.
         expect($need->wattHours)->toBeGreaterThan(24.0)->toBeLessThan(27.0)->and($need->ampHours)->toEqualWithDelta($need->wattHours / 10.8, 1e-6);
         // So many watt-hours really run that long.
@@ -117,10 +117,10 @@ describe('sizing', function (): void {
     });
 
     it('says why a size cannot run', function () use ($lines): void {
-        $why = static fn (string $chemistry, int $series): ?string => array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (Need $need): bool => $need->chemistry === $chemistry && $need->series === $series))[0]->why;
+        $why = static fn (string $chemistry, int $series): ?string => array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (PackNeed $need): bool => $need->chemistry === $chemistry && $need->series === $series))[0]->why;
         expect($why('lithium-ion', 1))->toContain('Five gives up')->and($why('lithium-ion', 3))->toBeNull();
         $lines['five']['facets']['supply']['volts'] = Make::band(5.5, 12);
-        expect(array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (Need $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 4))[0]->why)->toContain('16.8 V; it takes 12 V at most');
+        expect(array_values(array_filter(Sizing::needs(Power::circuit($lines), 4.0, []), static fn (PackNeed $need): bool => $need->chemistry === 'lithium-ion' && $need->series === 4))[0]->why)->toContain('16.8 V; it takes 12 V at most');
     });
 
     it('tries every pack of the library and marks what goes into the body', function (): void {

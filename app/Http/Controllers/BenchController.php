@@ -10,6 +10,7 @@ use App\Http\Requests\EditRequest;
 use App\Http\Requests\ReadingRequest;
 use App\Mapping\BenchView;
 use App\Mapping\BuildMapper;
+use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Standins\Bench\BenchInstrument;
 use Illuminate\Http\JsonResponse;
@@ -18,6 +19,7 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use PocketPlot\Bench\LogReader;
 use PocketPlot\Build\Reading;
+use PocketPlot\ReadingEffect;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What was measured, and the bench it was measured on. */
@@ -46,7 +48,9 @@ final class BenchController
     /** What would move if the reading took the place of the spec figures. */
     public function effect(BuildRecord $build, string $reading): JsonResponse
     {
-        return new JsonResponse(BenchView::effect(BuildMapper::withReadings($build), $reading) ?? abort(404));
+        $core = BuildMapper::withReadings($build);
+
+        return new JsonResponse(ReadingEffect::of($core, $core->reading($reading) ?? abort(404), Today::day())->toArray());
     }
 
     public function use(EditRequest $request, BuildRecord $build, string $reading): JsonResponse

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Bench;
 
+use PocketPlot\Quantity\Number;
+
 /**
  * Reads the log of any meter: time, volts and amps as separated text. Finds out the separator, the decimal
  * mark, the columns and their units; tells line by line what it could not take.
@@ -82,13 +84,13 @@ final class LogReader
                     $days += 86400.0;
                     $row[0] += 86400.0;
                 } else {
-                    $this->trouble($index + 1, sprintf('the clock runs backwards, from %s s to %s s; the row is left out', self::number($last), self::number($row[0])));
+                    $this->trouble($index + 1, sprintf('the clock runs backwards, from %s s to %s s; the row is left out', Number::exact($last), Number::exact($row[0])));
 
                     continue;
                 }
             }
             if ($last !== null && $row[0] === $last) {
-                $this->trouble($index + 1, sprintf('a second row at %s s; the first one counts', self::number($last)));
+                $this->trouble($index + 1, sprintf('a second row at %s s; the first one counts', Number::exact($last)));
 
                 continue;
             }
@@ -256,7 +258,7 @@ final class LogReader
             $before = $kept === [] ? null : $kept[count($kept) - 1][1];
             $after = $index + 1 < $count ? $rows[$index + 1][1] : null;
             if ($before !== null && $after !== null && $before > 0.0 && abs($row[1] - $before) > self::JUMP * $before && abs($after - $before) < self::JUMP * $before / 3) {
-                $this->trouble($row[3], sprintf('the volts jump from %s to %s V and back; the row is left out', self::number($before), self::number($row[1])));
+                $this->trouble($row[3], sprintf('the volts jump from %s to %s V and back; the row is left out', Number::exact($before), Number::exact($row[1])));
 
                 continue;
             }
@@ -281,7 +283,7 @@ final class LogReader
         $usual = $sorted[intdiv(count($sorted), 2)];
         foreach ($pauses as $index => $pause) {
             if ($usual > 0.0 && $pause > self::GAP * $usual) {
-                $this->trouble($rows[$index + 1][3], sprintf('a gap of %s s before this row; what flowed meanwhile is taken as the mean of both sides', self::number($pause)));
+                $this->trouble($rows[$index + 1][3], sprintf('a gap of %s s before this row; what flowed meanwhile is taken as the mean of both sides', Number::exact($pause)));
             }
         }
     }
@@ -325,10 +327,5 @@ final class LogReader
     private static function dayNumber(int $year, int $month, int $day): float
     {
         return (float) (new \DateTimeImmutable(sprintf('%04d-%02d-%02d', $year, $month, $day), new \DateTimeZone('UTC')))->getTimestamp() / 86400.0;
-    }
-
-    private static function number(float $value): string
-    {
-        return rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
     }
 }

@@ -10,6 +10,7 @@ use PocketPlot\Build\Reading;
 use PocketPlot\Part\SupplyInput;
 use PocketPlot\Power\SupplyTree;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
 /** The figures of a part that a reading can take the place of, written as a builder would type them. */
@@ -47,7 +48,7 @@ final readonly class Replacement
         }
         $highest = max([0.0, ...array_map(static fn (array $step): float => $step['lit'] ? $step['volts'] : 0.0, $reading->steps)]);
         $most = max($highest, $supply->volts->isKnown() ? $supply->volts->most() : 0.0);
-        $found = [new self(self::key('supply.volts', $supply), sprintf('%s to %s V', self::number($sweep->worksAtV), self::number($most)), self::stated($supply->volts), 'Supply window, its lower end as measured')];
+        $found = [new self(self::key('supply.volts', $supply), sprintf('%s to %s V', Number::exact($sweep->worksAtV), Number::exact($most)), self::stated($supply->volts), 'Supply window, its lower end as measured')];
         if ($sweep->keeps !== null && $sweep->keeps !== $supply->drawKind) {
             $found[] = new self(self::key('supply.drawKind', $supply), $sweep->keeps->value, $supply->drawKind->value, 'What its draw keeps, by the currents of the sweep');
         }
@@ -68,10 +69,10 @@ final readonly class Replacement
             return [];
         }
         if ($reading->state === 'off') {
-            return [new self(self::key('supply.offMa', $supply), self::number($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off')];
+            return [new self(self::key('supply.offMa', $supply), Number::exact($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off')];
         }
         if ($reading->state === 'start-up') {
-            return [new self(self::key('supply.startUpMa', $supply), self::number($reading->milliamps).' mA', self::stated($supply->startUpMa), 'Draw at start-up')];
+            return [new self(self::key('supply.startUpMa', $supply), Number::exact($reading->milliamps).' mA', self::stated($supply->startUpMa), 'Draw at start-up')];
         }
         $at = $reading->volts;
         $metered = [];
@@ -104,11 +105,11 @@ final readonly class Replacement
         $heavy = max($three['heavy'], $usual);
         $missing = array_diff(['idle', 'usual', 'heavy'], array_keys($metered));
         $found = [new self(
-            self::key('supply.drawMa', $supply), sprintf('%s / %s / %s mA', self::number($idle), self::number($usual), self::number($heavy)), self::stated($supply->drawMa),
+            self::key('supply.drawMa', $supply), sprintf('%s / %s / %s mA', Number::exact($idle), Number::exact($usual), Number::exact($heavy)), self::stated($supply->drawMa),
             $missing === [] ? 'Draw idle, usual and heavy, all metered' : 'Draw; '.implode(' and ', $missing).' moved in the same ratio until metered',
         )];
         if (! $supply->drawAtV->isKnown() || abs($supply->drawAtV->usual() - $at) > 1e-6) {
-            $found[] = new self(self::key('supply.drawAtV', $supply), self::number($at).' V', self::stated($supply->drawAtV), 'Volts at which the draw was metered');
+            $found[] = new self(self::key('supply.drawAtV', $supply), Number::exact($at).' V', self::stated($supply->drawAtV), 'Volts at which the draw was metered');
         }
 
         return $found;
@@ -134,7 +135,7 @@ final readonly class Replacement
         }
         $rise = ($reading->celsius - $reading->airC) / $watts;
 
-        return [new self('heat.riseKPerW', self::number($rise).' K/W', self::stated($line->part->heat->riseKPerW ?? Figure::unknown('K/W')), 'Rise in still air: degrees above the air ÷ watts')];
+        return [new self('heat.riseKPerW', Number::exact($rise).' K/W', self::stated($line->part->heat->riseKPerW ?? Figure::unknown('K/W')), 'Rise in still air: degrees above the air ÷ watts')];
     }
 
     /**
@@ -153,7 +154,7 @@ final readonly class Replacement
         $predicted = (new RunTests($build, new SupplyTree($build)))->of($reading)->predictedAmpHours();
         $is = $predicted === null ? 0.0 : $share->usual() * $log->milliampHours / 1000 / $predicted;
 
-        return $is > 1.3 || $is < 0.05 ? [] : [new self('pack.usableShare', number_format(min(1.0, $is) * 100, 1, '.', '').' %', $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];
+        return $is > 1.3 || $is < 0.05 ? [] : [new self('pack.usableShare', Number::exact(min(1.0, $is) * 100, 1).' %', $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];
     }
 
     private static function ofDimension(Line $line, string $figure, float $value): self
@@ -161,7 +162,7 @@ final readonly class Replacement
         $size = $line->part->size;
         $stated = ['lengthMm' => $size->lengthMm, 'widthMm' => $size->widthMm, 'heightMm' => $size->heightMm][$figure] ?? Figure::unknown('mm');
 
-        return new self("size.{$figure}", self::number($value).' mm', self::stated($stated), 'The side as measured');
+        return new self("size.{$figure}", Number::exact($value).' mm', self::stated($stated), 'The side as measured');
     }
 
     /** What the sheet says, also once a measurement counts. */
@@ -173,10 +174,5 @@ final readonly class Replacement
     private static function key(string $figure, SupplyInput $supply): string
     {
         return $supply->name === '' ? $figure : "{$figure}@{$supply->name}";
-    }
-
-    private static function number(float $value): string
-    {
-        return rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Build;
 
+use PocketPlot\Part\Pack;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Rates;
 
@@ -59,6 +60,41 @@ final readonly class Build
     public function withReadings(array $readings): self
     {
         return new self($this->name, $this->brief, $this->lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra, $this->profiles, $readings);
+    }
+
+    /** The first protection board of the parts list that is made for this pack. */
+    public function guardOf(Pack $pack): ?Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line->chosen && $line->part->protector?->guards($pack) === true) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** The first charger of the parts list that is made for this pack. */
+    public function chargerOf(Pack $pack): ?Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line->chosen && $line->part->charger?->takes($pack) === true) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    public function reading(string $id): ?Reading
+    {
+        foreach ($this->readings as $reading) {
+            if ($reading->id === $id) {
+                return $reading;
+            }
+        }
+
+        return null;
     }
 
     public function withLine(Line $line): self

@@ -28,7 +28,7 @@ final class PackChoices
      */
     public static function of(Build $build, Line $source, Profile $profile, float $hours, array $library): array
     {
-        $before = self::misfits(new Facts($build));
+        $before = self::misfits(new Facts($build), $source->id);
         $choices = [];
         foreach ($library as $part) {
             if ($part->pack !== null) {
@@ -64,7 +64,7 @@ final class PackChoices
         return $found;
     }
 
-    /** @param  array<string, true>  $before  what does not go into the body as it is, the source left out */
+    /** @param  array<string, true>  $before  what does not go into the body as it is and has nothing to do with the pack */
     private static function tried(Build $build, Line $source, Part $part, Profile $profile, float $hours, array $before): PackChoice
     {
         $facts = new Facts($build->withSwap($source->id, $part, 1));
@@ -91,7 +91,7 @@ final class PackChoices
 
         return new PackChoice(
             $part, $circuit, $end, $count, $reached, $does,
-            self::goesIn($count === 1 ? $facts : new Facts($build->withSwap($source->id, $part, $count)), $before),
+            self::goesIn($count === 1 ? $facts : new Facts($build->withSwap($source->id, $part, $count)), $source->id, $before),
             $volume === null ? null : $volume * $count,
             $mass->isKnown() ? $mass->usual() * $count : null,
             $tooHigh,
@@ -122,23 +122,29 @@ final class PackChoices
 
     /**
      * @param  array<string, true>  $before
-     * @return ?bool null without a body to go into
+     * @return ?bool null without a body to go into, or while the pack's own size is not known
      */
-    private static function goesIn(Facts $facts, array $before): ?bool
+    private static function goesIn(Facts $facts, string $lineId, array $before): ?bool
     {
-        if ($facts->bodyLine() === null) {
+        $size = $facts->build->line($lineId)?->part->size;
+        if ($facts->bodyLine() === null || $size === null || ! $size->hasAllSides()) {
             return null;
         }
 
-        return array_diff_key(self::misfits($facts), $before) === [];
+        return array_diff_key(self::misfits($facts, null), $before) === [];
     }
 
-    /** @return array<string, true> */
-    private static function misfits(Facts $facts): array
+    /**
+     * Keys of what does not go in.
+     *
+     * @param  ?string  $without  a line whose own misfits are left out
+     * @return array<string, true>
+     */
+    private static function misfits(Facts $facts, ?string $without): array
     {
         $misfits = [];
         foreach ((new FitsInside)->check($facts) as $finding) {
-            if ($finding->verdict === Verdict::Clash || $finding->verdict === Verdict::Unmeasured) {
+            if ($finding->verdict === Verdict::Clash && ($without === null || ! in_array($without, $finding->lines, true))) {
                 $misfits[$finding->key()] = true;
             }
         }

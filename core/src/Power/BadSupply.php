@@ -9,9 +9,9 @@ use PocketPlot\Build\Line;
 /** A figure of the supply that cannot be: it names the part, the figure and the fix. */
 final class BadSupply extends \DomainException
 {
-    private function __construct(public readonly Line $stands, public readonly string $figure, public readonly string $why)
+    private function __construct(public readonly Line $where, public readonly string $figure, public readonly string $why)
     {
-        parent::__construct("{$stands->name()}: {$figure} {$why}");
+        parent::__construct("{$where->name()}: {$figure} {$why}");
     }
 
     public static function at(Line $line, string $figure, string $why): self

@@ -196,8 +196,8 @@ final class Band
         foreach ($circuit->branches as $branch) {
             $keys += self::keysOf($branch);
         }
-        foreach ($circuit->gates as $gate) {
-            $keys += self::keysBehind($gate);
+        foreach ($circuit->stages as $stage) {
+            $keys += self::keysBehind($stage);
         }
 
         return array_keys($keys);
@@ -207,18 +207,18 @@ final class Band
     private static function keysOf(Branch $branch): array
     {
         $keys = ["{$branch->line->id} draw" => true];
-        foreach ($branch->gates as $gate) {
-            $keys += self::keysBehind($gate);
+        foreach ($branch->stages as $stage) {
+            $keys += self::keysBehind($stage);
         }
 
         return $keys;
     }
 
     /** @return array<string, true> */
-    private static function keysBehind(Gate $gate): array
+    private static function keysBehind(OutputStage $stage): array
     {
-        $keys = ["{$gate->line->id} efficiency" => true, "{$gate->line->id} idle" => true, "{$gate->line->id} dropout" => true];
-        foreach ($gate->branches as $branch) {
+        $keys = ["{$stage->line->id} efficiency" => true, "{$stage->line->id} idle" => true, "{$stage->line->id} dropout" => true];
+        foreach ($stage->branches as $branch) {
             $keys += self::keysOf($branch);
         }
 

@@ -18,7 +18,7 @@ final class Branch
 
     /**
      * @param  array<int, float>  $draw  by PlayState: watts, amps or siemens, as the kind says; the peak is set once all parts are known
-     * @param  list<Gate>  $gates
+     * @param  list<OutputStage>  $stages
      */
     public function __construct(
         public readonly string $key,
@@ -30,7 +30,7 @@ final class Branch
         public readonly ?float $leastV,
         public readonly ?float $mostV,
         public readonly ?float $warnV,
-        public readonly array $gates,
+        public readonly array $stages,
     ) {}
 
     /**
@@ -83,8 +83,8 @@ final class Branch
         if ($this->leastV !== null && $volts < $this->leastV - 1e-9) {
             return new GivesUp(GivesUp::TOO_LOW, $this->line, PlayState::from($state), $volts, $this->leastV);
         }
-        foreach ($this->gates as $gate) {
-            $one = $gate->givesUp($volts, $state);
+        foreach ($this->stages as $stage) {
+            $one = $stage->givesUp($volts, $state);
             if ($one !== null) {
                 return $one;
             }
@@ -100,8 +100,8 @@ final class Branch
         if ($this->mostV !== null && $volts > $this->mostV + 1e-9) {
             return new GivesUp(GivesUp::TOO_HIGH, $this->line, PlayState::from($state), $volts, $this->mostV);
         }
-        foreach ($this->gates as $gate) {
-            $one = $gate->tooHigh($volts, $state);
+        foreach ($this->stages as $stage) {
+            $one = $stage->tooHigh($volts, $state);
             if ($one !== null) {
                 return $one;
             }
@@ -119,8 +119,8 @@ final class Branch
             DrawKind::Current => $draw,
             DrawKind::Resistance => $draw * $volts,
         };
-        foreach ($this->gates as $gate) {
-            $amps += $gate->inputAmps($volts, $state);
+        foreach ($this->stages as $stage) {
+            $amps += $stage->inputAmps($volts, $state);
         }
 
         return $amps;

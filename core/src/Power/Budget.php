@@ -25,7 +25,7 @@ final readonly class Budget
     {
         $flows = $total = [];
         foreach ([PlayState::Off, PlayState::Idle, PlayState::Usual, PlayState::Heavy] as $state) {
-            [$rest, $ohm] = $circuit->cells === [] ? [1.0, 0.0] : Look::together($circuit, array_fill(0, count($circuit->cells), 0.5));
+            [$rest, $ohm] = $circuit->cells === [] ? [1.0, 0.0] : Instant::together($circuit, array_fill(0, count($circuit->cells), 0.5));
             [$volts, $amps] = $circuit->balance($rest, $ohm, $state->value);
             $flows[$state->value] = $circuit->flow($volts, $state->value);
             $total[$state->says()] = $volts * $amps;

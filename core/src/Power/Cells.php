@@ -6,7 +6,6 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Part\Pack;
-use PocketPlot\Part\Protection;
 use PocketPlot\Quantity\Figure;
 
 /** A pack as the discharge sees it, every figure taken at its place in the band. */
@@ -136,10 +135,5 @@ final class Cells
         }
 
         return $sum * $this->coulombs / 3600;
-    }
-
-    public static function isGuarded(Pack $pack): bool
-    {
-        return $pack->protection === Protection::BuiltIn;
     }
 }

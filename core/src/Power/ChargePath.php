@@ -18,16 +18,13 @@ final readonly class ChargePath
     /** Null when nothing in the parts list is made for this pack. */
     public static function of(Build $build, Pack $pack): ?self
     {
-        foreach ($build->chosen() as $line) {
-            $charger = $line->part->charger;
-            if ($charger !== null && $charger->takes($pack)) {
-                [$source, $output] = self::sourceFor($build, $line, $charger);
-
-                return new self($line, $charger, $source, $output);
-            }
+        $line = $build->chargerOf($pack);
+        if ($line?->part->charger === null) {
+            return null;
         }
+        [$source, $output] = self::sourceFor($build, $line, $line->part->charger);
 
-        return null;
+        return new self($line, $line->part->charger, $source, $output);
     }
 
     /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */

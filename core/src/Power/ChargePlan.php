@@ -63,7 +63,7 @@ final readonly class ChargePlan
         $playW = null;
         if ($play !== null && $play->cells !== []) {
             try {
-                $look = new Look($play, array_fill(0, count($play->cells), 0.5));
+                $look = new Instant($play, array_fill(0, count($play->cells), 0.5));
                 $playW = $look->volts * $look->amps;
             } catch (NoBalance) {
                 $playW = null;

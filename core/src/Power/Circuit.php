@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\Protection;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -22,7 +23,7 @@ final class Circuit
     /**
      * @param  list<Cells>  $cells  packs side by side; none where the source is no pack
      * @param  list<Branch>  $branches  what hangs on the raw volts
-     * @param  list<Gate>  $gates  the source's own outputs: a bank's sockets
+     * @param  list<OutputStage>  $stages  the source's own outputs: a bank's sockets
      * @param  array<int, float>  $shares  of the time, by PlayState; states without any are left out
      * @param  bool  $hasPeak  whether the short peak is known to be asked
      */
@@ -30,7 +31,7 @@ final class Circuit
         public readonly Line $source,
         public readonly array $cells,
         public readonly array $branches,
-        public readonly array $gates,
+        public readonly array $stages,
         public readonly array $shares,
         public readonly PlayState $heaviest,
         public readonly bool $hasPeak,
@@ -56,7 +57,7 @@ final class Circuit
         $shares = array_filter([$profile->off, $profile->idle, $profile->usual, $profile->heavy], static fn (float $share): bool => $share > 0.0);
         $heaviest = PlayState::from($shares === [] ? 0 : max(array_keys($shares)));
         $compiler = new CircuitParts($tree, $profile, $at, $leadOhms, $gaps, $heaviest);
-        $branches = $gates = [];
+        $branches = $stages = [];
         foreach ($tree->railsOf($source) as $rail) {
             $output = $tree->outputOf($rail);
             if ($rail->loads === []) {
@@ -66,8 +67,8 @@ final class Circuit
                 $branches = [...$branches, ...$compiler->branches($rail)];
             } else {
                 // What a wall supply loses stays in its own box, outside.
-                $gate = $compiler->gate($source, $output, $source->part->pack === null);
-                $gates = $gate === null ? $gates : [...$gates, $gate];
+                $stage = $compiler->stage($source, $output, $source->part->pack === null);
+                $stages = $stage === null ? $stages : [...$stages, $stage];
             }
         }
         $known = array_values(array_filter($cells));
@@ -75,7 +76,7 @@ final class Circuit
             return null;
         }
 
-        return new self($source, $known, $branches, $gates, $shares, $heaviest, $compiler->addPeak($branches, $gates), $gaps);
+        return new self($source, $known, $branches, $stages, $shares, $heaviest, $compiler->addPeak($branches, $stages), $gaps);
     }
 
     /** @return array<string, Branch> every fed input, by feed key, from the source outwards */
@@ -86,14 +87,14 @@ final class Circuit
             /** @var list<Branch> $branches */
             foreach ($branches as $branch) {
                 $found[$branch->key] = $branch;
-                foreach ($branch->gates as $gate) {
-                    $collect($gate->branches);
+                foreach ($branch->stages as $stage) {
+                    $collect($stage->branches);
                 }
             }
         };
         $collect($this->branches);
-        foreach ($this->gates as $gate) {
-            $collect($gate->branches);
+        foreach ($this->stages as $stage) {
+            $collect($stage->branches);
         }
 
         return $found;
@@ -102,7 +103,7 @@ final class Circuit
     /** The same takers on other cells. */
     public function on(Cells $cells): self
     {
-        return new self($this->source, [$cells], $this->branches, $this->gates, $this->shares, $this->heaviest, $this->hasPeak, $this->gaps);
+        return new self($this->source, [$cells], $this->branches, $this->stages, $this->shares, $this->heaviest, $this->hasPeak, $this->gaps);
     }
 
     /**
@@ -146,8 +147,8 @@ final class Circuit
         foreach ($this->branches as $branch) {
             $amps += $branch->amps($volts, $state);
         }
-        foreach ($this->gates as $gate) {
-            $amps += $gate->inputAmps($volts, $state);
+        foreach ($this->stages as $stage) {
+            $amps += $stage->inputAmps($volts, $state);
         }
 
         return $amps;
@@ -170,8 +171,8 @@ final class Circuit
                 return $one;
             }
         }
-        foreach ($this->gates as $gate) {
-            $one = $gate->givesUp($volts, $state);
+        foreach ($this->stages as $stage) {
+            $one = $stage->givesUp($volts, $state);
             if ($one !== null) {
                 return $one;
             }
@@ -184,7 +185,7 @@ final class Circuit
     public function tooHigh(): ?GivesUp
     {
         $state = array_key_first($this->shares) ?? PlayState::Idle->value;
-        foreach ($this->cells === [] ? [] : [...$this->branches, ...$this->gates] as $taker) {
+        foreach ($this->cells === [] ? [] : [...$this->branches, ...$this->stages] as $taker) {
             try {
                 $one = $taker->tooHigh($this->cells[0]->restVolts(1.0), $state);
             } catch (NoBalance) {
@@ -204,12 +205,6 @@ final class Circuit
         return $this->hasPeak ? PlayState::Peak->value : $this->heaviest->value;
     }
 
-    /** Watts that all parts themselves get in this state, at these volts at the terminals. */
-    public function wattsInUse(float $volts, int $state): float
-    {
-        return $this->flow($volts, $state)->used;
-    }
-
     /** Where the watts go, at these volts at the terminals. */
     public function flow(float $volts, int $state): Flow
     {
@@ -217,8 +212,8 @@ final class Circuit
         foreach ($this->branches as $branch) {
             $flow->through($branch, $volts, $state);
         }
-        foreach ($this->gates as $gate) {
-            $flow->into($gate, $volts, $state);
+        foreach ($this->stages as $stage) {
+            $flow->into($stage, $volts, $state);
         }
 
         return $flow;
@@ -246,17 +241,16 @@ final class Circuit
     /** @return array{?Figure, ?Figure} volts at which it cuts off, milliamps at which it trips */
     private static function protection(Build $build, Line $line, Pack $pack, Gaps $gaps): array
     {
-        foreach ($build->chosen() as $other) {
-            $guard = $other->part->protector;
-            if ($guard !== null && $guard->guards($pack)) {
-                if (! $guard->cutOffV->isKnown()) {
-                    $gaps->assumed($other, 'protector.cutOffV');
-                }
-
-                return [$guard->cutOffV->isKnown() ? $guard->cutOffV : null, $guard->mostMa->isKnown() ? $guard->mostMa : null];
+        $board = $build->guardOf($pack);
+        $guard = $board?->part->protector;
+        if ($board !== null && $guard !== null) {
+            if (! $guard->cutOffV->isKnown()) {
+                $gaps->assumed($board, 'protector.cutOffV');
             }
+
+            return [$guard->cutOffV->isKnown() ? $guard->cutOffV : null, $guard->mostMa->isKnown() ? $guard->mostMa : null];
         }
-        if (! Cells::isGuarded($pack)) {
+        if ($pack->protection !== Protection::BuiltIn) {
             return [null, null];
         }
         if (! $pack->cutOffV->isKnown() && ! $pack->sealed) {

@@ -13,7 +13,7 @@ use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Figure;
 
-/** Makes the branches and gates of a circuit out of the supply tree, and notes what nobody knows. */
+/** Makes the branches and output stages of a circuit out of the supply tree, and notes what nobody knows. */
 final class CircuitParts
 {
     /** @var list<array{Branch, float, float}> branch, its draw on a peak, watts that the peak adds */
@@ -38,7 +38,7 @@ final class CircuitParts
     }
 
     /** Null when nothing hangs on it or a figure is missing. */
-    public function gate(Line $line, Output $output, bool $lossless = false): ?Gate
+    public function stage(Line $line, Output $output, bool $lossless = false): ?OutputStage
     {
         $rail = $this->tree->rails["{$line->id}:{$output->name}"] ?? null;
         if ($rail === null || $rail->loads === []) {
@@ -62,7 +62,7 @@ final class CircuitParts
         $curve = $isLinear || $lossless ? [] : $output->efficiencyAt;
         usort($curve, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return new Gate(
+        return new OutputStage(
             $rail->id, $line, $output->name, $output->volts->usual(), $output->converts, $dropout, $efficiency,
             $curve === [] ? 1.0 : $efficiency / $output->efficiency->usual(), $curve,
             $output->continuousMa->isKnown() ? $output->continuousMa->usual() / 1000 * $line->quantity : 0.0,
@@ -76,9 +76,9 @@ final class CircuitParts
      * Lets one part at a time peak: the one whose peak adds most. All others go on as in the heaviest state.
      *
      * @param  list<Branch>  $branches
-     * @param  list<Gate>  $gates
+     * @param  list<OutputStage>  $stages
      */
-    public function addPeak(array $branches, array $gates): bool
+    public function addPeak(array $branches, array $stages): bool
     {
         $worst = null;
         foreach ($this->peaks as $one) {
@@ -112,11 +112,11 @@ final class CircuitParts
     {
         $line = $feed->line;
         $input = $feed->input;
-        $gates = [];
+        $stages = [];
         if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->livesOn === '') {
             foreach ($line->part->outputs as $output) {
-                $gate = $this->gate($line, $output);
-                $gates = $gate === null ? $gates : [...$gates, $gate];
+                $stage = $this->stage($line, $output);
+                $stages = $stage === null ? $stages : [...$stages, $stage];
             }
         }
         if (! $input->volts->isKnown()) {
@@ -129,7 +129,7 @@ final class CircuitParts
             $input->volts->isKnown() ? $input->volts->least() : null,
             $input->volts->isKnown() ? $input->volts->most() : null,
             $input->warnVolts->isKnown() ? $input->warnVolts->usual() : null,
-            $gates,
+            $stages,
         );
         $atV = $input->drawAtV->isKnown() ? $input->drawAtV->usual() : 0.0;
         $this->peaks[] = [$branch, $peak, match ($input->drawKind) {

@@ -117,13 +117,13 @@ final class Discharge
 
             return $circuit->givesUp($volts, $amps, $state);
         } catch (NoBalance $none) {
-            return new GivesUp(GivesUp::NO_BALANCE, $none->stands ?? $cells->line, PlayState::from($state), 0.0, 0.0);
+            return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $cells->line, PlayState::from($state), 0.0, 0.0);
         }
     }
 
     private function play(): Run
     {
-        $used = new Used;
+        $used = new EnergyUsed;
         $seconds = 0.0;
         $end = $this->endNow($this->charge);
         if ($end !== null) {
@@ -183,7 +183,7 @@ final class Discharge
      *
      * @return array{float, list<float>, GivesUp}
      */
-    private function findEnd(Look $now, float $step, GivesUp $end): array
+    private function findEnd(Instant $now, float $step, GivesUp $end): array
     {
         $low = 0.0;
         $high = $step;
@@ -205,13 +205,13 @@ final class Discharge
      *
      * @throws NoBalance
      */
-    private function look(array $charge): Look
+    private function look(array $charge): Instant
     {
-        return new Look($this->circuit, $charge);
+        return new Instant($this->circuit, $charge);
     }
 
     /** @param  list<float>  $charge */
-    private function lookOr(array $charge, Look $last): Look
+    private function lookOr(array $charge, Instant $last): Instant
     {
         try {
             return $this->look($charge);
@@ -225,12 +225,12 @@ final class Discharge
     {
         $state = $this->circuit->hardest();
         try {
-            [$rest, $ohm] = Look::together($this->circuit, $charge);
+            [$rest, $ohm] = Instant::together($this->circuit, $charge);
             [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
 
             return $this->circuit->givesUp($volts, $amps, $state);
         } catch (NoBalance $none) {
-            return new GivesUp(GivesUp::NO_BALANCE, $none->stands ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
+            return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
         }
     }
 
@@ -239,7 +239,7 @@ final class Discharge
      *
      * @return list<float>
      */
-    private function take(Look $from, Look $to, float $seconds): array
+    private function take(Instant $from, Instant $to, float $seconds): array
     {
         $next = [];
         foreach ($this->circuit->cells as $index => $cells) {
@@ -249,7 +249,7 @@ final class Discharge
         return $next;
     }
 
-    private function untilEmpty(Look $now): float
+    private function untilEmpty(Instant $now): float
     {
         $least = INF;
         foreach ($this->circuit->cells as $index => $cells) {
@@ -271,7 +271,7 @@ final class Discharge
         return $left / $this->coulombs;
     }
 
-    private function note(float $hours, Look $now): void
+    private function note(float $hours, Instant $now): void
     {
         $this->rows[] = [
             'h' => $hours, 'charge' => $this->left(), 'volts' => $now->volts, 'heavyVolts' => $now->leastVolts, 'restVolts' => $now->restVolts,
@@ -281,8 +281,8 @@ final class Discharge
             foreach ($this->circuit->branches as $branch) {
                 $this->noteWarning($hours, $branch, $now->leastVolts);
             }
-            foreach ($this->circuit->gates as $gate) {
-                $this->noteGate($hours, $gate, $now->leastVolts);
+            foreach ($this->circuit->stages as $stage) {
+                $this->noteStage($hours, $stage, $now->leastVolts);
             }
         } catch (NoBalance) {
             // So low that a converter gives nothing any more: its moment has been noted on the way there.
@@ -296,22 +296,22 @@ final class Discharge
         if ($branch->warnV !== null && $volts < $branch->warnV) {
             $this->moment("warns {$branch->key}", $hours, 'warns', $branch->line, "{$branch->line->name()} shows its low-voltage warning: less than ".Number::says($branch->warnV).' V arrive.');
         }
-        foreach ($branch->gates as $gate) {
-            if (! $gate->holds($volts)) {
-                $this->moment("headroom {$gate->railId}", $hours, 'headroom', $gate->line, "{$gate->line->name()} has no headroom left; its output begins to fall with its input.");
+        foreach ($branch->stages as $stage) {
+            if (! $stage->holds($volts)) {
+                $this->moment("headroom {$stage->railId}", $hours, 'headroom', $stage->line, "{$stage->line->name()} has no headroom left; its output begins to fall with its input.");
             }
-            $this->noteGate($hours, $gate, $volts);
+            $this->noteStage($hours, $stage, $volts);
         }
     }
 
-    private function noteGate(float $hours, Gate $gate, float $volts): void
+    private function noteStage(float $hours, OutputStage $stage, float $volts): void
     {
         $lightest = array_key_first($this->circuit->shares);
-        if ($gate->switchOffA > 0.0 && $lightest !== null && $gate->load($gate->voltsOut($volts), $lightest)[0] < $gate->switchOffA) {
-            $this->moment("sleeps {$gate->railId}", $hours, 'sleeps', $gate->line, "Left idle, {$gate->line->name()} switches itself off: less than ".Number::says($gate->switchOffA * 1000).' mA are taken.');
+        if ($stage->switchOffA > 0.0 && $lightest !== null && $stage->load($stage->voltsOut($volts), $lightest)[0] < $stage->switchOffA) {
+            $this->moment("sleeps {$stage->railId}", $hours, 'sleeps', $stage->line, "Left idle, {$stage->line->name()} switches itself off: less than ".Number::says($stage->switchOffA * 1000).' mA are taken.');
         }
-        foreach ($gate->branches as $branch) {
-            $this->noteWarning($hours, $branch, $gate->voltsOut($volts));
+        foreach ($stage->branches as $branch) {
+            $this->noteWarning($hours, $branch, $stage->voltsOut($volts));
         }
     }
 

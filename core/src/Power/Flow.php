@@ -40,21 +40,21 @@ final class Flow
         $this->used += $own;
         $times *= $railVolts / $volts;
         $this->fromSource[$branch->key] = $own * $times;
-        foreach ($branch->gates as $gate) {
-            $this->into($gate, $volts, $state, $times);
+        foreach ($branch->stages as $stage) {
+            $this->into($stage, $volts, $state, $times);
         }
     }
 
     /** @param  float  $times  watts at the source for each watt at the input */
-    public function into(Gate $gate, float $volts, int $state, float $times = 1.0): void
+    public function into(OutputStage $stage, float $volts, int $state, float $times = 1.0): void
     {
-        $out = $gate->voltsOut($volts);
-        [$amps, $watts] = $gate->load($out, $state);
-        $in = $gate->inputAmps($volts, $state) * $volts;
+        $out = $stage->voltsOut($volts);
+        [$amps, $watts] = $stage->load($out, $state);
+        $in = $stage->inputAmps($volts, $state) * $volts;
         $lost = $in - $watts;
         $this->lostInConverters += $lost;
-        $this->rails[$gate->railId] = ['volts' => $out, 'amps' => $amps, 'watts' => $watts, 'lost' => $lost, 'holds' => $gate->holds($volts)];
-        foreach ($gate->branches as $branch) {
+        $this->rails[$stage->railId] = ['volts' => $out, 'amps' => $amps, 'watts' => $watts, 'lost' => $lost, 'holds' => $stage->holds($volts)];
+        foreach ($stage->branches as $branch) {
             $this->through($branch, $out, $state, $watts > 0.0 ? $times * $in / $watts : $times);
         }
     }

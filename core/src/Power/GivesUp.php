@@ -26,11 +26,6 @@ final readonly class GivesUp
 
     public function __construct(public string $cause, public Line $line, public PlayState $state, public float $is, public float $limit, public ?Line $through = null) {}
 
-    public function withState(PlayState $state): self
-    {
-        return new self($this->cause, $this->line, $state, $this->is, $this->limit, $this->through);
-    }
-
     public function says(): string
     {
         $in = match ($this->state) {

@@ -39,14 +39,12 @@ final readonly class Guard
         $cutOff = $pack->cutOffV;
         $release = $pack->releaseV;
         $latches = $pack->latches;
-        foreach ($build->chosen() as $other) {
-            $board = $other->part->protector;
-            if ($board !== null && $board->guards($pack)) {
-                [$by, $cutOff, $release, $latches] = [$other, $board->cutOffV, $board->releaseV, $board->latches];
-                break;
-            }
+        $board = $build->guardOf($pack);
+        if ($board?->part->protector !== null) {
+            $guard = $board->part->protector;
+            [$by, $cutOff, $release, $latches] = [$board, $guard->cutOffV, $guard->releaseV, $guard->latches];
         }
-        $by ??= Cells::isGuarded($pack) ? $line : null;
+        $by ??= $pack->protection === Protection::BuiltIn ? $line : null;
         $open = $says = [];
         $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->restVolts($run->chargeLeft);
         if ($by === null && $pack->protection === Protection::Unknown) {

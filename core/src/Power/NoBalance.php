@@ -9,7 +9,7 @@ use PocketPlot\Build\Line;
 /** Volts and amps find no balance: more is asked than can come through the resistance on the way. */
 final class NoBalance extends \RuntimeException
 {
-    public function __construct(public readonly ?Line $stands)
+    public function __construct(public readonly ?Line $where)
     {
         parent::__construct('volts and amps find no balance');
     }

@@ -18,7 +18,7 @@ final readonly class Run
         public float $chargeLeft,
         public array $rows,
         public array $moments,
-        public Used $used,
+        public EnergyUsed $used,
         public Circuit $circuit,
     ) {}
 

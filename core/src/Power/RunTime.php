@@ -84,7 +84,7 @@ final readonly class RunTime
             $shortest = $worst === null ? $usual : Discharge::hours($worst);
             $longest = $best === null ? $usual : Discharge::hours($best);
         } catch (BadSupply $bad) {
-            return new self(Figure::unknown('h'), $line, [new Missing($bad->stands, $bad->figure)], [], null, null, null, null, null, $energy, Figure::unknown('W'));
+            return new self(Figure::unknown('h'), $line, [new Missing($bad->where, $bad->figure)], [], null, null, null, null, null, $energy, Figure::unknown('W'));
         } catch (NoBalance) {
             return new self(Figure::exactly(0.0, 'h'), $line, [], $gaps->allAssumed(), $profiles[0], $profiles[0], $profiles[0], null, null, $energy, Figure::unknown('W'));
         }
@@ -122,7 +122,7 @@ final readonly class RunTime
     /** @throws NoBalance */
     private static function wattsHalfFull(Circuit $circuit): float
     {
-        [$rest, $ohm] = Look::together($circuit, array_fill(0, count($circuit->cells), 0.5));
+        [$rest, $ohm] = Instant::together($circuit, array_fill(0, count($circuit->cells), 0.5));
         $watts = 0.0;
         foreach ($circuit->shares as $state => $share) {
             [$volts, $amps] = $circuit->balance($rest, $ohm, $state);

@@ -23,7 +23,7 @@ final class Sizing
 
     /**
      * @param  list<Part>  $library
-     * @return list<Need> what runs first, smallest first
+     * @return list<PackNeed> what runs first, smallest first
      */
     public static function needs(Circuit $circuit, float $hours, array $library): array
     {
@@ -35,20 +35,20 @@ final class Sizing
                 $needs[] = self::need($circuit, $chemistry, $series, $hours, $library);
             }
         }
-        usort($needs, static fn (Need $a, Need $b): int => [$a->ampHours === null, $a->litres ?? 0.0] <=> [$b->ampHours === null, $b->litres ?? 0.0]);
+        usort($needs, static fn (PackNeed $a, PackNeed $b): int => [$a->ampHours === null, $a->litres ?? 0.0] <=> [$b->ampHours === null, $b->litres ?? 0.0]);
 
         return $needs;
     }
 
     /** @param  list<Part>  $library */
-    private static function need(Circuit $circuit, string $chemistry, int $series, float $hours, array $library): Need
+    private static function need(Circuit $circuit, string $chemistry, int $series, float $hours, array $library): PackNeed
     {
         [, $nominal] = Chemistry::cellVolts($chemistry);
         $trial = static fn (float $ampHours): RunEnd => Discharge::hours($circuit->on(self::cells($circuit, $chemistry, $series, $ampHours)));
         $most = $trial(self::MOST_AH);
         $tooHigh = $circuit->on(self::cells($circuit, $chemistry, $series, self::MOST_AH))->tooHigh();
         if ($tooHigh !== null || $most->hours < $hours) {
-            return new Need($chemistry, $series, null, null, null, null, ($tooHigh ?? $most->end)?->says());
+            return new PackNeed($chemistry, $series, null, null, null, null, ($tooHigh ?? $most->end)?->says());
         }
         // The time grows all but straight with the size, so a few proportions find it.
         $low = 0.0;
@@ -69,7 +69,7 @@ final class Sizing
         }
         $wattHours = $ampHours * $nominal * $series;
 
-        return new Need($chemistry, $series, $ampHours, $wattHours, $wattHours / Chemistry::wattHoursPerLitre($chemistry), self::outOf($chemistry, $ampHours, $library), null);
+        return new PackNeed($chemistry, $series, $ampHours, $wattHours, $wattHours / Chemistry::wattHoursPerLitre($chemistry), self::outOf($chemistry, $ampHours, $library), null);
     }
 
     private static function cells(Circuit $circuit, string $chemistry, int $series, float $ampHours): Cells

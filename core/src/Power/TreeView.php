@@ -48,7 +48,7 @@ final class TreeView
             return null;
         }
         try {
-            [$rest, $ohm] = $this->circuit->cells === [] ? [1.0, 0.0] : Look::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
+            [$rest, $ohm] = $this->circuit->cells === [] ? [1.0, 0.0] : Instant::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
             [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state->value);
 
             return [$this->circuit->flow($volts, $state->value), $volts, $amps];
@@ -142,8 +142,9 @@ final class TreeView
     private static function inTheLead(Line $source, Build $build): array
     {
         $pack = $source->part->pack;
+        $guard = $pack === null ? null : $build->guardOf($pack);
 
         return $pack === null || $pack->sealed ? [] : array_values(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->fuse !== null
-            || $line->part->switch?->carriesPower === true || $line->part->protector?->guards($pack) === true));
+            || $line->part->switch?->carriesPower === true || $line === $guard));
     }
 }

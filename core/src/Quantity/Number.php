@@ -7,6 +7,14 @@ namespace PocketPlot\Quantity;
 /** Numbers as they stand in a sentence: no more digits than the figure is worth. */
 final class Number
 {
+    /** As one would type it: up to so many decimals, no trailing noughts. */
+    public static function exact(float $value, int $decimals = 3): string
+    {
+        $text = number_format($value, $decimals, '.', '');
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
     public static function says(float $value): string
     {
         $digits = match (true) {

@@ -41,14 +41,13 @@ final class CellProtection implements Rule
 
                 continue;
             }
-            foreach ($facts->lines() as $guard) {
-                if ($guard->part->protector?->guards($pack) === true) {
-                    yield $this->answer(Verdict::Fits, [$line, $guard], "{$guard->name()} protects {$line->name()}.", [
-                        ...$working, new WorkingLine($guard->name(), 'cuts off for '.$pack->series.' in a row', '', 'datasheet'),
-                    ]);
+            $guard = $facts->build->guardOf($pack);
+            if ($guard !== null) {
+                yield $this->answer(Verdict::Fits, [$line, $guard], "{$guard->name()} protects {$line->name()}.", [
+                    ...$working, new WorkingLine($guard->name(), 'cuts off for '.$pack->series.' in a row', '', 'datasheet'),
+                ]);
 
-                    continue 2;
-                }
+                continue;
             }
             if ($pack->protection === Protection::Unknown) {
                 yield $this->unmeasured($line, 'pack.protection', [], $working, '', 'it must not be trusted');

@@ -33,7 +33,7 @@ final class ChargeRate implements Rule
     {
         foreach ($facts->with('pack') as $line) {
             $pack = $line->part->pack;
-            $charger = $pack === null || ! $pack->isRechargeable() ? null : ChargerMatch::chargerFor($pack, $facts);
+            $charger = $pack === null || ! $pack->isRechargeable() ? null : $facts->build->chargerOf($pack);
             if ($pack !== null && $charger?->part->charger !== null && ! ($pack->sealed && $line->part->charger === null)) {
                 yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'));
             }

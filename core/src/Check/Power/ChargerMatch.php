@@ -40,18 +40,6 @@ final class ChargerMatch implements Rule
         }
     }
 
-    /** The charger of the parts list that is made for this pack. */
-    public static function chargerFor(Pack $pack, Facts $facts): ?Line
-    {
-        foreach ($facts->with('charger') as $line) {
-            if ($line->part->charger?->takes($pack) === true) {
-                return $line;
-            }
-        }
-
-        return null;
-    }
-
     private function judge(Line $packLine, Pack $pack, Facts $facts): Finding
     {
         $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series} in a row");
@@ -61,7 +49,7 @@ final class ChargerMatch implements Rule
                 Remedy::add(Role::Charger, 'Add a charger for it'),
             ]);
         }
-        $right = self::chargerFor($pack, $facts);
+        $right = $facts->build->chargerOf($pack);
         $charger = $right?->part->charger;
         if ($right === null || $charger === null) {
             $line = $chargers[0];

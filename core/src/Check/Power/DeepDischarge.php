@@ -42,13 +42,7 @@ final class DeepDischarge implements Rule
 
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
-        $guard = null;
-        foreach ($facts->with('protector') as $other) {
-            if ($other->part->protector?->guards($pack) === true) {
-                $guard = $other;
-                break;
-            }
-        }
+        $guard = $facts->build->guardOf($pack);
         $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
         if ($guard === null && $pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], $working, '', 'nobody knows whether anything cuts it off');

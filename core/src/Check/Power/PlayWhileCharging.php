@@ -36,7 +36,7 @@ final class PlayWhileCharging implements Rule
         }
         foreach ($facts->supplyTree()->sources() as $line) {
             $pack = $line->part->pack;
-            $charger = $pack === null || $pack->loose || ! $pack->isRechargeable() ? null : ChargerMatch::chargerFor($pack, $facts);
+            $charger = $pack === null || $pack->loose || ! $pack->isRechargeable() ? null : $facts->build->chargerOf($pack);
             // A charger that stays on the table charges a pack that is at rest.
             if ($pack !== null && $charger?->part->charger !== null && $charger->part->sits->takesRoom()) {
                 yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts);

@@ -50,10 +50,9 @@ final class ShortCircuit implements Rule
         if ($pack->protection === Protection::BuiltIn) {
             return $this->answer(Verdict::Fits, [$line], "The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts');
         }
-        foreach ($facts->with('protector') as $guard) {
-            if ($guard->part->protector?->guards($pack) === true) {
-                return $this->answer(Verdict::Fits, [$line, $guard], "{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts');
-            }
+        $guard = $facts->build->guardOf($pack);
+        if ($guard !== null) {
+            return $this->answer(Verdict::Fits, [$line, $guard], "{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts');
         }
         if ($pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], [], 'short', 'put a fuse at its plus');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 /** One moment of a discharge: the balance in every state of play, weighed by its share. */
-final readonly class Look
+final readonly class Instant
 {
     /** Packs without a resistance could not stand side by side: currents between them would have no bound. */
     private const LEAST_OHM = 1e-5;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 /** Watt-hours of a run: taken from the store, and where they went. */
-final class Used
+final class EnergyUsed
 {
     public float $storedWh = 0.0;
 
@@ -19,7 +19,7 @@ final class Used
 
     public float $usedWh = 0.0;
 
-    public function add(Look $from, Look $to, float $seconds): void
+    public function add(Instant $from, Instant $to, float $seconds): void
     {
         $hours = $seconds / 7200;
         $this->storedWh += ($from->stored + $to->stored) * $hours;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 /** What a wished run time asks of one chemistry with so many cells in a row. */
-final readonly class Need
+final readonly class PackNeed
 {
     /**
      * @param  ?float  $ampHours  of one row; null when no size of it runs

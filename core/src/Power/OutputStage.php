@@ -11,7 +11,7 @@ use PocketPlot\Part\Converts;
  * One output with what hangs on it. While it holds its volts, what hangs on it does not feel the input:
  * that balance is found once a state and kept.
  */
-final class Gate
+final class OutputStage
 {
     /** @var array<int, array{float, float, float}> by state: amps out, watts out, watts in before the idle draw counts */
     private array $held = [];
