@@ -26,6 +26,8 @@ abstract class TestCase extends LaravelTestCase
     {
         /** @var Application $app */
         $app = require __DIR__.'/../bootstrap/app.php';
+        // The builder's own .env, if there is one, is none of a test's business.
+        $app->loadEnvironmentFrom('.env.example');
         $app->make(Kernel::class)->bootstrap();
 
         return $app;

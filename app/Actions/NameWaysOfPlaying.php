@@ -24,8 +24,7 @@ final class NameWaysOfPlaying
         try {
             $read = BuildReader::profiles(new Fields(['profiles' => $profiles]));
         } catch (BadFile $bad) {
-            $problem = explode(': ', $bad->problems[0], 2);
-            throw ValidationException::withMessages([str_replace('/', '.', $problem[0]) => ucfirst($problem[1] ?? $problem[0]).'.']);
+            throw Complaint::about($bad);
         }
         $build->profiles = $read === [] ? null : array_map(BuildWriter::profile(...), $read);
     }

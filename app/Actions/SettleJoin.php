@@ -32,8 +32,7 @@ final class SettleJoin
             }
             BuildReader::refuseImpossible($join, $from, $to, 'join');
         } catch (BadFile $bad) {
-            $problem = explode(': ', $bad->problems[0], 2);
-            throw ValidationException::withMessages([str_replace('join/', '', $problem[0]) => ucfirst($problem[1] ?? $problem[0]).'.']);
+            throw Complaint::about($bad, 'join');
         }
         self::out($build, $join->kind, $join->to, $join->input, $join->kind === 'parallel' ? $join->from : null);
         JoinRecord::query()->create([

@@ -41,25 +41,12 @@ final class WriteReading
         try {
             $document = ReadingReader::document(ReadingReader::read(new Fields($document, 'reading')));
         } catch (BadFile $bad) {
-            throw self::complaint($bad);
+            throw Complaint::about($bad, 'reading');
         }
         $reading = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $line->id, 'key' => $key, 'document' => $document]);
         if ($photo !== null && $photo !== '') {
             PhotoRecord::query()->create(['reading_id' => $reading->id, 'jpeg' => Photo::jpeg($photo)]);
         }
-    }
-
-    /** The core's complaint about a file as one about the field of the page. */
-    public static function complaint(BadFile $bad): ValidationException
-    {
-        $fields = [];
-        foreach ($bad->problems as $problem) {
-            [$path, $says] = [...explode(': ', $problem, 2), ''];
-            $field = preg_replace('#^[a-z]+/(\d+/)?#', '', $path) ?? $path;
-            $fields[str_replace('/', '.', $field)][] = ucfirst($says === '' ? $path : $says).'.';
-        }
-
-        return ValidationException::withMessages($fields);
     }
 
     public static function out(BuildRecord $build, string $key): void

@@ -37,7 +37,7 @@ final class Problems
             $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => $error->problems]),
             $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
             $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),
-            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Files of up to 4 MB are read.'),
+            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Build and library files of up to 4 MB and logs of up to 12 MB are read.'),
             $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
             $error instanceof HttpExceptionInterface => self::http($error),
             default => config('app.debug') === true ? null : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),

@@ -9,13 +9,13 @@ use PocketPlot\Check\PackChoice;
 use PocketPlot\Check\PackChoices;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
-use PocketPlot\Power\Band;
 use PocketPlot\Power\Cells;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\Guard;
 use PocketPlot\Power\PackNeed;
+use PocketPlot\Power\Scatter;
 use PocketPlot\Power\Sizing;
 use PocketPlot\PowerReport;
 
@@ -170,8 +170,8 @@ describe('how sure it is', function (): void {
     $report = static fn (string $name): PowerReport => new PowerReport(Make::demo($name));
 
     it('draws the same sample for the same seed, inside the corners', function () use ($report): void {
-        $one = $report('refuge')->band(120);
-        expect($one)->toEqual($report('refuge')->band(120))->and($one)->not->toEqual($report('refuge')->band(120, 7))
+        $one = $report('refuge')->scatter(120)?->toArray();
+        expect($one)->toEqual($report('refuge')->scatter(120)?->toArray())->and($one)->not->toEqual($report('refuge')->scatter(120, 7)?->toArray())
             ->and(array_sum(array_column($one['histogram'] ?? [], 'runs')))->toBe(120);
         $ends = $report('refuge')->toArray()['sources'][0]['ends'][0];
         expect($one['middle'][0])->toBeGreaterThan($ends['leastHours'])->and($one['middle'][4])->toBeLessThan($ends['mostHours'])
@@ -180,14 +180,14 @@ describe('how sure it is', function (): void {
 
     it('tells each run as it is done', function () use ($report): void {
         $told = [];
-        $report('thimble')->band(10, after: static function (int $done) use (&$told): void {
+        $report('thimble')->scatter(10, after: static function (int $done) use (&$told): void {
             $told[] = $done;
         });
         expect($told)->toBe(range(1, 10));
     });
 
     it('ranks what things are worth, and has the signs right', function () use ($report): void {
-        $found = $report('refuge')->band(5)['sensitivities'] ?? [];
+        $found = $report('refuge')->scatter(5)?->toArray()['sensitivities'] ?? [];
         $worth = array_column($found, 'worthHours');
         $sorted = $worth;
         rsort($sorted);
@@ -198,11 +198,13 @@ describe('how sure it is', function (): void {
     });
 
     it('is not sure of anything while a figure is missing', function () use ($report): void {
-        expect($report('barge')->band(5))->toBeNull()->and($report('barge')->sizing(2, []))->toBeNull();
+        expect($report('barge')->scatter(5))->toBeNull()->and($report('barge')->sizing(2, []))->toBeNull();
     });
 
     it('knows the middle of a sample', function (): void {
-        expect(Band::middle(range(1.0, 100.0)))->toBe([6.0, 26.0, 51.0, 76.0, 96.0])->and(Band::middle([]))->toBe([0.0, 0.0, 0.0, 0.0, 0.0]);
+        expect((new Scatter(range(1.0, 100.0), 1, []))->middle())->toBe([6.0, 26.0, 51.0, 76.0, 96.0])->and((new Scatter([], 1, []))->middle())->toBe([0.0, 0.0, 0.0, 0.0, 0.0]);
+        // A hundred runs in twenty bars: five each.
+        expect(array_column((new Scatter(range(1.0, 100.0), 1, []))->histogram(), 'runs'))->toBe(array_fill(0, 20, 5));
     });
 });
 

@@ -5,16 +5,21 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use PocketPlot\Build\Profile;
+use PocketPlot\Check\Measuring;
 use PocketPlot\File\BadFile;
+use PocketPlot\Power\Budget;
+use PocketPlot\Power\ChargePlan;
+use PocketPlot\Power\Missing;
+use PocketPlot\Power\PackNeed;
+use PocketPlot\Power\Scatter;
 use PocketPlot\PowerReport;
 use PocketPlot\Quantity\Number;
+use PocketPlot\SizingReport;
+use PocketPlot\SourceReport;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/**
- * The power of a build file without a database or a browser: tree, budget, run times, who gives up first, charge, sizing.
- *
- * @phpstan-type Report array<string, mixed>
- */
+/** The power of a build file without a database or a browser: tree, budget, run times, who gives up first, charge, sizing. */
 final class PowerOfFile extends Command
 {
     use ReadsFiles;
@@ -25,6 +30,11 @@ final class PowerOfFile extends Command
 
     /** Hours that sizing asks for when the brief wishes none. */
     private const HOURS = 4.0;
+
+    /** Packs and sensitivities that are printed as text. */
+    private const MOST_PACKS = 10;
+
+    private const MOST_WORTHS = 6;
 
     protected $signature = 'plot:power {file : a .pocketplot.json file, or - for standard input} {--json : print everything as JSON} {--way= : the way of playing, by its name} {--hours= : hours to size for; the brief\'s when left out} {--cm3= : room for the pack in cubic centimetres}';
 
@@ -38,7 +48,7 @@ final class PowerOfFile extends Command
         } catch (BadFile $bad) {
             return $this->unreadable($bad->problems);
         }
-        $names = array_map(static fn ($profile): string => $profile->name, $build->waysOfPlaying());
+        $names = array_map(static fn (Profile $profile): string => $profile->name, $build->waysOfPlaying());
         $wanted = $this->option('way');
         $way = is_string($wanted) ? array_search($wanted, $names, true) : 0;
         if ($way === false) {
@@ -46,143 +56,129 @@ final class PowerOfFile extends Command
         }
         $hours = $this->number('hours') ?? $build->brief->runTimeHours ?? self::HOURS;
         $cm3 = $this->number('cm3');
-        if ($hours <= 0.0 || ($cm3 !== null && $cm3 <= 0.0)) {
-            return $this->unreadable(['Hours and cubic centimetres have to be more than nought.']);
+        if (! ($hours > 0.0) || ($cm3 !== null && ! ($cm3 > 0.0))) {
+            return $this->unreadable(['Hours and cubic centimetres have to be numbers above nought.']);
         }
         $report = new PowerReport($build, $way);
-        $all = [...$report->toArray(), 'band' => $report->band(), 'sizing' => $report->sizing($hours, $this->library(), $cm3)];
-        $this->option('json') === true ? $this->printAsJson($all) : $this->printText($build->name, $all);
-        $missing = [];
-        foreach (self::rows($all['sources'] ?? []) as $source) {
-            $missing = [...$missing, ...self::rows($source['missing'] ?? [])];
+        $sources = $report->sources();
+        $scatter = $report->scatter();
+        $sizing = $report->sizing($hours, $this->library(), $cm3);
+        if ($this->option('json') === true) {
+            $this->printAsJson([...$report->toArray(), 'band' => $scatter?->toArray(), 'sizing' => $sizing?->toArray()]);
+        } else {
+            $this->say("{$build->name}, played as \"{$names[$way]}\"");
+            array_map($this->printSource(...), $sources);
+            $this->printScatter($scatter);
+            $this->printSizing($sizing);
         }
 
-        return $missing === [] ? self::NOTHING_MISSING : self::UNMEASURED;
+        return array_filter($sources, static fn (SourceReport $source): bool => $source->missing !== []) === [] ? self::NOTHING_MISSING : self::UNMEASURED;
     }
 
+    /** Not a number at all becomes NaN, which no comparison lets through. */
     private function number(string $option): ?float
     {
         $value = $this->option($option);
 
-        return is_string($value) && is_numeric($value) ? (float) $value : null;
+        return is_string($value) ? (is_numeric($value) ? (float) $value : NAN) : null;
     }
 
-    /** @param  Report  $all */
-    private function printText(string $name, array $all): void
+    private function printSource(SourceReport $source): void
     {
-        $ways = self::rows($all['ways'] ?? []);
-        $this->say("{$name}, played as \"".self::text($ways[is_int($all['way'] ?? null) ? $all['way'] : 0]['name'] ?? '').'"');
-        foreach (self::rows($all['sources'] ?? []) as $source) {
-            $this->say('');
-            foreach (self::rows($source['missing'] ?? []) as $missing) {
-                $this->say('unmeasured: '.self::text($missing['says'] ?? ''));
-            }
-            foreach (self::rows($source['assumed'] ?? []) as $assumed) {
-                $this->say('stands in: '.self::text($assumed['says'] ?? ''));
-            }
-            $this->printTree(self::rows($source['nodes'] ?? []));
-            $this->printBudget(is_array($source['budget'] ?? null) ? $source['budget'] : []);
-            $this->printEnds($source);
-            $this->printCharge(is_array($source['charge'] ?? null) ? $source['charge'] : []);
+        $this->say('');
+        $name = static fn (Missing $missing): string => Measuring::name($missing->figure)." of {$missing->line->name()}";
+        foreach ($source->missing as $missing) {
+            $this->say("unmeasured: {$name($missing)}");
         }
-        $this->printBand(is_array($all['band'] ?? null) ? $all['band'] : []);
-        $this->printSizing(is_array($all['sizing'] ?? null) ? $all['sizing'] : []);
+        foreach ($source->assumed as $assumed) {
+            $this->say("stands in: {$name($assumed)}");
+        }
+        $this->printTree($source);
+        $this->printBudget($source->budget);
+        $this->printEnds($source);
+        $this->printCharge($source->charge);
     }
 
-    /** @param  list<Report>  $nodes */
-    private function printTree(array $nodes): void
+    private function printTree(SourceReport $source): void
     {
         $depth = [];
-        foreach ($nodes as $node) {
-            $parent = $node['parent'] ?? null;
-            $deep = is_string($parent) ? ($depth[$parent] ?? 0) + 1 : 0;
-            $depth[self::text($node['id'] ?? '')] = $deep;
-            $values = is_array($node['values'] ?? null) && is_array($node['values']['usual'] ?? null) ? $node['values']['usual'] : null;
-            $label = str_repeat('  ', $deep).self::text($node['name'] ?? '').(($node['says'] ?? '') === '' ? '' : ' ('.self::text($node['says'] ?? '').')');
-            $this->say(sprintf('%-52s %s', $label, $values === null ? '' : sprintf('%8s V %8s A %8s W', self::n($values['volts'] ?? null), self::n($values['amps'] ?? null), self::n($values['watts'] ?? null))));
+        foreach ($source->nodes as $node) {
+            $depth[$node['id']] = $node['parent'] === null ? 0 : $depth[$node['parent']] + 1;
+            $values = $node['values']['usual'] ?? null;
+            $label = str_repeat('  ', $depth[$node['id']]).$node['name'].($node['says'] === '' ? '' : " ({$node['says']})");
+            $this->say(sprintf('%-52s %s', $label, $values === null ? '' : sprintf('%8s V %8s A %8s W', self::n($values['volts']), self::n($values['amps']), self::n($values['watts']))));
         }
     }
 
-    /** @param  Report  $budget */
-    private function printBudget(array $budget): void
+    private function printBudget(?Budget $budget): void
     {
-        if ($budget === []) {
+        if ($budget === null) {
             return;
         }
         $this->say('');
         $this->say(sprintf('%-36s %8s %8s %8s %8s %8s %8s', 'watts', 'off', 'idle', 'usual', 'heavy', 'start', 'share'));
-        foreach (self::rows($budget['rows'] ?? []) as $row) {
-            $watts = is_array($row['watts'] ?? null) ? $row['watts'] : [];
-            $this->say(sprintf('%-36s %8s %8s %8s %8s %8s %6s %%', self::text($row['name'] ?? ''), ...array_map(self::n(...), [$watts['off'] ?? null, $watts['idle'] ?? null, $watts['usual'] ?? null, $watts['heavy'] ?? null, $watts['start'] ?? null, is_float($row['share'] ?? null) ? $row['share'] * 100 : null])));
+        foreach ($budget->rows as $row) {
+            $this->say(sprintf('%-36s %8s %8s %8s %8s %8s %6s %%', $row['name'], ...array_map(self::n(...), [...array_values($row['watts']), $row['share'] * 100])));
         }
-        $total = is_array($budget['total'] ?? null) ? $budget['total'] : [];
-        $this->say(sprintf('%-36s %8s %8s %8s %8s', 'at the source, losses included', ...array_map(self::n(...), [$total['off'] ?? null, $total['idle'] ?? null, $total['usual'] ?? null, $total['heavy'] ?? null])));
+        $this->say(sprintf('%-36s %8s %8s %8s %8s', 'at the source, losses included', ...array_map(self::n(...), array_values($budget->total))));
     }
 
-    /** @param  Report  $source */
-    private function printEnds(array $source): void
+    private function printEnds(SourceReport $source): void
     {
-        foreach (self::rows($source['ends'] ?? []) as $end) {
-            if (($end['usualHours'] ?? null) !== null) {
+        foreach ($source->ends as $ends) {
+            if ($ends->usual !== null) {
                 $this->say('');
-                $this->say(sprintf('%s: %s to %s h, usually %s h', self::text($end['profile'] ?? ''), self::n($end['leastHours'] ?? null), self::n($end['mostHours'] ?? null), self::n($end['usualHours'])));
-                $this->say('  first to give up: '.self::text($end['says'] ?? ''));
+                $this->say(sprintf('%s: %s to %s h, usually %s h', $ends->way, self::n($ends->worst?->hours), self::n($ends->best?->hours), self::n($ends->usual->hours)));
+                $this->say('  first to give up: '.($ends->usual->end?->says() ?? 'nobody'));
             }
         }
-        foreach (is_array($source['guard'] ?? null) && is_array($source['guard']['says'] ?? null) ? $source['guard']['says'] : [] as $says) {
-            $this->say('  '.self::text($says));
+        foreach ($source->guard->says ?? [] as $says) {
+            $this->say("  {$says}");
         }
     }
 
-    /** @param  Report  $charge */
-    private function printCharge(array $charge): void
+    private function printCharge(?ChargePlan $plan): void
     {
-        if ($charge === []) {
-            return;
-        }
-        $this->say('');
-        $rest = is_array($charge['atRest'] ?? null) ? $charge['atRest'] : [];
-        $this->say(sprintf('charge by %s: %s h to 80 %%, %s h to full; %s mA left over while played', self::text($charge['chargerName'] ?? ''), self::n($rest['hoursTo80'] ?? null), self::n($rest['hoursToFull'] ?? null), self::n($charge['netMa'] ?? null)));
-    }
-
-    /** @param  Report  $band */
-    private function printBand(array $band): void
-    {
-        $middle = is_array($band['middle'] ?? null) ? array_values($band['middle']) : [];
-        if (count($middle) !== 5) {
-            return;
-        }
-        $this->say('');
-        $this->say(sprintf('nine runs in ten last %s to %s h, half of them %s to %s h', self::n($middle[0]), self::n($middle[4]), self::n($middle[1]), self::n($middle[3])));
-        foreach (array_slice(self::rows($band['sensitivities'] ?? []), 0, 6) as $one) {
-            $this->say(sprintf('  %6s h  %s (%s %s h, %s %s h)', self::n($one['worthHours'] ?? null), self::text($one['what'] ?? ''), self::text($one['bad'] ?? ''), self::n($one['badHours'] ?? null), self::text($one['good'] ?? ''), self::n($one['goodHours'] ?? null)));
+        if ($plan !== null) {
+            $this->say('');
+            $this->say(sprintf('charge by %s: %s h to 80 %%, %s h to full; %s mA left over while played', $plan->path->line->name(), self::n($plan->atRest?->hoursTo80), self::n($plan->atRest?->hoursToFull), self::n($plan->netMa)));
         }
     }
 
-    /** @param  Report  $sizing */
-    private function printSizing(array $sizing): void
+    private function printScatter(?Scatter $scatter): void
     {
-        if ($sizing === []) {
+        if ($scatter === null) {
+            return;
+        }
+        [$least, $low, , $high, $most] = $scatter->middle();
+        $this->say('');
+        $this->say(sprintf('nine runs in ten last %s to %s h, half of them %s to %s h', ...array_map(self::n(...), [$least, $most, $low, $high])));
+        foreach (array_slice($scatter->sensitivities, 0, self::MOST_WORTHS) as $one) {
+            $this->say(sprintf('  %6s h  %s (%s %s h, %s %s h)', self::n($one->worth()), $one->what, $one->bad, self::n($one->badHours), $one->good, self::n($one->goodHours)));
+        }
+    }
+
+    private function printSizing(?SizingReport $sizing): void
+    {
+        if ($sizing === null) {
             return;
         }
         $this->say('');
-        $this->say(sprintf('for %s h:', self::n($sizing['hours'] ?? null)));
-        foreach (self::rows($sizing['needs'] ?? []) as $need) {
-            if (($need['mah'] ?? null) !== null) {
-                $this->say(sprintf('  %-22s %s in a row  %8s mAh  %8s Wh  about %s cm³', self::text($need['chemistry'] ?? ''), self::n($need['series'] ?? null), self::n($need['mah']), self::n($need['wattHours'] ?? null), self::n($need['cm3'] ?? null)));
-            }
+        $this->say(sprintf('for %s h:', self::n($sizing->hours)));
+        foreach (array_filter($sizing->needs, static fn (PackNeed $need): bool => $need->ampHours !== null) as $need) {
+            $this->say(sprintf('  %-22s %d in a row  %8s mAh  %8s Wh  about %s cm³', $need->chemistry, $need->series, self::n($need->ampHours * 1000), self::n($need->wattHours), self::n($need->litres * 1000)));
         }
-        foreach (array_slice(self::rows($sizing['packs'] ?? []), 0, 10) as $pack) {
-            if (($pack['does'] ?? false) === true) {
-                $this->say(sprintf('  %s × %-38s %8s h  %s', self::n($pack['count'] ?? null), self::text($pack['name'] ?? ''), self::n($pack['hours'] ?? null), match ($pack['fits'] ?? null) {
+        foreach (array_slice($sizing->choices, 0, self::MOST_PACKS) as $choice) {
+            if ($choice->does) {
+                $this->say(sprintf('  %d × %-38s %8s h  %s', $choice->count, $choice->part->name, self::n($choice->reached?->hours), match ($choice->fits) {
                     true => 'goes into the body',
                     false => 'does not go into the body',
-                    default => '',
+                    null => '',
                 }));
             }
         }
-        foreach (self::rows($sizing['within'] ?? []) as $one) {
-            $this->say(sprintf('  in that room: %s × %s runs %s h', self::n($one['count'] ?? null), self::text($one['name'] ?? ''), self::n($one['hours'] ?? null)));
+        foreach ($sizing->within as $one) {
+            $this->say(sprintf('  in that room: %d × %s runs %s h', $one['count'], $one['part']->name, self::n($one['hours'])));
         }
     }
 
@@ -191,26 +187,8 @@ final class PowerOfFile extends Command
         $this->output->writeln(rtrim($line), OutputInterface::OUTPUT_RAW);
     }
 
-    private static function n(mixed $value): string
+    private static function n(?float $value): string
     {
-        return is_float($value) || is_int($value) ? Number::says((float) $value) : '–';
-    }
-
-    private static function text(mixed $value): string
-    {
-        return is_string($value) ? $value : '';
-    }
-
-    /** @return list<array<string, mixed>> */
-    private static function rows(mixed $value): array
-    {
-        $rows = [];
-        foreach (is_array($value) ? $value : [] as $row) {
-            if (is_array($row)) {
-                $rows[] = array_combine(array_map(strval(...), array_keys($row)), array_values($row));
-            }
-        }
-
-        return $rows;
+        return $value === null || ! is_finite($value) ? '–' : Number::says($value);
     }
 }

@@ -16,7 +16,7 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Role;
-use PocketPlot\Power\Band;
+use PocketPlot\Power\Sampling;
 use PocketPlot\PowerReport;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -39,12 +39,12 @@ final class PowerController
         $report = $this->report($request, $build);
 
         return Stream::lines(static function (callable $tell) use ($report): void {
-            $band = $report->band(after: static function (int $done) use ($tell): void {
+            $scatter = $report->scatter(after: static function (int $done) use ($tell): void {
                 if ($done % self::TELL_EVERY === 0) {
-                    $tell(['done' => $done, 'of' => Band::SAMPLES]);
+                    $tell(['done' => $done, 'of' => Sampling::SAMPLES]);
                 }
             });
-            $tell(['done' => Band::SAMPLES, 'of' => Band::SAMPLES, 'band' => $band]);
+            $tell(['done' => Sampling::SAMPLES, 'of' => Sampling::SAMPLES, 'band' => $scatter?->toArray()]);
         });
     }
 
@@ -57,7 +57,7 @@ final class PowerController
             $library[] = $part;
             $ids[$part->id] = $row->id;
         }
-        $sizing = $this->report($request, $build)->sizing($request->hours(), $library, $request->cm3());
+        $sizing = $this->report($request, $build)->sizing($request->hours(), $library, $request->cm3())?->toArray();
         if ($sizing !== null) {
             $sizing['packs'] = array_map(static fn (array $pack): array => [...$pack, 'libraryId' => $ids[is_string($pack['part']) ? $pack['part'] : ''] ?? 0], $sizing['packs']);
         }

@@ -46,11 +46,7 @@ final class ProfilesRequest extends EditRequest
         }
         foreach ($profiles as $index => $profile) {
             foreach (is_array($profile) ? array_intersect_key($profile, array_flip(self::SHARES)) : [] as $share => $value) {
-                if (is_string($value)) {
-                    // A plain number is a percentage here, whole shares being rare.
-                    $text = preg_match('/^\s*[\d.,]+\s*$/', $value) === 1 ? "{$value} %" : $value;
-                    $profile[$share] = TypedInput::figure("profiles.{$index}.{$share}", $text, 'share');
-                }
+                $profile[$share] = TypedInput::percent("profiles.{$index}.{$share}", $value);
             }
             $profiles[$index] = $profile;
         }

@@ -69,10 +69,7 @@ final class ReadingRequest extends EditRequest
         $typed = [];
         foreach (self::UNITS as $field => $unit) {
             $value = $this->input($field);
-            if (is_string($value) && $unit === 'share' && preg_match('/^\s*[\d.,]+\s*$/', $value) === 1) {
-                $value = "{$value} %";
-            }
-            $typed[$field] = TypedInput::figure($field, $value, $unit);
+            $typed[$field] = $unit === 'share' ? TypedInput::percent($field, $value) : TypedInput::figure($field, $value, $unit);
         }
         $steps = $this->input('steps');
         if (is_array($steps)) {

@@ -21,6 +21,12 @@ final class TypedInput
         return trim($value) === '' ? null : self::or($field, static fn (): float => Typed::figure($value, $unit));
     }
 
+    /** A share as it is typed on a page that shows percent: "20", "20 %" and "0,2 %" alike; a number stays a share. */
+    public static function percent(string $field, mixed $value): mixed
+    {
+        return self::figure($field, is_string($value) && preg_match('/^\s*[\d.,]+\s*$/', $value) === 1 ? "{$value} %" : $value, 'share');
+    }
+
     /** @return array{amount: string, currency: string} */
     public static function money(string $field, string $text, string $currency): array
     {

@@ -17,11 +17,11 @@ final readonly class Budget
     private function __construct(public array $rows, public array $total, public float $mean, public float $lost) {}
 
     /**
-     * @param  array<string, ?float>  $startWatts  by feed key
+     * Half charged.
      *
      * @throws NoBalance
      */
-    public static function of(Circuit $circuit, array $startWatts): self
+    public static function of(Circuit $circuit, SupplyTree $tree): self
     {
         $flows = $total = [];
         foreach ([PlayState::Off, PlayState::Idle, PlayState::Usual, PlayState::Heavy] as $state) {
@@ -43,7 +43,7 @@ final readonly class Budget
                 $from += $share * ($flows[$state]->fromSource[$key] ?? 0.0);
             }
             $own = static fn (PlayState $state): float => $flows[$state->value]->own[$key] ?? 0.0;
-            $watts = ['off' => $own(PlayState::Off), 'idle' => $own(PlayState::Idle), 'usual' => $own(PlayState::Usual), 'heavy' => $own(PlayState::Heavy), 'start' => $startWatts[$key] ?? null];
+            $watts = ['off' => $own(PlayState::Off), 'idle' => $own(PlayState::Idle), 'usual' => $own(PlayState::Usual), 'heavy' => $own(PlayState::Heavy), 'start' => self::startWatts($tree->feeds[$key] ?? null)];
             if ($watts['heavy'] > 0.0 || $watts['start'] > 0.0) {
                 $rows[] = ['key' => $key, 'line' => $branch->line, 'name' => $branch->line->name(), 'watts' => $watts, 'fromSource' => $from, 'share' => $mean > 0.0 ? $from / $mean : 0.0];
             }
@@ -51,5 +51,17 @@ final readonly class Budget
         usort($rows, static fn (array $a, array $b): int => $b['fromSource'] <=> $a['fromSource']);
 
         return new self($rows, ['off' => $total['off'], 'idle' => $total['idle'], 'usual' => $total['usual'], 'heavy' => $total['heavy']], $mean, max(0.0, $mean - $used));
+    }
+
+    /** Watts at start-up; the peak where that is not given apart. */
+    private static function startWatts(?Feed $feed): ?float
+    {
+        $input = $feed?->input;
+        if ($feed === null || $input === null || ! $input->drawAtV->isKnown()) {
+            return null;
+        }
+        $milliamps = $input->startUpMa->isKnown() ? $input->startUpMa : $input->peakMa;
+
+        return $milliamps->isKnown() ? $milliamps->most() / 1000 * $input->drawAtV->usual() * $feed->line->quantity : null;
     }
 }

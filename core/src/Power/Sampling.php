@@ -13,10 +13,10 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * How sure a run time is: the corners, a seeded sampling for the middle, and what each figure and habit is
+ * How sure a run time is: a seeded sampling, and what each figure and habit is
  * worth. Every figure is drawn apart, the usual value most often (a triangle over its band).
  */
-final class Band
+final class Sampling
 {
     public const SAMPLES = 500;
 
@@ -42,26 +42,6 @@ final class Band
         private readonly array $leadOhms = [],
         private readonly ?float $celsius = null,
     ) {}
-
-    /**
-     * @return array{RunEnd, RunEnd, RunEnd}|null worst, usual and best corner; null while a figure is missing
-     *
-     * @throws BadSupply
-     * @throws NoBalance
-     */
-    public function corners(): ?array
-    {
-        $ends = [];
-        foreach ([Assumption::worst(), Assumption::usual(), Assumption::best()] as $at) {
-            $circuit = $this->circuit($this->profile, $at);
-            if ($circuit === null) {
-                return null;
-            }
-            $ends[] = Discharge::hours($circuit);
-        }
-
-        return [$ends[0], $ends[1], $ends[2]];
-    }
 
     /**
      * Hours of so many runs with every figure drawn at random, sorted. The same seed gives the same runs.
@@ -115,19 +95,6 @@ final class Band
         usort($found, static fn (Sensitivity $a, Sensitivity $b): int => $b->worth() <=> $a->worth());
 
         return $found;
-    }
-
-    /**
-     * Shares of a sorted sampling below which so much of it lies.
-     *
-     * @param  list<float>  $hours
-     * @return array{float, float, float, float, float} at 5, 25, 50, 75 and 95 %
-     */
-    public static function middle(array $hours): array
-    {
-        $at = static fn (float $share): float => $hours === [] ? 0.0 : $hours[min(count($hours) - 1, (int) floor($share * count($hours)))];
-
-        return [$at(0.05), $at(0.25), $at(0.5), $at(0.75), $at(0.95)];
     }
 
     /** @return list<Sensitivity> what can be changed by hand: how it is played, light, sound, fan, radio, weather */

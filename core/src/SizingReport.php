@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\PackChoice;
+use PocketPlot\Part\Part;
+use PocketPlot\Power\PackNeed;
+
+/** From a wish to the packs that do it, and from a room to the longest run. */
+final readonly class SizingReport
+{
+    /**
+     * @param  Line  $pack  the line whose pack is in question
+     * @param  float  $meanW  taken at the pack, losses included
+     * @param  list<PackNeed>  $needs
+     * @param  list<PackChoice>  $choices
+     * @param  list<array{part: Part, count: int, hours: float}>  $within  longest first; none when no room was named
+     */
+    public function __construct(public float $hours, public Line $pack, public float $meanW, public array $needs, public array $choices, public array $within) {}
+
+    /** @return array{hours: float, packLine: string, meanW: float, needs: list<array<string, mixed>>, packs: list<array<string, mixed>>, within: list<array<string, mixed>>} the shape that the API answers (contract/openapi.json, "Sizing"), but for the library's own numbers */
+    public function toArray(): array
+    {
+        return [
+            'hours' => $this->hours, 'packLine' => $this->pack->id, 'meanW' => round($this->meanW, 3),
+            'needs' => array_map(static fn (PackNeed $need): array => $need->toArray(), $this->needs),
+            'packs' => array_map(static fn (PackChoice $choice): array => $choice->toArray(), $this->choices),
+            'within' => array_map(static fn (array $one): array => ['part' => $one['part']->id, 'name' => $one['part']->name, 'count' => $one['count'], 'hours' => round($one['hours'], 3)], $this->within),
+        ];
+    }
+}
