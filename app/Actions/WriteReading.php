@@ -12,6 +12,7 @@ use App\Models\ReadingRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Bench\Replacement;
+use PocketPlot\Check\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\Fields;
 use PocketPlot\File\FigurePlace;
@@ -88,6 +89,6 @@ final class WriteReading
         $core = BuildMapper::withReadings($build);
         $reading = $core->reading($key) ?? abort(404);
 
-        return array_map(static fn (Replacement $one): array => [$reading->line, $one], Replacement::of($core, $reading));
+        return array_map(static fn (Replacement $one): array => [$reading->line, $one], Replacement::of($core, $reading, (new Facts($core))->leadOhms()));
     }
 }

@@ -35,7 +35,7 @@ final class BenchView
         $gone = ReadingRecord::query()->where('build_id', $record->id)->whereNotNull('removed_at')->orderByDesc('removed_at')->limit(10)->get();
 
         return [
-            'readings' => array_map(static fn (Reading $reading): array => self::reading($reading, $build, $photos->has($reading->id)), array_reverse($build->readings)),
+            'readings' => array_map(static fn (Reading $reading): array => self::reading($reading, $facts, $photos->has($reading->id)), array_reverse($build->readings)),
             'removed' => $gone->map(static fn (ReadingRecord $row): string => $row->key)->all(),
             'tests' => array_map(self::test(...), $tests),
             'fit' => ['factors' => $fit->factors, 'lacking' => $fit->lacking],
@@ -47,14 +47,15 @@ final class BenchView
     }
 
     /** @return array<string, mixed> */
-    private static function reading(Reading $reading, Build $build, bool $hasPhoto): array
+    private static function reading(Reading $reading, Facts $facts, bool $hasPhoto): array
     {
+        $build = $facts->build;
         $line = $build->line($reading->line);
         $sweep = $reading->kind === 'sweep' ? Sweep::of($reading) : null;
         // A reading of a part that has been swapped meanwhile says nothing about the new one.
         $isOfThisPart = $line !== null && ($reading->part === '' || $reading->part === $line->name());
 
-        $replacements = $isOfThisPart ? Replacement::of($build, $reading) : [];
+        $replacements = $isOfThisPart ? Replacement::of($build, $reading, $facts->leadOhms()) : [];
         $asks = $sweep === null ? [] : $sweep->asks;
         if ($isOfThisPart && $replacements === [] && in_array($reading->state, ['idle', 'usual', 'heavy'], true)) {
             $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';

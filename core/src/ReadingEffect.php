@@ -7,6 +7,7 @@ namespace PocketPlot;
 use PocketPlot\Bench\Replacement;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Reading;
+use PocketPlot\Check\Facts;
 use PocketPlot\Check\Since;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
@@ -34,7 +35,7 @@ final readonly class ReadingEffect
             return $build;
         }
         $raw = $part->raw;
-        foreach (Replacement::of($build, $reading) as $one) {
+        foreach (Replacement::of($build, $reading, (new Facts($build))->leadOhms()) as $one) {
             $raw = FigurePlace::of($one->figure)?->write($raw, $one->typed, (string) $reading->takenOn) ?? $raw;
         }
 

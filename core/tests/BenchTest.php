@@ -222,11 +222,21 @@ describe('a meter\'s log', function (): void {
         'a word for a figure' => ["0,4.1,0.5\n1,OVER,0.5\n2,4.0,0.5\n", 3, '"OVER" cannot be read', 2],
         'a missing cell' => ["0,4.1,0.5\n1,4.1\n2,4.0,0.5\n", 3, 'amps are missing', 2],
         'a clock that runs backwards' => ["0,4.1,0.5\n10,4.1,0.5\n5,4.1,0.5\n11,4.0,0.5\n", 4, 'runs backwards', 3],
+        'a clock that is set back goes on from where it stood' => ["0,4.1,0.5\n3600,4.1,0.5\n20,4.1,0.5\n30,4.0,0.5\n40,4.0,0.5\n", 4, 'set back from 3600 s to 20 s', 5],
         'two rows at once' => ["0,4.1,0.5\n1,4.1,0.5\n1,4.0,0.6\n2,4.0,0.5\n", 4, 'second row', 3],
         'a jump and back' => ["0,4.1,0.5\n1,41,0.5\n2,4.1,0.5\n3,4.1,0.5\n", 3, 'jump', 3],
         'a gap' => ["0,4.1,0.5\n1,4.1,0.5\n2,4.1,0.5\n3,4.1,0.5\n300,4.0,0.5\n", 6, 'gap of 297 s', 5],
         'an unknown unit' => ["0,4.1,0.5\n1,4.1,500 furlongs\n2,4.0,0.5\n", 3, 'cannot be read', 2],
     ]);
+
+    it('loses nothing of a log whose clock is set back', function (): void {
+        // An hour at 0.5 A, then the clock starts anew, 10 s a row: 3600 + 10 + 10 + 10 s at 0.5 A = 504.17 mAh.
+        $file = LogReader::read("seconds,volts,amps\n0,4.1,0.5\n3600,4.1,0.5\n20,4.1,0.5\n30,4.0,0.5\n40,4.0,0.5\n");
+        expect($file->sums?->milliampHours)->toEqualWithDelta(504.167, 0.01)->and(count(array_filter($file->troubles, static fn (array $one): bool => str_contains($one['says'], 'set back'))))->toBe(1);
+        // Dates do not save a clock that is set back for the winter: an hour of rows is read twice, none is lost.
+        $file = LogReader::read("time,volts,amps\n2026-10-25 02:58:00,4.1,0.5\n2026-10-25 02:59:00,4.1,0.5\n2026-10-25 02:00:00,4.1,0.5\n2026-10-25 02:01:00,4.0,0.5\n");
+        expect($file->taken)->toBe(4)->and($file->log[3][0])->toBe(180.0);
+    });
 
     it('says so when there are no figures at all', function (): void {
         expect(LogReader::read("hello\nworld\n")->troubles[0]['says'])->toContain('no line with three figures')->and(LogReader::read('')->taken)->toBe(0);

@@ -145,6 +145,16 @@ describe('who gives up first', function (): void {
         'a pack that cannot push it through' => fn () => [['pack' => $cell(['resistanceMohm' => 1500]), 'panel' => Power::steady(500, 3.6)], GivesUp::NO_BALANCE, 'pack'],
     ]);
 
+    it('trips the pack that carries more than its share', function (float $otherOhm, ?string $line): void {
+        // 2 A out of 50 mΩ beside 150 mΩ: the first carries 150 ÷ 200 of it, 1.5 A; beside its equal 1 A. It trips above 1.2 A.
+        $pack = static fn (float $ohm): array => Power::pack('lithium-ion', 1, 3000, ['resistanceMohm' => $ohm, 'protection' => 'none']);
+        $guard = ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['lithium-ion'], 'series' => 1, 'cutOffV' => 2.5, 'mostMa' => 1200]]];
+        $run = Power::run(['pack' => $pack(50), 'other' => $pack($otherOhm), 'guard' => $guard, 'panel' => Power::steady(2000, 3.6, 'current')], more: ['joins' => [
+            ['kind' => 'parallel', 'from' => 'pack', 'to' => 'other'], ['kind' => 'power', 'from' => 'pack', 'to' => 'panel'],
+        ]]);
+        expect($run->end?->cause === GivesUp::TRIPS && $run->hours === 0.0 ? $run->end->line->id : null)->toBe($line);
+    })->with(['beside a weaker one' => [150, 'pack'], 'beside its equal' => [50, null]]);
+
     it('stops a linear regulator where its input is short of the output and the dropout', function () use ($cell): void {
         // 3.2 V at the panel need 3.5 V at the regulator: the charge left is where the rested cell stands at 3.5 V.
         $run = Power::run(['pack' => $cell(), 'five' => Power::converter(3.3, 1, 'linear'), 'panel' => Power::steady(200, 3.3, leastV: 3.2)]);

@@ -26,6 +26,9 @@ final class LogReader
     /** A step of the volts beyond this share, and back in the next row, is a jump of the meter. */
     private const JUMP = 0.3;
 
+    /** Seconds. */
+    private const HALF_A_DAY = 43200.0;
+
     private const SECONDS = ['s' => 1.0, 'sec' => 1.0, 'secs' => 1.0, 'second' => 1.0, 'seconds' => 1.0, 'ms' => 0.001, 'min' => 60.0, 'mins' => 60.0, 'minutes' => 60.0, 'h' => 3600.0, 'hr' => 3600.0, 'hours' => 3600.0];
 
     private const VOLTS = ['v' => 1.0, 'volt' => 1.0, 'volts' => 1.0, 'mv' => 0.001];
@@ -44,6 +47,9 @@ final class LogReader
     private string $separator = ',';
 
     private bool $commaIsPoint = false;
+
+    /** Whether the time is written as that of a clock. */
+    private bool $isClock = false;
 
     /** @var array{time: int, volts: int, amps: int} */
     private array $columns = ['time' => 0, 'volts' => 1, 'amps' => 2];
@@ -66,37 +72,17 @@ final class LogReader
         $lines = preg_split('/\r\n|\n|\r/', preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text) ?: [];
         $first = $this->findForm($lines);
         $rows = [];
-        $last = null;
-        $days = 0.0;
         foreach ($lines as $index => $line) {
             if ($index < $first || trim($line) === '' || str_starts_with(ltrim($line), '#')) {
                 continue;
             }
             $this->read++;
             $row = $this->row($line, $index + 1);
-            if ($row === null) {
-                continue;
+            if ($row !== null) {
+                $rows[] = [...$row, $index + 1];
             }
-            $row[0] += $days;
-            if ($last !== null && $row[0] < $last) {
-                // A clock of the day that runs past midnight goes on with the next day.
-                if ($last - $row[0] > 43200.0 && $last - $days < 86400.0 && $this->isClock($line)) {
-                    $days += 86400.0;
-                    $row[0] += 86400.0;
-                } else {
-                    $this->trouble($index + 1, sprintf('the clock runs backwards, from %s s to %s s; the row is left out', Number::exact($last), Number::exact($row[0])));
-
-                    continue;
-                }
-            }
-            if ($last !== null && $row[0] === $last) {
-                $this->trouble($index + 1, sprintf('a second row at %s s; the first one counts', Number::exact($last)));
-
-                continue;
-            }
-            $last = $row[0];
-            $rows[] = [...$row, $index + 1];
         }
+        $rows = $this->inOrder($rows);
         $rows = $this->withoutJumps($rows);
         $this->tellGaps($rows);
         $start = $rows[0][0] ?? 0.0;
@@ -215,6 +201,7 @@ final class LogReader
     {
         $cell = trim($cell, " \t\"");
         if (preg_match('/^(?:\d{4}-\d\d-\d\d[T ])?(\d{1,3}):(\d\d)(?::(\d\d(?:[.,]\d+)?))?Z?$/', $cell, $parts) === 1) {
+            $this->isClock = true;
             $seconds = (float) $parts[1] * 3600 + (float) $parts[2] * 60 + (float) str_replace(',', '.', $parts[3] ?? '0');
 
             return preg_match('/^(\d{4})-(\d\d)-(\d\d)/', $cell, $day) === 1 ? $seconds + self::dayNumber((int) $day[1], (int) $day[2], (int) $day[3]) * 86400.0 : $seconds;
@@ -223,9 +210,43 @@ final class LogReader
         return $this->figure($cell, self::SECONDS, $this->units['time']);
     }
 
-    private function isClock(string $line): bool
+    /**
+     * Rows in the order of time. A clock that starts anew (past midnight, or set back) goes on from where it stood;
+     * a single row out of order is left out.
+     *
+     * @param  list<array{float, float, float, int}>  $rows  with the line each came from
+     * @return list<array{float, float, float, int}>
+     */
+    private function inOrder(array $rows): array
     {
-        return str_contains($this->cells($line)[$this->columns['time']] ?? '', ':');
+        $kept = [];
+        $last = $lastRead = null;
+        $shift = 0.0;
+        foreach ($rows as $index => [$read, $volts, $amps, $line]) {
+            $next = $rows[$index + 1][0] ?? null;
+            if ($last !== null && $read + $shift < $last) {
+                if ($this->isClock && $lastRead - $read > self::HALF_A_DAY && $lastRead < 2 * self::HALF_A_DAY) {
+                    $shift += 2 * self::HALF_A_DAY;
+                } elseif ($next !== null && $next >= $read && $next + $shift < $last) {
+                    $shift += $last - ($read + $shift) + $next - $read;
+                    $this->trouble($line, sprintf('the clock is set back from %s s to %s s; from this row on the time is counted on from the row before', Number::exact((float) $lastRead), Number::exact($read)));
+                } else {
+                    $this->trouble($line, sprintf('the clock runs backwards, from %s s to %s s; the row is left out', Number::exact((float) $lastRead), Number::exact($read)));
+
+                    continue;
+                }
+            }
+            if ($last !== null && $read + $shift === $last) {
+                $this->trouble($line, sprintf('a second row at %s s; the first one counts', Number::exact($read)));
+
+                continue;
+            }
+            $last = $read + $shift;
+            $lastRead = $read;
+            $kept[] = [$last, $volts, $amps, $line];
+        }
+
+        return $kept;
     }
 
     /** @param  array<string, float>  $units */

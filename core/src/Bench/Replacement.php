@@ -19,8 +19,11 @@ final readonly class Replacement
     /** @param  string  $figure  a key of Check\Measuring */
     private function __construct(public string $figure, public string $typed, public string $stated, public string $says) {}
 
-    /** @return list<self> none where the reading says nothing about a figure */
-    public static function of(Build $build, Reading $reading): array
+    /**
+     * @param  array<string, float>  $leadOhms  by Feed::key()
+     * @return list<self> none where the reading says nothing about a figure
+     */
+    public static function of(Build $build, Reading $reading, array $leadOhms = []): array
     {
         $line = $build->line($reading->line);
         if ($line === null) {
@@ -32,8 +35,7 @@ final readonly class Replacement
             'draw' => self::ofDraws($line, $reading, $build->readings),
             'temperature' => self::ofTemperature($line, $reading),
             'dimension' => $reading->value === null ? [] : [self::ofDimension($line, $reading->figure, $reading->value)],
-            'run' => self::ofRun($build, $line, $reading),
-            'charge' => [],
+            'run' => self::ofRun($build, $line, $reading, $leadOhms),
             default => [],
         };
     }
@@ -115,7 +117,7 @@ final readonly class Replacement
         return $found;
     }
 
-    /** @return array<string, float> milliamps by state at these volts, by the part's own figures as they stood before any measurement */
+    /** @return array<string, float> milliamps by state at these volts, by the part's own figures */
     private static function statedAt(SupplyInput $supply, float $at): array
     {
         if (! $supply->drawMa->isKnown() || ! $supply->drawAtV->isKnown()) {
@@ -142,16 +144,17 @@ final readonly class Replacement
      * A run logged to its end counts the charge that came out. What sag and cut-off leave inside is reckoned
      * apart, so the usable share moves in the ratio of measured to predicted charge.
      *
+     * @param  array<string, float>  $leadOhms
      * @return list<self>
      */
-    private static function ofRun(Build $build, Line $line, Reading $reading): array
+    private static function ofRun(Build $build, Line $line, Reading $reading, array $leadOhms): array
     {
         $share = $line->part->pack?->usableShare;
         $log = LogSums::of($reading->log);
         if ($share === null || ! $share->isKnown() || $log === null || ! $reading->ranOut()) {
             return [];
         }
-        $predicted = (new RunTests($build, new SupplyTree($build)))->of($reading)->predictedAmpHours();
+        $predicted = (new RunTests($build, new SupplyTree($build), $leadOhms))->of($reading)->predictedAmpHours();
         $is = $predicted === null ? 0.0 : $share->usual() * $log->milliampHours / 1000 / $predicted;
 
         return $is > 1.3 || $is < 0.05 ? [] : [new self('pack.usableShare', Number::exact(min(1.0, $is) * 100, 1).' %', $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];

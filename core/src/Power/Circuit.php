@@ -154,15 +154,19 @@ final class Circuit
         return $amps;
     }
 
-    /** Who gives up at these terminal volts and amps; null while all hold out. */
-    public function givesUp(float $volts, float $amps, int $state): ?GivesUp
+    /**
+     * Who gives up at these terminal volts; null while all hold out.
+     *
+     * @param  list<float>  $amps  out of each pack
+     */
+    public function givesUp(float $volts, array $amps, int $state): ?GivesUp
     {
-        foreach ($this->cells as $cells) {
+        foreach ($this->cells as $index => $cells) {
             if ($cells->cutOffV !== null && $volts <= $cells->cutOffV) {
                 return new GivesUp(GivesUp::CUT_OFF, $cells->line, PlayState::from($state), $volts, $cells->cutOffV);
             }
-            if ($cells->tripA !== null && $amps / count($this->cells) > $cells->tripA) {
-                return new GivesUp(GivesUp::TRIPS, $cells->line, PlayState::from($state), $amps / count($this->cells), $cells->tripA);
+            if ($cells->tripA !== null && $amps[$index] > $cells->tripA) {
+                return new GivesUp(GivesUp::TRIPS, $cells->line, PlayState::from($state), $amps[$index], $cells->tripA);
             }
         }
         foreach ($this->branches as $branch) {

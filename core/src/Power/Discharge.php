@@ -115,7 +115,7 @@ final class Discharge
         try {
             [$volts, $amps] = $circuit->balance($cells->restVolts($charge), $cells->ohm, $state);
 
-            return $circuit->givesUp($volts, $amps, $state);
+            return $circuit->givesUp($volts, [$amps], $state);
         } catch (NoBalance $none) {
             return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $cells->line, PlayState::from($state), 0.0, 0.0);
         }
@@ -228,7 +228,7 @@ final class Discharge
             [$rest, $ohm] = Instant::together($this->circuit, $charge);
             [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
 
-            return $this->circuit->givesUp($volts, $amps, $state);
+            return $this->circuit->givesUp($volts, Instant::split($this->circuit, $charge, $volts, $amps), $state);
         } catch (NoBalance $none) {
             return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
         }

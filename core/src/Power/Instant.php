@@ -57,9 +57,9 @@ final readonly class Instant
             $converters += $share * $flow->lostInConverters;
             $leads += $share * $flow->lostInLeads;
             $used += $share * $flow->used;
-            foreach ($circuit->cells as $index => $cells) {
+            foreach (self::split($circuit, $charge, $at, $taken) as $index => $out) {
+                $cells = $circuit->cells[$index];
                 $own = $cells->restVolts($charge[$index]);
-                $out = count($charge) === 1 ? $taken : ($own - $at) / max(self::LEAST_OHM, $cells->ohm);
                 $drain = $out > 0.0 ? $cells->drain($out) : $out;
                 $drains[$index] += $share * $drain;
                 $stored += $share * $own * $drain;
@@ -99,6 +99,20 @@ final readonly class Instant
         }
 
         return [$sum / $siemens, 1 / $siemens];
+    }
+
+    /**
+     * Amps out of each pack at these terminal volts, by Ohm's law; below nought where the others fill it.
+     *
+     * @param  list<float>  $charge
+     * @return list<float>
+     */
+    public static function split(Circuit $circuit, array $charge, float $volts, float $amps): array
+    {
+        return count($charge) === 1 ? [$amps] : array_map(
+            static fn (Cells $cells, float $left): float => ($cells->restVolts($left) - $volts) / max(self::LEAST_OHM, $cells->ohm),
+            $circuit->cells, $charge,
+        );
     }
 
     /** Amps that leave all stores together. */
