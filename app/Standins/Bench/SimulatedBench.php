@@ -7,8 +7,12 @@ namespace App\Standins\Bench;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Facts;
+use PocketPlot\Constants;
+use PocketPlot\File\FigurePlace;
+use PocketPlot\File\PartReader;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\YesNo;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
 use PocketPlot\Power\Circuit;
@@ -16,6 +20,7 @@ use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\GivesUp;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Quantity\Source;
 
 /**
  * Stands in for a bench supply and a meter. Behind it is a "true" device whose figures nobody is shown: each
@@ -25,6 +30,9 @@ final class SimulatedBench implements BenchInstrument
 {
     /** Volts, milliamps and least volts of a part of which nothing is known. */
     private const UNKNOWN_PART = ['board' => [5.0, 800.0, 4.4], 'display' => [12.0, 420.0, 8.2]];
+
+    /** How far the least volts at which a part really works lie below its sheet, at most. */
+    private const WORKS_BELOW = 0.06;
 
     /** The meter's last digit trembles by this share. */
     private const TREMBLE = 0.003;
@@ -41,8 +49,9 @@ final class SimulatedBench implements BenchInstrument
 
     public function sweep(Build $build, Line $line, float $fromV, float $stepV, bool $signal): iterable
     {
+        $line = self::bySheet($line);
         [$atV, $milliamps, $least] = $this->truth($build, $line, 'usual');
-        $needsSignal = $line->part->panel?->needsSignal === \PocketPlot\Part\YesNo::Yes;
+        $needsSignal = $line->part->panel?->needsSignal === YesNo::Yes;
         $kind = $line->part->supply->drawKind ?? DrawKind::Power;
         $dark = 0;
         for ($step = 0; $fromV - $step * $stepV > 0.05 && $dark < 3; $step++) {
@@ -60,13 +69,17 @@ final class SimulatedBench implements BenchInstrument
 
     public function draw(Build $build, Line $line, string $state): array
     {
-        [$volts, $milliamps] = $this->truth($build, $line, $state);
+        [$volts, $milliamps] = $this->truth($build, self::bySheet($line), $state);
 
         return ['volts' => $volts, 'milliamps' => round($milliamps * $this->tremble($line, strlen($state)), 1)];
     }
 
     public function run(Build $build, Line $pack, int $way): iterable
     {
+        foreach ($build->chosen() as $line) {
+            $build = $build->withPart($line->part->id, self::bySheet($line)->part);
+        }
+        $pack = $build->line($pack->id) ?? $pack;
         $facts = new Facts($build);
         $own = [];
         foreach ($build->chosen() as $line) {
@@ -97,6 +110,7 @@ final class SimulatedBench implements BenchInstrument
         [$volts, $milliamps, $least] = self::UNKNOWN_PART[$line->role->value] ?? self::UNKNOWN_PART[Role::Display->value];
         $share = ['off' => 0.0, 'idle' => 0.6, 'usual' => 1.0, 'heavy' => 1.35, 'start-up' => 2.0][$state] ?? 1.0;
         $milliamps *= $share;
+        $spread = Constants::DRAW_SPREAD[($supply->drawMa->source ?? Source::Unknown)->value];
         if ($supply !== null && $supply->drawMa->isKnown() && $supply->drawAtV->isKnown()) {
             $volts = $supply->drawAtV->usual();
             $milliamps = match ($state) {
@@ -111,13 +125,21 @@ final class SimulatedBench implements BenchInstrument
             $least = $supply->volts->least();
         }
 
-        return [$volts, $milliamps * (1 - 0.12 * $this->hidden($build, $line, 'draw')), $least * (1 - 0.06 * abs($this->hidden($build, $line, 'least')))];
+        return [$volts, $milliamps * (1 - $spread * $this->hidden($build, $line, 'draw')), $least * (1 - self::WORKS_BELOW * abs($this->hidden($build, $line, 'least')))];
     }
 
-    /** -1 to 1: how far this figure of this part really lies from its sheet. */
+    /** The line as its part's sheet has it: what was measured here does not move the device that it was measured on. */
+    private static function bySheet(Line $line): Line
+    {
+        return $line->holding(PartReader::read(FigurePlace::asStated($line->part->raw)));
+    }
+
+    /** -1 to 1: how far this figure of this part really lies from its sheet; little most often, as in Power\Sampling. */
     private function hidden(Build $build, Line $line, string $figure): float
     {
-        return crc32("{$build->name} {$line->part->id} {$figure}") / 4294967295 * 2 - 1;
+        $even = static fn (string $which): float => crc32("{$build->name} {$line->part->id} {$figure} {$which}") / 4294967295;
+
+        return $even('up') - $even('down');
     }
 
     private function tremble(Line $line, int $step): float

@@ -160,6 +160,29 @@ final readonly class FigurePlace
         return $this->each($raw, static fn (mixed $now): mixed => is_array($now) ? array_diff_key($now, ['measured' => true]) : $now);
     }
 
+    /**
+     * The part as its sheets have it: every measurement that stands beside a stated figure taken back. What is
+     * known by measurement only stays.
+     *
+     * @param  array<string, mixed>  $raw
+     * @return array<string, mixed>
+     */
+    public static function asStated(array $raw): array
+    {
+        $facets = self::asGroup($raw['facets'] ?? null);
+
+        return $facets === [] ? $raw : [...$raw, 'facets' => array_map(self::stated(...), $facets)];
+    }
+
+    private static function stated(mixed $value): mixed
+    {
+        if (! is_array($value)) {
+            return $value;
+        }
+
+        return array_map(self::stated(...), isset($value['value']) || isset($value['least']) || isset($value['most']) ? array_diff_key($value, ['measured' => true]) : $value);
+    }
+
     /** @return array<array-key, mixed> */
     private static function asGroup(mixed $value): array
     {
