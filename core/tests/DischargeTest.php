@@ -8,6 +8,7 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
+use PocketPlot\Power\Balance;
 use PocketPlot\Power\Cells;
 use PocketPlot\Power\Chemistry;
 use PocketPlot\Power\Circuit;
@@ -240,6 +241,25 @@ it('finds the balance of a converter by hand', function (): void {
     [$volts, $amps] = Power::circuit(['pack' => Power::pack('lithium-ion', 2, 3000, ['resistanceMohm' => 100]), 'five' => Power::converter(5, 0.8), 'panel' => Power::steady(1000, 5)])->balance(7.2, 0.1, 2);
     expect($volts)->toEqualWithDelta(7.1121, 0.0001)->and($amps)->toEqualWithDelta(0.8788, 0.0001);
 });
+
+it('finds amps behind a resistance', function (Closure $drawn, float $start, ?float $amps): void {
+    // 10 V behind 0.5 Ω.
+    $found = Balance::amps(10.0, 0.5, $start, $drawn);
+    $amps === null ? expect($found)->toBeNull() : expect($found)->toEqualWithDelta($amps, 1e-6);
+})->with([
+    // 8 W: V² − 10 V + 4 = 0; V = (10 + √84) ÷ 2 = 9.58258 V; 8 ÷ V = 0.834849 A.
+    'constant power' => [static fn (float $v): float => 8.0 / $v, 0.0, 0.834849],
+    'from a start far off' => [static fn (float $v): float => 8.0 / $v, 9.0, 0.834849],
+    'constant current' => [static fn (float $v): float => 1.25, 0.0, 1.25],
+    // 10 ÷ (4.5 + 0.5).
+    'a resistance' => [static fn (float $v): float => $v / 4.5, 0.0, 2.0],
+    'a resistance less than that before it, where every step goes too far' => [static fn (float $v): float => $v / 0.6, 0.0, 10 / 1.1],
+    // Below 9.5 V another 0.4 A join in: 0.8 A leave 9.6 V, so they do not.
+    'a load that joins in below its volts' => [static fn (float $v): float => $v < 9.5 ? 1.2 : 0.8, 0.0, 0.8],
+    // 10² ÷ (4 × 0.5) = 50 W is the most.
+    'close to the most' => [static fn (float $v): float => 49.5 / $v, 0.0, 9.0],
+    'beyond the most' => [static fn (float $v): float => 50.5 / $v, 0.0, null],
+]);
 
 it('reports that there is no balance instead of hiding it', function (): void {
     // The most that 7.2 V push through 1 Ω is 7.2² ÷ 4 = 12.96 W.

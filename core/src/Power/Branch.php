@@ -10,9 +10,6 @@ use PocketPlot\Part\DrawKind;
 /** One fed input with the lead before it: its own draw by state, and the outputs that live on it. */
 final class Branch
 {
-    /** Steps after which volts and amps that still move count as having no balance. */
-    public const MOST_STEPS = 200;
-
     /** @var array<int, float> amps of the last balance, by state: where the next one starts */
     private array $amps = [];
 
@@ -43,21 +40,8 @@ final class Branch
         if ($this->ohm <= 0.0) {
             return $this->amps[$state] = $this->ampsAt($volts, $state);
         }
-        $amps = $this->amps[$state] ?? 0.0;
-        // What was found at other volts may be no start here.
-        $amps = $amps * $this->ohm < $volts / 2 ? $amps : 0.0;
-        for ($step = 0; $step < self::MOST_STEPS; $step++) {
-            $at = $volts - $amps * $this->ohm;
-            if ($at <= 0.0) {
-                throw new NoBalance($this->line);
-            }
-            $next = $this->ampsAt($at, $state);
-            if (abs($next - $amps) <= 1e-10 + 1e-9 * $next) {
-                return $this->amps[$state] = $next;
-            }
-            $amps = $next;
-        }
-        throw new NoBalance($this->line);
+
+        return $this->amps[$state] = Balance::amps($volts, $this->ohm, $this->amps[$state] ?? 0.0, fn (float $at): float => $this->ampsAt($at, $state)) ?? throw new NoBalance($this->line);
     }
 
     /** Volts that arrive when the rail has these. */

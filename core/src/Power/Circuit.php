@@ -109,8 +109,7 @@ final class Circuit
     /**
      * Balance at this charge: terminal volts and amps.
      *
-     * Volts = rest volts − amps × resistance, amps = what all takers draw at those volts; found by putting one
-     * into the other until both stand still.
+     * Volts = rest volts − amps × resistance, amps = what all takers draw at those volts.
      *
      * @return array{float, float}
      *
@@ -121,23 +120,10 @@ final class Circuit
         if ($ohm <= 0.0) {
             return [$restVolts, $this->amps($restVolts, $state)];
         }
-        $amps = $this->last[$state] ?? 0.0;
-        // What was found at another charge is a good start, unless it lies beyond what can be pushed through.
-        $amps = $amps * $ohm < $restVolts / 2 ? $amps : 0.0;
-        for ($step = 0; $step < Branch::MOST_STEPS; $step++) {
-            $volts = $restVolts - $amps * $ohm;
-            if ($volts <= 0.0) {
-                throw new NoBalance($this->source);
-            }
-            $next = $this->amps($volts, $state);
-            if (abs($next - $amps) <= 1e-10 + 1e-8 * $next) {
-                $this->last[$state] = $next;
+        $amps = Balance::amps($restVolts, $ohm, $this->last[$state] ?? 0.0, fn (float $at): float => $this->amps($at, $state)) ?? throw new NoBalance($this->source);
+        $this->last[$state] = $amps;
 
-                return [$volts, $next];
-            }
-            $amps = $next;
-        }
-        throw new NoBalance($this->source);
+        return [$restVolts - $amps * $ohm, $amps];
     }
 
     /** @throws NoBalance */
