@@ -50,8 +50,11 @@ final class WriteReading
         }
     }
 
+    /** Puts a reading aside. Where it counted, what was stated counts again: no figure stays whose reading is gone. */
     public static function out(BuildRecord $build, string $key): void
     {
+        $counting = array_filter(self::replacements($build, $key), static fn (array $one): bool => FigurePlace::of($one[1]->figure)?->holds(self::part($build, $one[0])->spec, $one[1]->typed) === true);
+        self::takeBack($build, array_values($counting));
         self::find($build, $key)->update(['removed_at' => now()]);
     }
 
@@ -76,11 +79,22 @@ final class WriteReading
     /** What was stated counts again. */
     public static function useNoMore(BuildRecord $build, string $key): void
     {
-        foreach (self::replacements($build, $key) as [$line, $one]) {
-            $part = BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);
+        self::takeBack($build, self::replacements($build, $key));
+    }
+
+    /** @param  list<array{string, Replacement}>  $replacements */
+    private static function takeBack(BuildRecord $build, array $replacements): void
+    {
+        foreach ($replacements as [$line, $one]) {
+            $part = self::part($build, $line);
             $part->spec = FigurePlace::of($one->figure)?->takeBack($part->spec) ?? $part->spec;
             $part->save();
         }
+    }
+
+    private static function part(BuildRecord $build, string $line): BuildPartRecord
+    {
+        return BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);
     }
 
     /** @return list<array{string, Replacement}> the line and what is replaced in its part */

@@ -52,10 +52,8 @@ final class BenchView
         $build = $facts->build;
         $line = $build->line($reading->line);
         $sweep = $reading->kind === 'sweep' ? Sweep::of($reading) : null;
-        // A reading of a part that has been swapped meanwhile says nothing about the new one.
-        $isOfThisPart = $line !== null && ($reading->part === '' || $reading->part === $line->name());
-
-        $replacements = $isOfThisPart ? Replacement::of($build, $reading, $facts->leadOhms()) : [];
+        $isOfThisPart = $line !== null && $reading->isOf($line);
+        $replacements = Replacement::of($build, $reading, $facts->leadOhms());
         $asks = $sweep === null ? [] : $sweep->asks;
         if ($isOfThisPart && $replacements === [] && in_array($reading->state, ['idle', 'usual', 'heavy'], true)) {
             $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';

@@ -129,7 +129,7 @@ final readonly class SourceReport
         ];
 
         return [
-            'charger' => $plan->path->line->id, 'chargerName' => $plan->path->line->name(), 'source' => $plan->path->source?->id, 'sourceName' => $plan->path->source?->name(),
+            'charger' => $plan->path->line->id, 'chargerName' => $plan->path->line->name(), 'source' => $plan->path->source?->id, 'sourceName' => $plan->path->source?->name(), 'inSun' => $plan->path->isInSun(),
             'pastPack' => $plan->path->charger->powerPath->value, 'atRest' => $one($plan->atRest), 'inPlay' => $one($plan->inPlay),
             'netMa' => self::round($plan->netMa), 'playW' => self::round($plan->playW), 'hottestC' => self::round($plan->hottestC),
             'missing' => array_map(self::gap(...), $plan->missing),

@@ -147,6 +147,22 @@ describe('the bench', function (): void {
         $this->getJson("{$this->at}/bench")->assertJsonPath('readings.0.id', $id);
     });
 
+    it('lets no figure count whose reading is put aside, and none of a part that is gone', function (): void {
+        $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => '5', 'milliamps' => '1400'])->assertOk();
+        $before = $this->getJson($this->at)->json('appraisal.vitals.runTime');
+        $id = $this->getJson("{$this->at}/bench")->json('readings.0.id');
+        $counted = $this->postJson("{$this->at}/readings/{$id}/use", ['version' => 2])->assertOk()->json('appraisal.vitals.runTime');
+        expect($counted['usualHours'])->toBeLessThan($before['usualHours']);
+        expect($this->deleteJson("{$this->at}/readings/{$id}", ['version' => 3])->assertOk()->json('appraisal.vitals.runTime'))->toEqual($before);
+        $this->postJson("{$this->at}/readings/{$id}/restore", ['version' => 4])->assertOk();
+        $this->getJson("{$this->at}/bench")->assertJsonPath('readings.0.replaces.0.counts', false);
+        // Another board in its place: the reading speaks of the old one and moves nothing.
+        $other = $this->getJson('/api/parts?role=board')->json('parts.0');
+        $swapped = $this->postJson("{$this->at}/lines/board/swap", ['version' => 5, 'part' => $other['libraryId']])->assertOk()->json('appraisal.vitals.runTime');
+        $this->getJson("{$this->at}/bench")->assertJsonPath('readings.0.isOfThisPart', false)->assertJsonPath('readings.0.replaces', []);
+        expect($this->postJson("{$this->at}/readings/{$id}/use", ['version' => 6])->json('appraisal.vitals.runTime'))->toEqual($swapped);
+    });
+
     it('keeps a photograph small, without what a camera writes into it, and brings it through a file', function (): void {
         $picture = imagecreatetruecolor(2400, 1200);
         imagefill($picture, 0, 0, (int) imagecolorallocate($picture, 200, 120, 40));

@@ -141,7 +141,7 @@ final class PowerOfFile extends Command
     {
         if ($plan !== null) {
             $this->say('');
-            $this->say(sprintf('charge by %s: %s h to 80 %%, %s h to full; %s mA left over while played', $plan->path->line->name(), self::n($plan->atRest?->hoursTo80), self::n($plan->atRest?->hoursToFull), self::n($plan->netMa)));
+            $this->say(sprintf('charge by %s%s: %s h to 80 %%, %s h to full; %s mA left over while played', $plan->path->line->name(), $plan->path->isInSun() ? ', in full sun' : '', self::n($plan->atRest?->hoursTo80), self::n($plan->atRest?->hoursToFull), self::n($plan->netMa)));
         }
     }
 

@@ -26,7 +26,7 @@ final readonly class Replacement
     public static function of(Build $build, Reading $reading, array $leadOhms = []): array
     {
         $line = $build->line($reading->line);
-        if ($line === null) {
+        if ($line === null || ! $reading->isOf($line)) {
             return [];
         }
 

@@ -64,6 +64,12 @@ final readonly class Reading
         public array $extra = [],
     ) {}
 
+    /** Whether the line still holds the part that was measured: a reading of one that was swapped meanwhile says nothing about the new one. */
+    public function isOf(Line $line): bool
+    {
+        return $this->part === '' || $this->part === $line->name();
+    }
+
     /** Whether a run went on until something gave up, so that its length says something about the pack. */
     public function ranOut(): bool
     {

@@ -27,6 +27,12 @@ final readonly class ChargePath
         return new self($line, $line->part->charger, $source, $output);
     }
 
+    /** Whether it lives on the sun: what the source is said to give, it gives in full sun only. */
+    public function isInSun(): bool
+    {
+        return $this->source?->part->livesOn === 'sun';
+    }
+
     /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */
     public static function sourceFor(Build $build, Line $line, Charger $charger): array
     {

@@ -1455,6 +1455,7 @@ export interface components {
             chargerName: string;
             source: string | null;
             sourceName: string | null;
+            inSun: boolean;
             pastPack: string;
             atRest: components["schemas"]["ChargeRun"] | null;
             inPlay: components["schemas"]["ChargeRun"] | null;

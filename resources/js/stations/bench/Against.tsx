@@ -64,6 +64,7 @@ export function Against({ bench }: { bench: Bench }) {
                                     { name: 'predicted volts', unit: 'V', side: 'left', line: 'dashed', points: pairs(test.predicted, 1) },
                                     { name: 'measured volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: pairs(test.measured, 1) },
                                     { name: 'predicted amps', unit: 'A', side: 'right', line: 'dotted', digits: 3, points: pairs(test.predicted, 2) },
+                                    { name: 'measured amps', unit: 'A', side: 'right', line: 'solid', digits: 3, points: pairs(test.measured, 2) },
                                 ]}
                                 marks={[{ x: test.measuredHours, says: 'measured end' }]}
                             />

@@ -21,7 +21,7 @@ export function LogEntry({ log, onLog }: { log: LogPreview | null; onLog: (log: 
     };
     return (
         <div className="mb-4">
-            <Labelled label="Log of a meter (time, volts, amps), if there is one">{(id) => <input id={id} type="file" accept=".csv,.txt,.tsv,text/*" className={`${big} max-w-full`} onChange={(event) => void read(event.target.files?.[0])} />}</Labelled>
+            <Labelled label="Log of a meter (time, volts, amps), if there is one">{(id) => <input id={id} type="file" accept=".csv,.txt,.tsv,text/*" className={`${big} max-w-full py-2.5`} onChange={(event) => void read(event.target.files?.[0])} />}</Labelled>
             {reading && <p role="status">reading …</p>}
             {problem !== null && (
                 <p role="alert" className="text-clash">

@@ -23,10 +23,19 @@ export type Kind = (typeof kinds)[number][0];
 const steps: Record<Kind, string[]> = {
     sweep: ['Set the supply to volts that are known to be good, current limited to a little more than the part draws.', 'Give the panel a picture signal if it can have one: some stay dark without.', 'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.'],
     draw: ['Put the meter in the supply lead, on its 10 A range first.', 'Let the console settle in the state for a minute.', 'Read volts at the part and amps in its lead at the same moment.'],
-    run: ['Charge full, note the time, play one way without a break.', 'Stay with it. Stop when it smells, swells or gets hot.', 'Note when and how it ended.'],
-    charge: ['Start from an empty pack, console off.', 'Charge on something that does not burn, with someone near.', 'Note when the lamp says full.'],
-    temperature: ['Run it at a known load for half an hour, closed as it will be.', 'Read with a probe or a thermometer; do not touch it to find out.', 'Read the air of the room as well.'],
+    run: ['Charge full, note the time, play one way without a break.', 'Keep light, volume and air as they are; a meter in the pack’s lead that logs tells far more.', 'Note when and how it ended.'],
+    charge: ['Start from an empty pack, console off.', 'Note the time, and the share it started from if it was not empty.', 'Note when the lamp says full.'],
+    temperature: ['Run it at a known load for half an hour, closed as it will be.', 'Read with a probe or a thermometer, at the hottest spot.', 'Read the air of the room as well.'],
     dimension: ['Power off.', 'Measure at the tallest spot, sockets and screws included.', 'Measure twice; write the larger.'],
+};
+
+/** What can hurt someone at this measurement; none where nothing can. */
+const cautions: Partial<Record<Kind, string>> = {
+    sweep: 'Both leads off while you change the wiring. Never sweep a part from mains, and nothing above the volts on its sheet.',
+    draw: 'A meter set to amps is a short across whatever it touches: only ever in the lead, never across the pack.',
+    run: 'Stay with it, and stop when anything smells, swells or gets too hot to hold. Let the protection end it; do not empty bare lithium cells by hand.',
+    charge: 'Charge on something that does not burn, with someone near; never a swollen, damaged or frozen cell.',
+    temperature: 'Do not touch it to find out. Stop when a cell is warmer than its maker allows.',
 };
 
 const stopped = ['went dark', 'picture went', 'restarted', 'warning', 'shut itself down', 'switched off by hand', 'still running'];
@@ -100,11 +109,16 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
                     void write();
                 }}
             >
-                <ol className="mb-4 max-w-prose list-decimal pl-6 text-lg">
+                <ol className="mb-3 max-w-prose list-decimal pl-6 text-lg">
                     {steps[kind].map((says) => (
                         <li key={says}>{says}</li>
                     ))}
                 </ol>
+                {cautions[kind] !== undefined && (
+                    <p className="mb-4 max-w-prose border-l-4 border-tight pl-3">
+                        {cautions[kind]} <span className="text-pencil">Makers’ instructions and local rules come first; mains and doubtful packs are for a qualified person.</span>
+                    </p>
+                )}
                 <div className="mb-4 flex flex-wrap items-end gap-4">
                     <Labelled label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} className="min-w-64 flex-1">
                         {(id) => (
@@ -194,7 +208,7 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
                             </Labelled>
                         ))}
                         <Labelled label="Photograph" problem={about('photo')}>
-                            {(id) => <input id={id} type="file" accept="image/*" className={big} onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)} />}
+                            {(id) => <input id={id} type="file" accept="image/*" className={`${big} py-2.5`} onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)} />}
                         </Labelled>
                     </div>
                 </details>

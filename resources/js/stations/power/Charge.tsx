@@ -47,8 +47,9 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                         , four fifths in <strong className="figures">{hours(atRest.hoursTo80)}</strong>
                     </>
                 )}
-                , living on {from}.{atRest.heldBack && ' The supply holds it back: the charger could do more.'}
+                , living on {from}{plan.inSun && ' in full sun'}.{atRest.heldBack && ' The supply holds it back: the charger could do more.'}
             </p>
+            {plan.inSun && <p className="mb-2 max-w-prose text-sm">Full sun means square on, with nothing between: clouds, shade, a window or a slant leave a tenth to a half of it. Meter the panel where it will stand.</p>}
             <Plot
                 label={`Charge by ${plan.chargerName}`}
                 series={[

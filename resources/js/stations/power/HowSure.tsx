@@ -60,9 +60,30 @@ function Middle({ band }: { band: PowerBand }) {
                 <span>{band.histogram[Math.floor(band.histogram.length / 2)]?.from.toFixed(1)} h</span>
                 <span>{band.histogram[band.histogram.length - 1]?.to.toFixed(1)} h</span>
             </p>
-            <p className="mb-6 text-sm text-pencil">
+            <p className="text-sm text-pencil">
                 {band.runs} runs, every figure drawn from its band, the usual most often; seed {band.seed}, so that the same build gives the same picture.
             </p>
+            <details className="mt-1 mb-6">
+                <summary className="min-h-6 cursor-pointer text-pencil">As a table</summary>
+                <table className="figures text-sm">
+                    <thead>
+                        <tr className="border-b border-ink text-right">
+                            <th className="p-1">from, h</th>
+                            <th className="p-1 pl-6">to, h</th>
+                            <th className="p-1 pl-6">runs</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {band.histogram.map((bar) => (
+                            <tr key={bar.from} className="border-b border-dotted border-line text-right">
+                                <td className="p-1">{bar.from.toFixed(2)}</td>
+                                <td className="p-1 pl-6">{bar.to.toFixed(2)}</td>
+                                <td className="p-1 pl-6">{bar.runs}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </details>
         </section>
     );
 }
@@ -77,24 +98,24 @@ function Worth({ band }: { band: PowerBand }) {
                     <tr className="border-b border-ink text-left text-sm">
                         <th className="p-1">what</th>
                         <th className="p-1">is worth</th>
-                        <th className="p-1">from</th>
-                        <th className="p-1">to</th>
+                        <th className="p-1 pl-4">from</th>
+                        <th className="p-1 pl-4">to</th>
                     </tr>
                 </thead>
                 <tbody>
                     {band.sensitivities.map((one) => (
                         <tr key={one.what} className="border-b border-dotted border-line align-top">
                             <td className="p-1 font-semibold">{one.what}</td>
-                            <td className="w-[30%] p-1">
+                            <td className="w-[32%] p-1">
                                 <span className="flex items-center gap-2">
-                                    <span className="h-3 shrink-0 bg-pen" style={{ width: `${(one.worthHours / most) * 60}%` }} />
+                                    <span className="h-3 shrink-0 bg-pen" style={{ width: `${(one.worthHours / most) * 50}%` }} />
                                     <span className="figures text-sm whitespace-nowrap">{hours(one.worthHours)}</span>
                                 </span>
                             </td>
-                            <td className="p-1 text-sm">
+                            <td className="p-1 pl-4 text-sm">
                                 <span className="figures">{hours(one.badHours)}</span> {one.bad}
                             </td>
-                            <td className="p-1 text-sm">
+                            <td className="p-1 pl-4 text-sm">
                                 <span className="figures">{hours(one.goodHours)}</span> {one.good}
                             </td>
                         </tr>
