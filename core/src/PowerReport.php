@@ -30,9 +30,6 @@ use PocketPlot\Power\WayEnds;
 /** Everything about a build's power for one way of playing: the second front door, beside Appraisal. */
 final readonly class PowerReport
 {
-    /** Fillings of a room that are named. */
-    private const MOST_WITHIN = 5;
-
     private Facts $facts;
 
     private Profile $profile;
@@ -115,7 +112,7 @@ final readonly class PowerReport
 
         return new SizingReport(
             $hours, $source, $this->budget($circuit)->mean ?? 0.0, Sizing::needs($circuit, $hours, $library), $choices,
-            $cm3 === null ? [] : array_slice(PackChoices::within($choices, $cm3), 0, self::MOST_WITHIN),
+            $cm3 === null ? [] : PackChoices::within($this->build, $source, $choices, $cm3),
         );
     }
 

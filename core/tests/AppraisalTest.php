@@ -75,7 +75,7 @@ it('judges a candidate as the whole appraisal would after the change', function 
 });
 
 it('knows what a swap on the way of the power changes, though nobody is fed anew', function (string $kind, string $line): void {
-    $build = BuildReader::read(Make::buildFormat()->decode(Make::read("core/tests/builds/{$kind}.pocketplot.json")));
+    $build = Make::trial($kind);
     $role = $build->line($line)->role ?? throw new RuntimeException("no line {$line}");
     $parts = array_values(array_filter(Make::library(), static fn ($part): bool => $part->role === $role));
     $parts = array_values(array_filter($parts, static fn (int $index): bool => $index % 4 === 0, ARRAY_FILTER_USE_KEY));
@@ -90,7 +90,7 @@ function onTheWay(): array
 {
     $found = [];
     foreach (['fresh-body', 'small-pc-core', 'phone-core', 'lap-portable', 'upgrade-stack'] as $kind) {
-        $build = BuildReader::read(Make::buildFormat()->decode(Make::read("core/tests/builds/{$kind}.pocketplot.json")));
+        $build = Make::trial($kind);
         foreach ($build->chosen() as $line) {
             $part = $line->part;
             if ($part->protector !== null || $part->cable !== null || $part->amp !== null || $part->cooling !== null) {

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
-use PocketPlot\File\BuildReader;
 
 /**
  * Seven builds, one of each kind that people attempt. Beside each stands what a careful builder expects:
@@ -12,7 +11,7 @@ use PocketPlot\File\BuildReader;
 const KINDS = ['fresh-body', 'donor-body', 'upgrade-stack', 'phone-core', 'small-pc-core', 'kit-no-iron', 'lap-portable'];
 
 it('sees what a careful builder sees', function (string $kind): void {
-    $appraisal = Make::appraise(BuildReader::read(Make::buildFormat()->decode(Make::read("core/tests/builds/{$kind}.pocketplot.json"))));
+    $appraisal = Make::appraise(Make::trial($kind));
     /** @var array<string, list<string>> $expected */
     $expected = json_decode(Make::read("core/tests/builds/{$kind}.expected.json"), true, 8, JSON_THROW_ON_ERROR);
     $seen = [];

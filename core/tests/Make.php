@@ -79,6 +79,12 @@ final class Make
         return BuildReader::read(self::demoDocument($name));
     }
 
+    /** One of the seven builds, one of each kind. */
+    public static function trial(string $kind): Build
+    {
+        return BuildReader::read(self::buildFormat()->decode(self::read("core/tests/builds/{$kind}.pocketplot.json")));
+    }
+
     /** @return array<string, mixed> */
     public static function demoDocument(string $name): array
     {

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use CoreTests\Power;
+use PocketPlot\Build\Build;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\PackChoice;
 use PocketPlot\Check\PackChoices;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\Cells;
@@ -138,12 +140,40 @@ describe('sizing', function (): void {
         }
         $does = array_filter($choices, static fn (PackChoice $choice): bool => $choice->does);
         expect(array_unique(array_map(static fn (PackChoice $choice): ?bool => $choice->fits, $does)))->toContain(true)->toContain(false);
-        // What does it and fits stands first, the smallest of them at the top.
-        $volumes = array_map(static fn (PackChoice $choice): ?float => $choice->cm3, array_filter($choices, static fn (PackChoice $choice): bool => $choice->does && $choice->fits === true));
+        // What does it, clashes with nothing and fits stands first, the smallest of them at the top.
+        $volumes = array_map(static fn (PackChoice $choice): ?float => $choice->cm3, array_filter($choices, static fn (PackChoice $choice): bool => $choice->does && $choice->clashes === [] && $choice->fits === true));
         $sorted = $volumes;
         sort($sorted);
         expect(array_values($volumes))->toBe($sorted)->and($choices[0]->does && $choices[0]->fits)->toBeTrue();
     });
+
+    it('says what else a pack would bring, and names it after those that bring nothing', function (string $file, string $name, array $clashes): void {
+        $build = Make::trial($file);
+        $line = (new Facts($build))->with('pack')[0];
+        $choices = PackChoices::of($build, $line, $build->waysOfPlaying()[0], $build->brief->runTimeHours ?? 4.0, Make::library());
+        $found = array_values(array_filter($choices, static fn (PackChoice $choice): bool => $choice->part->name === $name))[0];
+        expect($found->does)->toBeTrue();
+        foreach ($clashes as $says) {
+            expect(implode(' ', $found->clashes))->toContain($says);
+        }
+        expect(count($found->clashes) === 0)->toBe($clashes === []);
+        // The same as the whole appraisal says after the swap.
+        $keys = static fn (Build $of): array => array_filter(Make::appraise($of)->keysOf(Verdict::Clash), static fn (string $key): bool => str_starts_with($key, 'power.') && ! str_starts_with($key, 'power.runtime'));
+        $is = $keys($build->withSwap($line->id, $found->part, $found->count));
+        $new = array_filter($is, static fn (string $key): bool => ! in_array($key, $keys($build), true) || str_starts_with(explode('/', $key, 2)[1], $line->id));
+        expect(count($found->clashes))->toBe(count($new));
+        $ranks = array_map(static fn (PackChoice $choice): int => $choice->does ? ($choice->clashes === [] ? 0 : 1) : 2, $choices);
+        $sorted = $ranks;
+        sort($sorted);
+        expect($ranks)->toBe($sorted);
+    })->with([
+        'bare cells where the board guards four in a row' => ['small-pc-core', 'Two bare round cells', ['no protection']],
+        // 49 W on average at 5 to 20 V: more than its socket gives.
+        'a bank whose socket is too weak' => ['small-pc-core', 'Beacon bank, 20000 mAh', ['high socket']],
+        'the pack that is there' => ['small-pc-core', 'Block pack, 4 in a row, 7800 mAh', []],
+        'a nickel pack on a lithium charger' => ['upgrade-stack', 'Round cells, nickel, three', ['harge']],
+        'a larger cell of the same kind' => ['upgrade-stack', 'Pebble 2000 cell', []],
+    ]);
 
     it('says the same of a pack as the appraisal after the swap', function (): void {
         $build = Make::demo('thimble');
@@ -157,9 +187,9 @@ describe('sizing', function (): void {
         $build = Make::demo('thimble');
         $pack = (new Facts($build))->with('pack')[0];
         $choices = PackChoices::of($build, $pack, $build->profiles[0], 2.0, Make::library());
-        $small = PackChoices::within($choices, 12.5);
-        $large = PackChoices::within($choices, 40.0);
-        expect($small[0]['hours'])->toBeLessThan($large[0]['hours'])->and(PackChoices::within($choices, 0.1))->toBe([]);
+        $small = PackChoices::within($build, $pack, $choices, 12.5);
+        $large = PackChoices::within($build, $pack, $choices, 40.0);
+        expect($small[0]['hours'])->toBeLessThan($large[0]['hours'])->and(PackChoices::within($build, $pack, $choices, 0.1))->toBe([]);
         foreach ($small as $one) {
             expect($one['count'] * $one['part']->size->volumeCm3())->toBeLessThanOrEqual(12.5);
         }

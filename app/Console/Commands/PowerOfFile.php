@@ -175,6 +175,7 @@ final class PowerOfFile extends Command
                     false => 'does not go into the body',
                     null => '',
                 }));
+                array_map(fn (string $clash) => $this->say("      clash: {$clash}"), $choice->clashes);
             }
         }
         foreach ($sizing->within as $one) {

@@ -18,6 +18,7 @@ final readonly class PackChoice
      * @param  ?RunEnd  $reached  the run on that many
      * @param  ?bool  $fits  into the body, that many; null without a body
      * @param  list<string>  $missing
+     * @param  list<string>  $clashes  what else about power so many of it would bring, a sentence each; none where it does not do it
      */
     public function __construct(
         public Part $part,
@@ -31,6 +32,7 @@ final readonly class PackChoice
         public ?float $grams,
         public ?GivesUp $tooHigh,
         public array $missing,
+        public array $clashes,
     ) {}
 
     /** @return array<string, mixed> */
@@ -43,7 +45,7 @@ final readonly class PackChoice
             'sealed' => $this->part->pack->sealed ?? false, 'oneHours' => self::hours($this->one), 'count' => $this->count, 'hours' => self::hours($this->reached), 'does' => $this->does, 'fits' => $this->fits,
             'cm3' => $this->cm3 === null ? null : round($this->cm3, 1), 'grams' => $this->grams === null ? null : round($this->grams, 1),
             'price' => $offer === null ? null : $offer->price->times($this->count)->toArray(),
-            'why' => $this->why(),
+            'why' => $this->why(), 'clashes' => $this->clashes,
         ];
     }
 

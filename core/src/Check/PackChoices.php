@@ -8,6 +8,8 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Body\FitsInside;
+use PocketPlot\Check\Body\StackHeight;
+use PocketPlot\Check\Power\RunTimeWanted;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
@@ -22,31 +24,38 @@ final class PackChoices
 {
     public const MOST_SIDE_BY_SIDE = 6;
 
+    /** Fillings of a room that are named. */
+    public const MOST_WITHIN = 5;
+
     /**
      * @param  list<Part>  $library
-     * @return list<PackChoice> what does it and fits first; smallest first among equals
+     * @return list<PackChoice> what does it, brings no clash and fits first; smallest first among equals
      */
     public static function of(Build $build, Line $source, Profile $profile, float $hours, array $library): array
     {
-        $before = self::misfits(new Facts($build), $source->id);
+        $facts = new Facts($build);
+        $misfits = self::misfits($facts, $source->id);
+        $clashes = self::clashes($facts, $source->id, []);
         $choices = [];
         foreach ($library as $part) {
             if ($part->pack !== null) {
-                $choices[] = self::tried($build, $source, $part, $profile, $hours, $before);
+                $choices[] = self::tried($build, $source, $part, $profile, $hours, $misfits, $clashes);
             }
         }
-        usort($choices, static fn (PackChoice $a, PackChoice $b): int => [! $a->does, $a->fits === false, $a->cm3 ?? INF] <=> [! $b->does, $b->fits === false, $b->cm3 ?? INF]);
+        $rank = static fn (PackChoice $one): array => [! $one->does, $one->clashes !== [], $one->fits === false, $one->cm3 ?? INF];
+        usort($choices, static fn (PackChoice $a, PackChoice $b): int => $rank($a) <=> $rank($b));
 
         return $choices;
     }
 
     /**
-     * The longest run that a room of so many cubic centimetres gives, by filling it with each pack in turn.
+     * The longest runs that a room of so many cubic centimetres gives, by filling it with each pack in turn; what
+     * would bring a clash about power is passed over.
      *
      * @param  list<PackChoice>  $choices
      * @return list<array{part: Part, count: int, hours: float}> longest first
      */
-    public static function within(array $choices, float $cm3): array
+    public static function within(Build $build, Line $source, array $choices, float $cm3): array
     {
         $found = [];
         foreach ($choices as $choice) {
@@ -60,12 +69,22 @@ final class PackChoices
             }
         }
         usort($found, static fn (array $a, array $b): int => $b['hours'] <=> $a['hours']);
+        $before = self::clashes(new Facts($build), $source->id, []);
+        $sound = [];
+        foreach ($found as $one) {
+            if (count($sound) < self::MOST_WITHIN && self::clashes(new Facts($build->withSwap($source->id, $one['part'], $one['count'])), $source->id, $before) === []) {
+                $sound[] = $one;
+            }
+        }
 
-        return $found;
+        return $sound;
     }
 
-    /** @param  array<string, true>  $before  what does not go into the body as it is and has nothing to do with the pack */
-    private static function tried(Build $build, Line $source, Part $part, Profile $profile, float $hours, array $before): PackChoice
+    /**
+     * @param  array<string, true>  $misfits  what does not go into the body as it is and has nothing to do with the pack
+     * @param  array<string, string>  $clashes  what clashes about power as it is
+     */
+    private static function tried(Build $build, Line $source, Part $part, Profile $profile, float $hours, array $misfits, array $clashes): PackChoice
     {
         $facts = new Facts($build->withSwap($source->id, $part, 1));
         $line = $facts->build->line($source->id) ?? $source;
@@ -88,15 +107,40 @@ final class PackChoices
         $does = $tooHigh === null && $reached !== null && $reached->hours >= $hours * (1 - 1e-6);
         $volume = $part->size->volumeCm3();
         $mass = $part->size->massG;
+        $reachedFacts = $count === 1 ? $facts : new Facts($build->withSwap($source->id, $part, $count));
 
         return new PackChoice(
             $part, $circuit, $end, $count, $reached, $does,
-            self::goesIn($count === 1 ? $facts : new Facts($build->withSwap($source->id, $part, $count)), $source->id, $before),
+            self::goesIn($reachedFacts, $source->id, $misfits),
             $volume === null ? null : $volume * $count,
             $mass->isKnown() ? $mass->usual() * $count : null,
             $tooHigh,
             array_map(static fn ($one): string => Measuring::name($one->figure)." of {$one->line->name()}", $gaps->allMissing()),
+            $does ? array_values(self::clashes($reachedFacts, $source->id, $clashes)) : [],
         );
+    }
+
+    /**
+     * What clashes about power, how long it lasts apart: new ones, and all that are about the pack itself.
+     *
+     * @param  array<string, string>  $before
+     * @return array<string, string> the sentence by the finding's key
+     */
+    private static function clashes(Facts $facts, string $packLine, array $before): array
+    {
+        $clashes = [];
+        foreach (RuleBook::metas() as $rule => $meta) {
+            if ($meta->family() !== 'power' || $rule === RunTimeWanted::class) {
+                continue;
+            }
+            foreach ((new $rule)->check($facts) as $finding) {
+                if ($finding->verdict === Verdict::Clash && (! isset($before[$finding->key()]) || ($finding->lines[0] ?? null) === $packLine)) {
+                    $clashes[$finding->key()] = $finding->says;
+                }
+            }
+        }
+
+        return $clashes;
     }
 
     /** Whether all that lived on a pack before still has something to live on. */
@@ -143,9 +187,11 @@ final class PackChoices
     private static function misfits(Facts $facts, ?string $without): array
     {
         $misfits = [];
-        foreach ((new FitsInside)->check($facts) as $finding) {
-            if ($finding->verdict === Verdict::Clash && ($without === null || ! in_array($without, $finding->lines, true))) {
-                $misfits[$finding->key()] = true;
+        foreach ([new FitsInside, new StackHeight] as $rule) {
+            foreach ($rule->check($facts) as $finding) {
+                if ($finding->verdict === Verdict::Clash && ($without === null || ! in_array($without, $finding->lines, true))) {
+                    $misfits[$finding->key()] = true;
+                }
             }
         }
 

@@ -36,15 +36,18 @@ final readonly class GivesUp
         $name = $this->line->name();
         $is = self::n($this->is);
         $limit = self::n($this->limit);
+        // Found at the very moment of the end, both read the same.
+        $isAtLimit = $is === $limit;
+        $tooLittle = static fn (string $where): string => $isAtLimit ? "less than the {$limit} V that {$where} needs arrive" : "{$is} V arrive, {$where} needs {$limit} V";
 
         return match ($this->cause) {
             self::EMPTY => "{$name} is empty.",
             self::CUT_OFF => "The protection of {$name} cuts off{$in}, at {$limit} V.",
-            self::TRIPS => "The protection of {$name} trips{$in}: {$is} A are taken, it carries {$limit} A.",
+            self::TRIPS => "The protection of {$name} trips{$in}: ".($isAtLimit ? "more than the {$limit} A that it carries are taken." : "{$is} A are taken, it carries {$limit} A."),
             self::TOO_HIGH => "A full pack gives {$name} {$is} V; it takes {$limit} V at most.",
-            self::HEADROOM => sprintf('%s runs out of headroom%s: %s V arrive at %s, which needs %s V.', $this->through?->name() ?? $name, $in, $is, $name, $limit),
+            self::HEADROOM => ($this->through?->name() ?? $name)." runs out of headroom{$in}: {$tooLittle($name)}.",
             self::NO_BALANCE => "{$name} cannot push through what is asked{$in}; its volts collapse.",
-            default => "{$name} gives up{$in}: {$is} V arrive, it needs {$limit} V.",
+            default => "{$name} gives up{$in}: {$tooLittle('it')}.",
         };
     }
 

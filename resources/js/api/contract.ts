@@ -1552,6 +1552,7 @@ export interface components {
                 name: string;
                 chemistry: string;
                 series: number;
+                clashes: string[];
                 oneHours: number | null;
                 count: number;
                 hours: number | null;

@@ -5,6 +5,7 @@ import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
+import { Peg } from '../../ui/Peg';
 import { runTime } from '../../ui/format';
 import { hours } from './figures';
 
@@ -42,7 +43,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
         if (pack.count > 1) await edit((path, version) => api.patch<Build>(`${path}/lines/${sizing.packLine}`, { version, quantity: pack.count }));
         notices.say(`${pack.count > 1 ? `${pack.count} × ` : ''}${pack.name} taken. Run time was ${runTime(before.runTime)}; clashes ${before.clashes} → ${answer.appraisal.vitals.clashes}.`);
     };
-    const shown = (sizing?.packs ?? []).filter((pack) => all || pack.does).sort((a, b) => Number(a.fits === false) - Number(b.fits === false) || orders[order][1](a) - orders[order][1](b));
+    const shown = (sizing?.packs ?? []).filter((pack) => all || pack.does).sort((a, b) => Number(a.clashes.length > 0) - Number(b.clashes.length > 0) || Number(a.fits === false) - Number(b.fits === false) || orders[order][1](a) - orders[order][1](b));
     return (
         <section aria-label="Which pack">
             <form
@@ -74,7 +75,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                             </ol>
                         </>
                     )}
-                    {sizing.within.length === 0 && ask.cm3.trim() !== '' && <p className="mb-5">No pack of the library goes into that room and runs this build.</p>}
+                    {sizing.within.length === 0 && ask.cm3.trim() !== '' && <p className="mb-5">No pack of the library goes into that room and runs this build without a clash.</p>}
                     <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
                         <h3 className="text-lg">Packs that last {hours(sizing.hours)}</h3>
                         <span className="flex gap-1" role="group" aria-label="Order">
@@ -113,6 +114,11 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                             <span className="block text-sm text-pencil">
                                                 {pack.why ?? `${pack.chemistry}, ${pack.series} in a row${pack.count === 1 ? '' : pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined side by side'}`}
                                             </span>
+                                            {pack.clashes.map((says) => (
+                                                <span key={says} className="flex items-start gap-1.5 text-sm">
+                                                    <Peg verdict="clash" size={16} /> {says}
+                                                </span>
+                                            ))}
                                         </td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{hours(pack.hours)}</td>
                                         <td className="figures p-1 text-right">{pack.cm3 === null ? '–' : Math.round(pack.cm3)}</td>
