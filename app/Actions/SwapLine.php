@@ -12,7 +12,8 @@ use PocketPlot\Build\SupplyState;
 /** Puts another part in a line's place; what was known of sourcing the old one does not hold for the new. */
 final class SwapLine
 {
-    public static function in(BuildRecord $build, string $key, PartRecord $part): void
+    /** @param  ?int  $quantity  how many of it; as many as before when null */
+    public static function in(BuildRecord $build, string $key, PartRecord $part, ?int $quantity = null): void
     {
         $line = Lines::find($build, $key);
         $line->fill([
@@ -23,6 +24,7 @@ final class SwapLine
             'price_currency' => null,
             'vendor' => '',
             'expected_on' => null,
+            'quantity' => $quantity ?? $line->quantity,
         ])->save();
     }
 }

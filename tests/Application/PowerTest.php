@@ -50,8 +50,13 @@ describe('power', function (): void {
         expect(array_keys($answer->json('sizing.packs.0')))->toContain('sealed')->and($answer->json('sizing.hours'))->toBe(6.5)->and($answer->json('sizing.packs.0.does'))->toBeTrue();
         $take = $answer->json('sizing.packs.0');
         $version = $this->build->version;
-        $after = $this->postJson("{$this->at}/lines/{$answer->json('sizing.packLine')}/swap", ['version' => $version, 'part' => $take['libraryId']])->assertOk()->json();
-        expect(array_column($after['lines'], 'part', 'id')['pack']['id'])->toBe($take['part']);
+        $swap = fn (int $version, int $quantity) => $this->postJson("{$this->at}/lines/{$answer->json('sizing.packLine')}/swap", ['version' => $version, 'part' => $take['libraryId'], 'quantity' => $quantity]);
+        $swap($version, 0)->assertStatus(422)->assertJsonPath('fields.quantity.0', 'Write a whole number from 1 to 10000.');
+        $after = $swap($version, $take['count'] + 1)->assertOk()->json();
+        expect(array_column($after['lines'], 'part', 'id')['pack']['id'])->toBe($take['part'])->and(array_column($after['lines'], 'quantity', 'id')['pack'])->toBe($take['count'] + 1);
+        // Fewer than there were before: what is taken is what was sized.
+        expect(array_column($swap($version + 1, $take['count'])->assertOk()->json('lines'), 'quantity', 'id')['pack'])->toBe($take['count'])
+            ->and($take['clashes'])->toBe([]);
     });
 
     it('wants hours that are hours', function (string $hours, string $says): void {
@@ -213,11 +218,13 @@ describe('the bench', function (): void {
 describe('plot:power', function (): void {
     it('prints a file\'s power without a database', function (): void {
         config(['database.connections.mariadb.host' => 'nowhere.invalid']);
-        expect(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '400']))->toBe(0);
+        expect(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '600']))->toBe(0);
         $text = Artisan::output();
-        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'in that room:'] as $piece) {
+        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'clash: Drift solar charge board is not made for', 'in that room: 2 × Beacon bank, 20000 mAh'] as $piece) {
             expect($text)->toContain($piece);
         }
+        Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '9']);
+        expect(Artisan::output())->toContain('in that room: nothing of the library');
     });
 
     it('prints JSON, says what is unmeasured, and what it cannot read', function (): void {

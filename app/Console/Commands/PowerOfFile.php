@@ -69,7 +69,7 @@ final class PowerOfFile extends Command
             $this->say("{$build->name}, played as \"{$names[$way]}\"");
             array_map($this->printSource(...), $sources);
             $this->printScatter($scatter);
-            $this->printSizing($sizing);
+            $this->printSizing($sizing, $cm3 !== null);
         }
 
         return array_filter($sources, static fn (SourceReport $source): bool => $source->missing !== []) === [] ? self::NOTHING_MISSING : self::UNMEASURED;
@@ -158,7 +158,7 @@ final class PowerOfFile extends Command
         }
     }
 
-    private function printSizing(?SizingReport $sizing): void
+    private function printSizing(?SizingReport $sizing, bool $hasRoom): void
     {
         if ($sizing === null) {
             return;
@@ -177,6 +177,9 @@ final class PowerOfFile extends Command
                 }));
                 array_map(fn (string $clash) => $this->say("      clash: {$clash}"), $choice->clashes);
             }
+        }
+        if ($hasRoom && $sizing->within === []) {
+            $this->say('  in that room: nothing of the library runs it without a clash');
         }
         foreach ($sizing->within as $one) {
             $this->say(sprintf('  in that room: %d × %s runs %s h', $one['count'], $one['part']->name, self::n($one['hours'])));

@@ -52,8 +52,9 @@ final class LineController
     public function swap(SwapLineRequest $request, User $user, BuildRecord $build, string $line): JsonResponse
     {
         $part = $this->libraryPart($user, $request->integer('part'));
+        $quantity = $request->filled('quantity') ? $request->integer('quantity') : null;
 
-        return $this->edit($request, $build, static fn (BuildRecord $build) => SwapLine::in($build, $line, $part));
+        return $this->edit($request, $build, static fn (BuildRecord $build) => SwapLine::in($build, $line, $part, $quantity));
     }
 
     public function choose(EditRequest $request, BuildRecord $build, string $line): JsonResponse

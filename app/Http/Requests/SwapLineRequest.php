@@ -13,6 +13,13 @@ final class SwapLineRequest extends EditRequest
         return [
             ...parent::rules(),
             'part' => ['required', 'integer'],
+            'quantity' => ['nullable', 'integer', 'min:1', 'max:10000'],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['quantity.*' => 'Write a whole number from 1 to 10000.'];
     }
 }

@@ -2624,6 +2624,8 @@ export interface operations {
             content: {
                 "application/json": {
                     version: number;
+                    /** @description how many of it; as many as before when left out */
+                    quantity?: number;
                     part: number;
                 };
             };

@@ -38,11 +38,11 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
     const take = async (pack: Pack) => {
         if (sizing === null) return;
         const before = build.appraisal.vitals;
-        const answer = await edit((path, version) => api.post<Build>(`${path}/lines/${sizing.packLine}/swap`, { version, part: pack.libraryId }));
+        const answer = await edit((path, version) => api.post<Build>(`${path}/lines/${sizing.packLine}/swap`, { version, part: pack.libraryId, quantity: pack.count }));
         if (answer instanceof Problem) return;
-        if (pack.count > 1) await edit((path, version) => api.patch<Build>(`${path}/lines/${sizing.packLine}`, { version, quantity: pack.count }));
         notices.say(`${pack.count > 1 ? `${pack.count} × ` : ''}${pack.name} taken. Run time was ${runTime(before.runTime)}; clashes ${before.clashes} → ${answer.appraisal.vitals.clashes}.`);
     };
+    const inUse = build.lines.find((line) => line.id === sizing?.packLine);
     const shown = (sizing?.packs ?? []).filter((pack) => all || pack.does).sort((a, b) => Number(a.clashes.length > 0) - Number(b.clashes.length > 0) || Number(a.fits === false) - Number(b.fits === false) || orders[order][1](a) - orders[order][1](b));
     return (
         <section aria-label="Which pack">
@@ -96,9 +96,9 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                 <tr className="border-b border-ink text-left text-sm">
                                     <th className="p-1">pack</th>
                                     <th className="p-1 text-right">lasts</th>
-                                    <th className="p-1 text-right">cm³</th>
-                                    <th className="p-1 text-right">weight</th>
-                                    <th className="p-1 text-right">price</th>
+                                    <th className="p-1 pl-3 text-right">cm³</th>
+                                    <th className="p-1 pl-3 text-right">weight</th>
+                                    <th className="p-1 pl-3 text-right">price</th>
                                     <th className="p-1 pl-4">body</th>
                                     <th className="p-1" />
                                 </tr>
@@ -121,12 +121,12 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                                             ))}
                                         </td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{hours(pack.hours)}</td>
-                                        <td className="figures p-1 text-right">{pack.cm3 === null ? '–' : Math.round(pack.cm3)}</td>
-                                        <td className="figures p-1 text-right whitespace-nowrap">{pack.grams === null ? '–' : `${Math.round(pack.grams)} g`}</td>
-                                        <td className="figures p-1 text-right whitespace-nowrap">{pack.price === null ? '–' : `${pack.price.amount} ${pack.price.currency}`}</td>
+                                        <td className="figures p-1 pl-3 text-right">{pack.cm3 === null ? '–' : Math.round(pack.cm3)}</td>
+                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">{pack.grams === null ? '–' : `${Math.round(pack.grams)} g`}</td>
+                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">{pack.price === null ? '–' : `${pack.price.amount} ${pack.price.currency}`}</td>
                                         <td className="p-1 pl-4 text-sm">{pack.fits === null ? 'not drawn' : pack.fits ? 'goes in' : 'too large'}</td>
                                         <td className="p-1 text-right">
-                                            {build.lines.find((line) => line.id === sizing.packLine)?.part.id === pack.part && pack.count === 1 ? (
+                                            {inUse?.part.id === pack.part && inUse.quantity === pack.count ? (
                                                 <span className="text-sm text-pencil">in use</span>
                                             ) : (
                                                 <Button disabled={busy} onClick={() => void take(pack)} aria-label={`Take ${pack.name}`}>
