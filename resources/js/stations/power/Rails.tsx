@@ -11,6 +11,8 @@ type State = 'idle' | 'usual' | 'heavy';
 const cardWide = 184;
 const railWide = 118;
 const rowHigh = 74;
+/** Room above a row over which the name of a rail stands. */
+const nameHigh = 18;
 
 interface Placed {
     node: PowerNode;
@@ -38,24 +40,32 @@ function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]
     const cards: Placed[] = [];
     const buses: Bus[] = [];
     const wires: Wire[] = [];
-    let row = 0;
-    const flow = (node: PowerNode) => node.values[state]?.amps ?? 0;
-    const place = (node: PowerNode, x: number): number => {
-        const y = row * rowHigh + 24;
-        cards.push({ node, x, y });
+    let next = 24;
+    const groupsOf = (node: PowerNode): { rail: PowerNode; members: PowerNode[] }[] => {
         const below = children(node.id);
-        if (below.length === 0) {
-            row += 1;
-            return y;
-        }
+        const rails = below.filter((child) => child.kind === 'rail').map((rail) => ({ rail, members: children(rail.id) }));
         // Raw cells are a rail, too: what hangs on them directly shares one bar.
         const direct = below.filter((child) => child.kind !== 'rail');
-        const groups: { rail: PowerNode; members: PowerNode[] }[] = below.filter((child) => child.kind === 'rail').map((rail) => ({ rail, members: children(rail.id) }));
-        if (direct.length > 0) groups.unshift({ rail: node, members: direct });
-        for (const { rail, members } of groups) {
+        return direct.length > 0 ? [{ rail: node, members: direct }, ...rails] : rails;
+    };
+    const isNamed = (node: PowerNode): boolean => {
+        const first = groupsOf(node)[0];
+        return first !== undefined && (first.rail.kind === 'rail' || (first.members[0] !== undefined && isNamed(first.members[0])));
+    };
+    const flow = (node: PowerNode) => node.values[state]?.amps ?? 0;
+    const place = (node: PowerNode, x: number, opensRow: boolean, isUnderName: boolean): number => {
+        if (opensRow && next > 24 && (isUnderName || isNamed(node))) next += nameHigh;
+        const y = next;
+        cards.push({ node, x, y });
+        const groups = groupsOf(node);
+        if (groups.length === 0) {
+            next += rowHigh;
+            return y;
+        }
+        for (const [at, { rail, members }] of groups.entries()) {
             const busX = x + cardWide + railWide / 2;
-            const ys = members.map((member) => {
-                const top = place(member, x + cardWide + railWide);
+            const ys = members.map((member, index) => {
+                const top = place(member, x + cardWide + railWide, at > 0 || index > 0, index === 0 && rail.kind === 'rail');
                 wires.push({ key: `${rail.id} ${member.id}`, path: `M${busX} ${top + 28} H${x + cardWide + railWide}`, amps: flow(member) });
                 return top;
             });
@@ -65,8 +75,8 @@ function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]
         }
         return y;
     };
-    nodes.filter((node) => node.parent === null).forEach((node) => place(node, 0));
-    return { cards, buses, wires, wide: Math.max(...cards.map((card) => card.x)) + cardWide + 2, high: row * rowHigh + 12 };
+    nodes.filter((node) => node.parent === null).forEach((node) => place(node, 0, true, false));
+    return { cards, buses, wires, wide: Math.max(...cards.map((card) => card.x)) + cardWide + 2, high: next - 12 };
 }
 
 /** The supply tree of one source, drawn as rails, and the budget of watts by state. */
@@ -142,7 +152,7 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
             </div>
             <RailTable nodes={source.nodes} />
             <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
-                <div className="min-w-0">{source.budget !== null && <BudgetTable budget={source.budget} />}</div>
+                <div className="min-w-0">{source.budget !== null ? <BudgetTable budget={source.budget} /> : <p className="dot-grid border border-dashed border-edge p-6">Who takes what cannot be added up while figures are missing; they stand below.</p>}</div>
                 {notes}
             </div>
         </section>
