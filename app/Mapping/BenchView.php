@@ -18,6 +18,7 @@ use PocketPlot\Check\Facts;
 use PocketPlot\Check\Measuring;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\ReadingReader;
+use PocketPlot\Part\SupplyInput;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Quantity\Number;
 
@@ -42,8 +43,22 @@ final class BenchView
             'odd' => $odd === null ? null : [
                 'readings' => array_map(static fn (Compared $one): string => $one->reading->id, $odd->odd), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
             ],
+            'sweeps' => (object) array_map(Sweep::begin(...), self::supplies($build)),
             'ways' => array_map(static fn ($way): string => $way->name, $build->waysOfPlaying()),
         ];
+    }
+
+    /** @return array<string, SupplyInput> the main input of every part that has one, by line */
+    private static function supplies(Build $build): array
+    {
+        $supplies = [];
+        foreach ($build->chosen() as $line) {
+            if ($line->part->supply !== null) {
+                $supplies[$line->id] = $line->part->supply;
+            }
+        }
+
+        return $supplies;
     }
 
     /** @return array<string, mixed> */

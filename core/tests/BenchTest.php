@@ -56,6 +56,16 @@ describe('a voltage sweep', function (): void {
         expect($one->worksAtV)->toBe(9.0)->and($one->darkAtV)->toBe(8.5)->and($one->says)->toContain('8.75 V ± 0.25 V')->and($one->asks)->toBe([]);
     });
 
+    it('begins where the part is known to work, and knows what it may not be given', function (array $supply, ?float $from, ?float $most): void {
+        $part = Make::build(['panel' => ['role' => 'display', 'facets' => ['supply' => $supply]]])->lines[0]->part;
+        expect(Sweep::begin($part->supply ?? throw new RuntimeException))->toBe(['fromV' => $from, 'mostV' => $most]);
+    })->with([
+        'where its draw was taken' => [['volts' => Make::band(9, 13), 'drawMa' => 400, 'drawAtV' => 12], 12.0, 13.0],
+        'the top of its window' => [['volts' => Make::band(4.7, 5.3)], 5.3, 5.3],
+        'what breaks it outranks the window' => [['volts' => Make::band(4.7, 5.3), 'limitVolts' => 6], 5.3, 6.0],
+        'nothing is known' => [['drawMa' => 400], null, null],
+    ]);
+
     it('asks what a careful builder would ask', function (array $steps, ?string $signal, string $asks) use ($sweep): void {
         expect(implode(' ', $sweep($steps, $signal)->asks))->toContain($asks);
     })->with([

@@ -116,7 +116,12 @@ test('a draw is metered, shows what it would move, and then counts', async ({ pa
 test('a sweep by hand asks about the picture signal, and a log is read line by line', async ({ page }) => {
     const build = await withBuild(page, 'refuge');
     await page.goto(`${build}/bench?kind=sweep`);
+    await page.getByLabel('From, V').fill('19');
+    await expect(page.getByRole('alert')).toContainText('Its sheet allows 13.0 V at most');
+    await page.getByLabel('From, V').fill('12,5');
+    await expect(page.getByRole('alert')).toBeHidden();
     for (let step = 0; step < 3; step++) await page.getByRole('button', { name: 'Dark' }).click();
+    await expect(page.getByRole('list', { name: 'Steps so far' })).toContainText('11.5 V dark');
     await page.getByRole('button', { name: 'Write it down' }).click();
     await expect(page.getByText('Did the panel have a picture signal?', { exact: false })).toBeVisible();
     await page.goto(`${build}/bench?kind=run`);

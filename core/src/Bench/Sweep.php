@@ -6,6 +6,7 @@ namespace PocketPlot\Bench;
 
 use PocketPlot\Build\Reading;
 use PocketPlot\Part\DrawKind;
+use PocketPlot\Part\SupplyInput;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Number;
 
@@ -27,6 +28,19 @@ final readonly class Sweep
         public string $says,
         public array $asks,
     ) {}
+
+    /**
+     * Where a sweep of a part begins, in volts: where its draw was taken, since it is known to work there, else at
+     * the top of its window; and the volts that it may not be given more of.
+     *
+     * @return array{fromV: ?float, mostV: ?float} null where the sheet does not say
+     */
+    public static function begin(SupplyInput $supply): array
+    {
+        $most = $supply->limitVolts->least ?? $supply->volts->most;
+
+        return ['fromV' => $supply->drawAtV->usual ?? $supply->volts->most, 'mostV' => $most];
+    }
 
     public static function of(Reading $reading): self
     {

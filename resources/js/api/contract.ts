@@ -1633,6 +1633,13 @@ export interface components {
             measured: number[][];
         };
         Bench: {
+            /** @description by line: the volts at which a sweep begins, and those that the part may not be given more of */
+            sweeps: {
+                [key: string]: {
+                    fromV: number | null;
+                    mostV: number | null;
+                };
+            };
             readings: components["schemas"]["Reading"][];
             removed: string[];
             tests: components["schemas"]["RunTest"][];

@@ -15,3 +15,20 @@ export function Labelled({ label, problem, className, children }: { label: strin
         </div>
     );
 }
+
+/** One of a few: value and words. */
+export function Choice({ label, value, options, onChange, problem, className }: { label: string; value: string; options: readonly (readonly [string, string])[]; onChange: (value: string) => void; problem?: string | undefined; className?: string }) {
+    return (
+        <Labelled label={label} problem={problem} {...(className === undefined ? {} : { className })}>
+            {(id) => (
+                <select id={id} className={`${big} w-full`} value={value} aria-invalid={problem !== undefined} onChange={(event) => onChange(event.target.value)}>
+                    {options.map(([one, words]) => (
+                        <option key={one} value={one}>
+                            {words}
+                        </option>
+                    ))}
+                </select>
+            )}
+        </Labelled>
+    );
+}

@@ -1,47 +1,17 @@
 import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, Problem, type Build, type LogPreview } from '../../api/client';
+import { api, Problem, type Bench, type Build, type LogPreview } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
-import { big, Labelled } from './Labelled';
+import { cautions, inputs, kinds, steps, stopped, wanted, type Kind } from './kinds';
+import { big, Choice, Labelled } from './Labelled';
 import { LogEntry } from './LogEntry';
 import { Stand } from './Stand';
 import { SweepEntry, type Step } from './SweepEntry';
 
-const kinds = [
-    ['sweep', 'Voltage sweep', 'Turn the supply down until it dies.'],
-    ['draw', 'Draw', 'Amps in one state of play.'],
-    ['run', 'Run test', 'From full until it gives up.'],
-    ['charge', 'Charge test', 'From empty to full.'],
-    ['temperature', 'Temperature', 'After half an hour at work.'],
-    ['dimension', 'Dimension', 'One side, by callipers.'],
-] as const;
-
-export type Kind = (typeof kinds)[number][0];
-
-const steps: Record<Kind, string[]> = {
-    sweep: ['Set the supply to volts that are known to be good, current limited to a little more than the part draws.', 'Give the panel a picture signal if it can have one: some stay dark without.', 'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.'],
-    draw: ['Put the meter in the supply lead, on its 10 A range first.', 'Let the console settle in the state for a minute.', 'Read volts at the part and amps in its lead at the same moment.'],
-    run: ['Charge full, note the time, play one way without a break.', 'Keep light, volume and air as they are; a meter in the pack’s lead that logs tells far more.', 'Note when and how it ended.'],
-    charge: ['Start from an empty pack, console off.', 'Note the time, and the share it started from if it was not empty.', 'Note when the lamp says full.'],
-    temperature: ['Run it at a known load for half an hour, closed as it will be.', 'Read with a probe or a thermometer, at the hottest spot.', 'Read the air of the room as well.'],
-    dimension: ['Power off.', 'Measure at the tallest spot, sockets and screws included.', 'Measure twice; write the larger.'],
-};
-
-/** What can hurt someone at this measurement; none where nothing can. */
-const cautions: Partial<Record<Kind, string>> = {
-    sweep: 'Both leads off while you change the wiring. Never sweep a part from mains, and nothing above the volts on its sheet.',
-    draw: 'A meter set to amps is a short across whatever it touches: only ever in the lead, never across the pack.',
-    run: 'Stay with it, and stop when anything smells, swells or gets too hot to hold. Let the protection end it; do not empty bare lithium cells by hand.',
-    charge: 'Charge on something that does not burn, with someone near; never a swollen, damaged or frozen cell.',
-    temperature: 'Do not touch it to find out. Stop when a cell is warmer than its maker allows.',
-};
-
-const stopped = ['went dark', 'picture went', 'restarted', 'warning', 'shut itself down', 'switched off by hand', 'still running'];
-
 /** Guided entry: choose what is measured, follow three lines, write it down. */
-export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => void }) {
+export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: Bench['sweeps']; onWritten: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [asked] = useSearchParams();
@@ -57,6 +27,9 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
     const [photo, setPhoto] = useState<string | null>(null);
     const [problem, setProblem] = useState<Problem | null>(null);
     const form = useRef<HTMLFormElement>(null);
+    const begin = sweeps[line];
+    const from = fields[`from ${line}`] ?? (begin?.fromV == null ? '' : String(begin.fromV));
+    const by = fields['by'] ?? '0.5';
     const set = (more: Record<string, string>) => setFields((before) => ({ ...before, ...more }));
     const about = (field: string) => problem?.about(field) ?? undefined;
     const turn = (next: Kind) => {
@@ -120,77 +93,20 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
                     </p>
                 )}
                 <div className="mb-4 flex flex-wrap items-end gap-4">
-                    <Labelled label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} className="min-w-64 flex-1">
-                        {(id) => (
-                            <select id={id} className={`${big} w-full`} value={line} onChange={(event) => setChosen(event.target.value)}>
-                                {lines.map((one) => (
-                                    <option key={one.id} value={one.id}>
-                                        {one.part.name}
-                                    </option>
-                                ))}
-                            </select>
-                        )}
-                    </Labelled>
-                    {kind === 'draw' && (
-                        <Labelled label="What it was doing">
-                            {(id) => (
-                                <select id={id} className={big} value={fields['state'] ?? 'usual'} onChange={(event) => set({ state: event.target.value })}>
-                                    {['off', 'idle', 'usual', 'heavy', 'start-up'].map((state) => (
-                                        <option key={state}>{state}</option>
-                                    ))}
-                                </select>
-                            )}
-                        </Labelled>
-                    )}
-                    {kind === 'run' && (
-                        <Labelled label="Played as">
-                            {(id) => (
-                                <select id={id} className={big} value={fields['profile'] ?? ways[0] ?? ''} onChange={(event) => set({ profile: event.target.value })}>
-                                    {ways.map((way) => (
-                                        <option key={way}>{way}</option>
-                                    ))}
-                                </select>
-                            )}
-                        </Labelled>
-                    )}
-                    {kind === 'dimension' && (
-                        <Labelled label="Side">
-                            {(id) => (
-                                <select id={id} className={big} value={fields['figure'] ?? ''} onChange={(event) => set({ figure: event.target.value })}>
-                                    <option value="">choose</option>
-                                    <option value="lengthMm">length</option>
-                                    <option value="widthMm">width</option>
-                                    <option value="heightMm">height, tallest spot</option>
-                                </select>
-                            )}
-                        </Labelled>
-                    )}
+                    <Choice className="min-w-64 flex-1" label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} value={line} options={lines.map((one) => [one.id, one.part.name])} onChange={setChosen} />
+                    {kind === 'draw' && <Choice label="What it was doing" value={fields['state'] ?? 'usual'} options={same(['off', 'idle', 'usual', 'heavy', 'start-up'])} onChange={(state) => set({ state })} />}
+                    {kind === 'run' && <Choice label="Played as" value={fields['profile'] ?? ways[0] ?? ''} options={same(ways)} onChange={(profile) => set({ profile })} />}
+                    {kind === 'dimension' && <Choice label="Side" value={fields['figure'] ?? ''} options={[['', 'choose'], ['lengthMm', 'length'], ['widthMm', 'width'], ['heightMm', 'height, tallest spot']]} onChange={(figure) => set({ figure })} problem={about('figure')} />}
                     {inputs[kind].map(([field, label, hint]) => (
                         <Labelled key={field} label={label} problem={about(field)}>
                             {(id) => <input id={id} className={`${big} figures w-40`} placeholder={hint} value={fields[field] ?? ''} aria-invalid={about(field) !== undefined} onChange={(event) => set({ [field]: event.target.value })} />}
                         </Labelled>
                     ))}
-                    {kind === 'run' && (
-                        <Labelled label="Why it stopped" problem={about('stopped')}>
-                            {(id) => (
-                                <select id={id} className={big} value={fields['stopped'] ?? ''} onChange={(event) => set({ stopped: event.target.value })}>
-                                    <option value="">choose</option>
-                                    {stopped.map((one) => (
-                                        <option key={one}>{one}</option>
-                                    ))}
-                                </select>
-                            )}
-                        </Labelled>
-                    )}
+                    {kind === 'run' && <Choice label="Why it stopped" value={fields['stopped'] ?? ''} options={[['', 'choose'], ...same(stopped)]} onChange={(why) => set({ stopped: why })} problem={about('stopped')} />}
                 </div>
-                {kind === 'dimension' && about('figure') !== undefined && (
-                    <p role="alert" className="mb-2 text-clash">
-                        {about('figure')}
-                    </p>
-                )}
-                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} fields={fields} set={set} problem={problem} />}
+                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} set={(more) => set('from' in more ? { [`from ${line}`]: more['from'] ?? '' } : more)} problem={problem} />}
                 {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}
-                <Stand key={kind} kind={kind} line={line} fields={fields} ways={ways} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
+                <Stand key={kind} kind={kind} line={line} fields={{ ...fields, from, by }} ways={ways} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
                     if (step.lit !== undefined && step.volts !== undefined) setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);
                     else if (kind === 'draw' && step.milliamps !== undefined) set({ volts: `${step.volts ?? ''} V`, milliamps: `${step.milliamps} mA` });
                 }} onRun={(read, why) => { setLog(read); set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why }); }} />
@@ -226,40 +142,7 @@ export function Measure({ ways, onWritten }: { ways: string[]; onWritten: () => 
     );
 }
 
-const inputs: Record<Kind, readonly (readonly [string, string, string])[]> = {
-    sweep: [],
-    draw: [
-        ['volts', 'Volts at the part', '5.02 V'],
-        ['milliamps', 'Amps in its lead', '430 mA'],
-    ],
-    run: [
-        ['hours', 'It ran for', '6 h 20 min'],
-        ['brightness', 'Brightness, %', 'if it was set'],
-        ['airC', 'Air, °C', '21'],
-    ],
-    charge: [
-        ['hours', 'It took', '3 h 10 min'],
-        ['fromShare', 'From, %', '0'],
-        ['toShare', 'To, %', '100'],
-    ],
-    temperature: [
-        ['celsius', 'The part, °C', '58'],
-        ['airC', 'The air, °C', '22'],
-        ['volts', 'Volts meanwhile', '5 V'],
-        ['milliamps', 'Amps meanwhile', '1.2 A'],
-    ],
-    dimension: [['value', 'It measures', '17.2 mm']],
-};
-
-const common = ['takenOn', 'instrument', 'conditions', 'note'];
-const wanted: Record<Kind, string[]> = {
-    sweep: [...common, 'signal'],
-    draw: [...common, 'state', 'volts', 'milliamps'],
-    run: [...common, 'hours', 'brightness', 'airC', 'profile', 'stopped'],
-    charge: [...common, 'hours', 'fromShare', 'toShare'],
-    temperature: [...common, 'celsius', 'airC', 'volts', 'milliamps'],
-    dimension: [...common, 'figure', 'value'],
-};
+const same = (words: readonly string[]): [string, string][] => words.map((word) => [word, word]);
 
 function dataUrl(file: File | undefined): Promise<string | null> {
     if (file === undefined) return Promise.resolve(null);

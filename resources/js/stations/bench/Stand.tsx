@@ -4,7 +4,7 @@ import { readLines } from '../../api/stream';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
 import { amps, hours, volts } from '../power/figures';
-import type { Kind } from './Measure';
+import type { Kind } from './kinds';
 
 /** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
 export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; ways: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
@@ -20,7 +20,7 @@ export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { ki
         const rows: number[][] = [];
         let why = 'went dark';
         const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
-        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), from: (fields['from'] ?? '12').replace(',', '.'), step: (fields['by'] ?? '0.5').replace(',', '.'), signal: fields['signal'] === 'no' ? '0' : '1' });
+        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), ...(kind === 'sweep' ? { from: (fields['from'] ?? '').replace(',', '.'), step: (fields['by'] ?? '').replace(',', '.') } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
         try {
             await readLines<BenchLine>(
                 `/builds/${build.id}/bench/simulated?${query.toString()}`,

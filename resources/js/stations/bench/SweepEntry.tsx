@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { amps, volts } from '../power/figures';
-import { big, Labelled } from './Labelled';
+import { Peg } from '../../ui/Peg';
+import { big, Choice, Labelled } from './Labelled';
 
 export interface Step {
     volts: string;
@@ -10,12 +11,22 @@ export interface Step {
     lit: boolean;
 }
 
+/** A number as it is typed, with a comma or a point; NaN when it is none. */
+const plain = (typed: string): number => (typed.trim() === '' ? NaN : Number(typed.trim().replace(/\s*V$/i, '').replace(',', '.')));
+
+function wrongWith(from: string, by: string): string | null {
+    if (from.trim() === '') return 'Write the volts to begin at: those that the listing or the label names.';
+    if (!(plain(from) > 0)) return `“${from}” is no number of volts; write one, such as 12.`;
+    return plain(by) > 0 ? null : `“${by}” is no step down; write volts of more than nought, such as 0.5.`;
+}
+
 /** Steps down, each with two large answers. */
-export function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; fields: Record<string, string>; set: (more: Record<string, string>) => void; problem: Problem | null }) {
-    const from = Number((fields['from'] ?? '12').replace(',', '.'));
-    const by = Number((fields['by'] ?? '0.5').replace(',', '.'));
+export function SweepEntry({ steps, onSteps, from, by, mostV, signal, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; from: string; by: string; mostV: number | null; signal: string; set: (more: Record<string, string>) => void; problem: Problem | null }) {
+    const first = plain(from);
+    const down = plain(by);
     const last = steps[steps.length - 1];
-    const now = last === undefined ? from : Number(last.volts) - by;
+    const now = last === undefined ? first : Number(last.volts) - down;
+    const wrong = wrongWith(from, by);
     const [milliamps, setMilliamps] = useState('');
     const answer = (lit: boolean) => {
         onSteps([...steps, { volts: String(Number(now.toFixed(3))), milliamps, lit }]);
@@ -24,19 +35,26 @@ export function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: St
     return (
         <div className="mb-4">
             <div className="mb-3 flex flex-wrap items-end gap-4">
-                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['from'] ?? '12'} onChange={(event) => set({ from: event.target.value })} />}</Labelled>
-                <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={fields['by'] ?? '0.5'} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
-                <Labelled label="Had it a picture signal?">
-                    {(id) => (
-                        <select id={id} className={big} value={fields['signal'] ?? ''} onChange={(event) => set({ signal: event.target.value })}>
-                            <option value="">not said</option>
-                            <option value="yes">yes</option>
-                            <option value="no">no</option>
-                        </select>
-                    )}
-                </Labelled>
+                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={from} onChange={(event) => set({ from: event.target.value })} />}</Labelled>
+                <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={by} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
+                <Choice
+                    label="Had it a picture signal?"
+                    value={signal}
+                    options={[
+                        ['', 'not said'],
+                        ['yes', 'yes'],
+                        ['no', 'no'],
+                    ]}
+                    onChange={(value) => set({ signal: value })}
+                />
             </div>
-            {Number.isFinite(now) && now > 0 && (
+            {wrong !== null && <p className="mb-3">{wrong}</p>}
+            {mostV !== null && first > mostV && (
+                <p role="alert" className="mb-3 flex items-start gap-1.5 text-lg font-semibold text-clash">
+                    <Peg verdict="clash" /> Its sheet allows {volts(mostV)} at most. Begin there or below.
+                </p>
+            )}
+            {wrong === null && now > 0 && (
                 <div className="mb-3 flex flex-wrap items-center gap-4 border-y border-line py-3">
                     <span className="figures min-w-40 text-4xl font-semibold whitespace-nowrap">{volts(now)}</span>
                     <Labelled label="Amps, if metered">{(id) => <input id={id} className={`${big} figures w-32`} placeholder="mA" value={milliamps} onChange={(event) => setMilliamps(event.target.value)} />}</Labelled>
@@ -59,7 +77,7 @@ export function SweepEntry({ steps, onSteps, fields, set, problem }: { steps: St
                     {steps.map((step, index) => (
                         <li key={index} className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}>
                             {volts(Number(step.volts))} {step.lit ? 'lit' : 'dark'}
-                            {step.milliamps !== '' && ` ${amps(Number(step.milliamps) / 1000)}`}
+                            {step.milliamps !== '' && ` ${Number.isNaN(plain(step.milliamps)) ? step.milliamps : amps(plain(step.milliamps) / 1000)}`}
                         </li>
                     ))}
                 </ol>
