@@ -6,6 +6,7 @@ use CoreTests\Make;
 use CoreTests\Power;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
+use PocketPlot\Check\Power\DeepDischarge;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
 use PocketPlot\Power\Balance;
@@ -16,6 +17,7 @@ use PocketPlot\Power\Curve;
 use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\GivesUp;
+use PocketPlot\Power\Guard;
 use PocketPlot\Power\Moment;
 use PocketPlot\Power\NoBalance;
 use PocketPlot\Power\Run;
@@ -145,6 +147,17 @@ describe('who gives up first', function (): void {
         ], GivesUp::TRIPS, 'pack'],
         'a pack that cannot push it through' => fn () => [['pack' => $cell(['resistanceMohm' => 1500]), 'panel' => Power::steady(500, 3.6)], GivesUp::NO_BALANCE, 'pack'],
     ]);
+
+    it('goes by the cut-off that comes first of two', function (float $own, float $boards, float $first, string $by): void {
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000, ['protection' => 'built-in', 'cutOffV' => $own]), 'panel' => Power::steady(200, 3.6),
+            'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['lithium-ion'], 'series' => 1, 'cutOffV' => $boards, 'mostMa' => 5000]]]];
+        $run = Power::run($lines);
+        $build = Make::build($lines);
+        $pack = $build->lines[0]->part->pack ?? throw new RuntimeException;
+        expect($run->end?->limit)->toBe(max($first, 3.0))
+            ->and(Guard::of($build, $build->lines[0], $pack, $run)->by?->id)->toBe($by)
+            ->and(implode(' ', Make::verdicts(DeepDischarge::class, $build)))->toBe($first < 2.5 ? 'clash pack' : 'fits pack');
+    })->with(['its own' => [3.1, 2.4, 3.1, 'pack'], 'the board\'s' => [3.0, 3.2, 3.2, 'guard'], 'both too late' => [2.2, 2.4, 2.4, 'guard']]);
 
     it('trips the pack that carries more than its share', function (float $otherOhm, ?string $line): void {
         // 2 A out of 50 mΩ beside 150 mΩ: the first carries 150 ÷ 200 of it, 1.5 A; beside its equal 1 A. It trips above 1.2 A.

@@ -28,6 +28,7 @@ final class Measuring
         'charger.efficiency' => ['efficiency of the charger', 'Meter volts and amps before and after it while the pack is half full; watts out divided by watts in.'],
         'pack.releaseV' => ['volts at which the protection lets go again', 'Read the protection chip\'s sheet ("release voltage").'],
         'pack.latches' => ['behaviour after the protection has tripped', 'Read the protection chip\'s sheet: does it come back by itself, or only when a charger is plugged in? Do not short it to see.'],
+        'protector.releaseV' => ['volts at which the protection lets go again', 'Read the sheet of the protection board or its chip ("release voltage").'],
         'protector.latches' => ['behaviour after it has tripped', 'Read its sheet: does it come back by itself, or only when a charger is plugged in? Do not short it to see.'],
         'pack.maxDischargeMa' => ['largest discharge current', 'Read the maker\'s sheet for the cell and the rating of its protection board; the smaller one counts.'],
         'pack.maxChargeMa' => ['largest charge current', 'Read the maker\'s sheet for the cell; do not find it out by trying.'],

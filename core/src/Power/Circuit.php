@@ -8,7 +8,6 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Part\Pack;
-use PocketPlot\Part\Protection;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -231,22 +230,12 @@ final class Circuit
     /** @return array{?Figure, ?Figure} volts at which it cuts off, milliamps at which it trips */
     private static function protection(Build $build, Line $line, Pack $pack, Gaps $gaps): array
     {
-        $board = $build->guardOf($pack);
-        $guard = $board?->part->protector;
-        if ($board !== null && $guard !== null) {
-            if (! $guard->cutOffV->isKnown()) {
-                $gaps->assumed($board, 'protector.cutOffV');
-            }
+        $cutOff = CutOff::of($build, $line, $pack);
+        if ($cutOff->by !== null && ! $cutOff->volts->isKnown() && ! $pack->sealed) {
+            $gaps->assumed($cutOff->by, $cutOff->key('cutOffV'));
+        }
+        $most = $build->guardOf($pack)->part->protector->mostMa ?? null;
 
-            return [$guard->cutOffV->isKnown() ? $guard->cutOffV : null, $guard->mostMa->isKnown() ? $guard->mostMa : null];
-        }
-        if ($pack->protection !== Protection::BuiltIn) {
-            return [null, null];
-        }
-        if (! $pack->cutOffV->isKnown() && ! $pack->sealed) {
-            $gaps->assumed($line, 'pack.cutOffV');
-        }
-
-        return [$pack->cutOffV->isKnown() ? $pack->cutOffV : null, null];
+        return [$cutOff->by !== null && $cutOff->volts->isKnown() ? $cutOff->volts : null, $most?->isKnown() === true ? $most : null];
     }
 }

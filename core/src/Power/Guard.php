@@ -35,16 +35,8 @@ final readonly class Guard
 
     public static function of(Build $build, Line $line, Pack $pack, ?Run $run): self
     {
-        $by = null;
-        $cutOff = $pack->cutOffV;
-        $release = $pack->releaseV;
-        $latches = $pack->latches;
-        $board = $build->guardOf($pack);
-        if ($board?->part->protector !== null) {
-            $guard = $board->part->protector;
-            [$by, $cutOff, $release, $latches] = [$board, $guard->cutOffV, $guard->releaseV, $guard->latches];
-        }
-        $by ??= $pack->protection === Protection::BuiltIn ? $line : null;
+        $first = CutOff::of($build, $line, $pack);
+        [$by, $cutOff, $release, $latches] = [$first->by, $first->volts, $first->releaseV, $first->latches];
         $open = $says = [];
         $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->restVolts($run->chargeLeft);
         if ($by === null && $pack->protection === Protection::Unknown) {
@@ -59,7 +51,7 @@ final readonly class Guard
             $says[] = $cutOff->isKnown() ? "{$who} cuts off at {$cutOff->says()}. The volts vanish at once: whatever runs sees its plug pulled." : "{$who} cuts off, at volts that nobody knows yet.";
             if ($latches === YesNo::Unknown) {
                 $says[] = 'Nobody knows whether it stays off after it has tripped.';
-                $open[] = new Missing($by, $by->id === $line->id ? 'pack.latches' : 'protector.latches');
+                $open[] = new Missing($by, $first->key('latches'));
             } elseif ($latches === YesNo::Yes) {
                 $says[] = 'It stays off until a charger is plugged in: nothing starts again by itself.';
             } elseif ($rests !== null && $release->isKnown()) {
@@ -68,7 +60,7 @@ final readonly class Guard
                     : sprintf('Left alone the pack recovers to %s V, below the %s at which it lets go again: it stays dark until it is charged.', Number::says($rests), $release->says());
             } else {
                 $says[] = 'It comes back by itself as the pack recovers; the console may start and drop out again. Switch off.';
-                $release->isKnown() ?: $open[] = new Missing($by, 'pack.releaseV');
+                $release->isKnown() ?: $open[] = new Missing($by, $first->key('releaseV'));
             }
         }
         [$notice, $shutdown, $told] = self::notice($build, $run);

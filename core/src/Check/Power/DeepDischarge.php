@@ -16,7 +16,7 @@ use PocketPlot\Constants;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\Role;
-use PocketPlot\Quantity\Figure;
+use PocketPlot\Power\CutOff;
 
 final class DeepDischarge implements Rule
 {
@@ -43,6 +43,7 @@ final class DeepDischarge implements Rule
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
         $guard = $facts->build->guardOf($pack);
+        $first = CutOff::of($facts->build, $line, $pack);
         $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
         if ($guard === null && $pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], $working, '', 'nobody knows whether anything cuts it off');
@@ -55,9 +56,10 @@ final class DeepDischarge implements Rule
                     : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.",
                 $working, 'no cut-off', [Remedy::add(Role::Regulator, 'Add a protection board for it'), $this->swap($line, 'Take a protected pack')]);
         }
-        $cutOff = $guard === null ? $pack->cutOffV : ($guard->part->protector->cutOffV ?? Figure::unknown('V'));
+        $cutOff = $first->volts;
+        $by = $first->by ?? $line;
         if (! $cutOff->isKnown()) {
-            return $this->unmeasured($guard ?? $line, $guard === null ? 'pack.cutOffV' : 'protector.cutOffV', $guard === null ? [] : [$line], $working, $guard === null ? 'cut-off' : $line->id);
+            return $this->unmeasured($by, $first->key('cutOffV'), $by === $line ? [] : [$line], $working, $by === $line ? 'cut-off' : $line->id);
         }
         if (! $pack->volts()->isKnown()) {
             return $this->unmeasured($line, 'pack.volts', [], $working);
@@ -72,8 +74,8 @@ final class DeepDischarge implements Rule
             default => [Verdict::Fits, "{$line->name()} is cut off at {$cutOff->says()}, before harm is done."],
         };
 
-        return $this->answer($verdict, $guard === null ? [$line] : [$line, $guard], $says, $working, 'harm < empty ≤ cut-off ≤ nominal', [
-            ...($guard === null ? [] : [$this->swap($guard, 'Take a protection board that cuts off in time')]),
+        return $this->answer($verdict, $by === $line ? [$line] : [$line, $by], $says, $working, 'harm < empty ≤ cut-off ≤ nominal', [
+            ...($by === $line ? [] : [$this->swap($by, 'Take a protection board that cuts off in time')]),
             $this->swap($line, 'Take a pack with a better cut-off'),
         ]);
     }

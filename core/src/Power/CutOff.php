@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Power;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\Line;
+use PocketPlot\Part\Pack;
+use PocketPlot\Part\Protection;
+use PocketPlot\Part\YesNo;
+use PocketPlot\Quantity\Figure;
+
+/** What cuts a pack off as its volts fall: its own protection or a board's. Where both are known, the one that comes first. */
+final readonly class CutOff
+{
+    /**
+     * @param  ?Line  $by  the pack itself or the board; null when nothing is known to cut it off
+     * @param  Figure  $volts  of the whole row
+     * @param  Figure  $releaseV  of the whole row, at which it lets go again
+     */
+    private function __construct(public ?Line $by, public Figure $volts, public Figure $releaseV, public YesNo $latches, private string $facet) {}
+
+    public static function of(Build $build, Line $line, Pack $pack): self
+    {
+        $board = $build->guardOf($pack);
+        $guard = $board?->part->protector;
+        $own = new self($pack->protection === Protection::BuiltIn ? $line : null, $pack->cutOffV, $pack->releaseV, $pack->latches, 'pack');
+        if ($board === null || $guard === null) {
+            return $own;
+        }
+        $isFirst = $own->by !== null && $own->volts->isKnown() && (! $guard->cutOffV->isKnown() || $own->volts->usual() > $guard->cutOffV->usual());
+
+        return $isFirst ? $own : new self($board, $guard->cutOffV, $guard->releaseV, $guard->latches, 'protector');
+    }
+
+    /** The key of Check\Measuring under which one of its figures is found: "cutOffV", "releaseV", "latches". */
+    public function key(string $field): string
+    {
+        return "{$this->facet}.{$field}";
+    }
+}
