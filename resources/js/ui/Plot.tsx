@@ -7,8 +7,8 @@ export interface Series {
     points: readonly (readonly [number, number])[];
     /** Which of the two scales it is read on. */
     side: 'left' | 'right';
-    /** "solid", "dashed" or "dotted": lines are told apart without colour. */
-    line: 'solid' | 'dashed' | 'dotted';
+    /** Lines are told apart without colour; "none" is not drawn, but read by the cursor and in the table. */
+    line: 'solid' | 'dashed' | 'dotted' | 'none';
     /** Drawn in the accent: the one that matters most. */
     strong?: boolean;
     digits?: number;
@@ -19,7 +19,7 @@ interface Mark {
     says: string;
 }
 
-const dashes = { solid: undefined, dashed: '9 5', dotted: '2 5' };
+const dashes = { solid: undefined, dashed: '9 5', dotted: '2 5', none: undefined };
 const wide = 920;
 const high = 330;
 const room = { left: 54, right: 54, top: 26, bottom: 40 };
@@ -58,9 +58,10 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
     const [cursor, setCursor] = useState<number | null>(null);
     const full = series.filter((one) => one.points.length > 1);
     const mostX = Math.max(1e-6, ...full.flatMap((one) => one.points.map((point) => point[0])));
-    const left = full.filter((one) => one.side === 'left');
-    const right = full.filter((one) => one.side === 'right');
-    if (full.length === 0) return null;
+    const drawn = full.filter((one) => one.line !== 'none');
+    const left = drawn.filter((one) => one.side === 'left');
+    const right = drawn.filter((one) => one.side === 'right');
+    if (drawn.length === 0) return null;
     const scales = { left: range(left.length > 0 ? left : right, false), right: range(right.length > 0 ? right : left, true) };
     const x = (value: number) => room.left + (value / mostX) * (wide - room.left - room.right);
     const y = (value: number, side: 'left' | 'right') => {
@@ -133,7 +134,7 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                             </g>
                         );
                     })}
-                    {full.map((one) => (
+                    {drawn.map((one) => (
                         <polyline
                             key={one.name}
                             fill="none"
@@ -155,7 +156,7 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                     {cursor !== null && (
                         <g pointerEvents="none">
                             <line x1={x(cursor)} x2={x(cursor)} y1={room.top} y2={high - room.bottom} stroke="var(--pen)" strokeWidth="1.5" />
-                            {full.map((one) => {
+                            {drawn.map((one) => {
                                 const value = at(one.points, cursor);
                                 return value === null ? null : <circle key={one.name} cx={x(cursor)} cy={y(value, one.side)} r="4.5" fill="var(--leaf)" stroke="var(--pen)" strokeWidth="2" />;
                             })}
@@ -169,9 +170,11 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                     const value = cursor === null ? null : at(one.points, cursor);
                     return (
                         <span key={one.name} className="flex items-center gap-1.5">
-                            <svg width="30" height="8" aria-hidden="true">
-                                <line x1="0" x2="30" y1="4" y2="4" stroke={one.strong === true ? 'var(--pen)' : 'var(--ink)'} strokeWidth={one.strong === true ? 3 : 1.8} strokeDasharray={dashes[one.line]} />
-                            </svg>
+                            {one.line !== 'none' && (
+                                <svg width="30" height="8" aria-hidden="true">
+                                    <line x1="0" x2="30" y1="4" y2="4" stroke={one.strong === true ? 'var(--pen)' : 'var(--ink)'} strokeWidth={one.strong === true ? 3 : 1.8} strokeDasharray={dashes[one.line]} />
+                                </svg>
+                            )}
                             {one.name}
                             <span className="figures min-w-16 font-semibold">{value === null ? '' : `${value.toFixed(digits(one))} ${one.unit}`}</span>
                         </span>

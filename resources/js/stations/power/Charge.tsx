@@ -1,5 +1,6 @@
 import type { PowerSource } from '../../api/client';
 import { Plot } from '../../ui/Plot';
+import { ChargeStrip } from './ChargeStrip';
 import { hours, watts } from './figures';
 
 type Plan = NonNullable<PowerSource['charge']>;
@@ -55,10 +56,11 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                 series={[
                     { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: atRest.rows.map((row) => [row.h, row.volts]) },
                     { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: atRest.rows.map((row) => [row.h, row.amps]) },
-                    { name: 'share of the charge', unit: '', side: 'right', line: 'dotted', points: atRest.rows.map((row) => [row.h, row.share]) },
+                    { name: 'charge', unit: '%', side: 'left', line: 'none', digits: 0, points: atRest.rows.map((row) => [row.h, row.share * 100]) },
                 ]}
                 marks={atRest.hoursTo80 === null ? [] : [{ x: atRest.hoursTo80, says: 'four fifths full' }, ...(atRest.hoursAtFullVolts === null ? [] : [{ x: atRest.hoursAtFullVolts, says: 'full volts: from here the current falls off' }])].sort((a, b) => a.x - b.x)}
             />
+            <ChargeStrip label="Charge" rows={atRest.rows.map((row) => [row.h, row.share])} />
             <dl className="mt-4 grid max-w-3xl gap-x-6 gap-y-2 sm:grid-cols-3">
                 <div>
                     <dt className="text-sm text-pencil">Left for the pack during play</dt>

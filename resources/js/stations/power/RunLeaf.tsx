@@ -1,5 +1,6 @@
 import type { Power, PowerSource } from '../../api/client';
 import { Plot } from '../../ui/Plot';
+import { ChargeStrip } from './ChargeStrip';
 import { hours, percent } from './figures';
 
 /** One discharge from full until the first part gives up, and the band of every way of playing. */
@@ -23,10 +24,11 @@ export function RunLeaf({ source, report }: { source: PowerSource; report: Power
                             { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: run.rows.map((row) => [row.h, row.volts]) },
                             { name: 'volts in the heaviest state', unit: 'V', side: 'left', line: 'dotted', points: run.rows.map((row) => [row.h, row.heavyVolts]) },
                             { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: run.rows.map((row) => [row.h, row.amps]) },
+                            { name: 'charge left', unit: '%', side: 'left', line: 'none', digits: 0, points: run.rows.map((row) => [row.h, row.charge * 100]) },
                         ]}
                         marks={run.moments.map((moment) => ({ x: moment.h, says: moment.says }))}
                     />
-                    <Charge rows={run.rows} />
+                    <ChargeStrip label="Charge left" rows={run.rows.map((row) => [row.h, row.charge])} />
                     <p className="mt-3 max-w-prose">
                         Left inside by then: {percent(run.chargeLeft)} of the charge, <span className="figures">{run.leftWh.toFixed(2)} Wh</span>.
                     </p>
@@ -35,26 +37,6 @@ export function RunLeaf({ source, report }: { source: PowerSource; report: Power
             )}
             {source.ends.some((end) => end.usualHours !== null) && <Ends source={source} wanted={report.wantedHours} />}
         </section>
-    );
-}
-
-/** The charge left, as a strip under the plot: ten even times. */
-function Charge({ rows }: { rows: { h: number; charge: number }[] }) {
-    const last = rows[rows.length - 1];
-    if (last === undefined || last.h === 0) return null;
-    const at = (h: number) => rows.reduce((best, row) => (Math.abs(row.h - h) < Math.abs(best.h - h) ? row : best), last);
-    return (
-        <ol className="mt-3 flex min-w-0 gap-px overflow-x-auto" aria-label="Charge left">
-            {Array.from({ length: 9 }, (_, index) => at((last.h * index) / 8)).map((row, index) => (
-                <li key={index} className="min-w-14 flex-1 text-center text-xs">
-                    <span className="relative block h-7 border border-edge bg-leaf">
-                        <span className="absolute inset-x-0 bottom-0 bg-pen/35" style={{ height: `${row.charge * 100}%` }} />
-                        <span className="figures relative leading-7 font-semibold">{Math.round(row.charge * 100)} %</span>
-                    </span>
-                    <span className="figures text-pencil">{row.h.toFixed(1)} h</span>
-                </li>
-            ))}
-        </ol>
     );
 }
 
