@@ -13,6 +13,7 @@ use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\Cells;
 use PocketPlot\Power\ChargePlan;
+use PocketPlot\Power\Chemistry;
 use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\Guard;
@@ -47,12 +48,23 @@ describe('charging', function () use ($charger, $wall, $plan): void {
 
     it('slows down at full volts where the cell has a resistance', function () use ($charger, $plan): void {
         $plain = $plan(['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger()])->atRest;
-        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 150]), 'charger' => $charger()])->atRest;
+        $one = $plan(['pack' => Power::pack('lithium-ion', 1, 2000, ['resistanceMohm' => 40]), 'charger' => $charger()])->atRest;
         $amps = array_column($one->rows ?? [], 'amps');
         expect($one?->hoursAtFullVolts)->toBeGreaterThan(1.0)->and($one?->hoursToFull)->toBeGreaterThan($plain?->hoursToFull)
             // A tenth of the current ends it.
             ->and($amps[count($amps) - 2])->toBeLessThan(0.35)->and(max(array_column($one->rows ?? [], 'volts')))->toEqualWithDelta(4.2, 1e-6);
     });
+
+    it('fills an ordinary cell as makers\' sheets have it', function (string $chemistry, float $mah, float $fullVoltsAt, float $hours) use ($charger, $plan): void {
+        // One ampere-hour for each ampere-hour of charge and 1 A: 1 Ah is charged at all of its capacity an hour, 2 Ah at half of it.
+        $pack = Power::pack($chemistry, 1, $mah, ['resistanceMohm' => Chemistry::cellOhm($chemistry, $mah / 1000) * 1000]);
+        $one = $plan(['pack' => $pack, 'charger' => $charger(['chemistries' => [$chemistry]])])->atRest;
+        $share = ($one?->hoursAtFullVolts ?? 0.0) * 1000 / $mah * Chemistry::takesIn($chemistry);
+        expect($share)->toEqualWithDelta($fullVoltsAt, 0.03)->and($one?->hoursToFull)->toEqualWithDelta($hours, 0.1 * $hours);
+    })->with([
+        'lithium-ion, half' => ['lithium-ion', 2000, 0.85, 2.4], 'lithium-ion, whole' => ['lithium-ion', 1000, 0.66, 1.45],
+        'lithium-polymer, half' => ['lithium-polymer', 2000, 0.86, 2.4], 'iron-phosphate, whole' => ['iron-phosphate', 1000, 0.97, 1.1],
+    ]);
 
     it('counts what nickel cells turn to warmth', function () use ($charger, $plan): void {
         // 2 Ah ÷ (1 A × 0.75) = 2.667 h.

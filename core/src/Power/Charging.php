@@ -127,6 +127,7 @@ final class Charging
     private function run(float $from): void
     {
         $full = $this->cells->restVolts(1.0);
+        $ohm = $this->cells->ohm * Chemistry::slowOhm($this->cells->chemistry);
         $takesIn = Chemistry::takesIn($this->cells->chemistry);
         $hasFullVolts = $this->cells->chemistry !== 'nickel-metal-hydride';
         $seconds = 0.0;
@@ -138,11 +139,11 @@ final class Charging
             $next = min(1.0, $share + $step);
             $middle = ($share + $next) / 2;
             $rest = $this->cells->restVolts($middle);
-            $amps = $this->ampsAt($rest + $asked * $this->cells->ohm);
-            $volts = $rest + $amps * $this->cells->ohm;
+            $amps = $this->ampsAt($rest + $asked * $ohm);
+            $volts = $rest + $amps * $ohm;
             if ($hasFullVolts && $volts > $full) {
                 $atFullVolts ??= $seconds / 3600;
-                $limit = $this->cells->ohm > 0.0 ? ($full - $rest) / $this->cells->ohm : $amps;
+                $limit = $ohm > 0.0 ? ($full - $rest) / $ohm : $amps;
                 $amps = min($amps, $limit);
                 $volts = $full;
                 if ($amps < self::ENDS_AT * $this->amps) {

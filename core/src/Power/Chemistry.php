@@ -63,6 +63,13 @@ final readonly class Chemistry
     /** Share of the charge put in that can be taken out again. */
     private const TAKES_IN = ['lithium-ion' => 0.99, 'lithium-polymer' => 0.99, 'iron-phosphate' => 0.98, 'nickel-metal-hydride' => 0.75];
 
+    /**
+     * Times the ten-second resistance that a charge of hours meets, since the cell fills slower within than at its
+     * terminals. Chosen by us so that an ordinary lithium cell comes to its full volts at about 85 % when charged at
+     * half its capacity an hour and at two thirds when charged at all of it, as makers' charge sheets have it.
+     */
+    private const SLOW_OHM = ['lithium-ion' => 4.0, 'lithium-polymer' => 4.0, 'iron-phosphate' => 2.0];
+
     /** Watt-hours a litre of a ready pack, wraps and boards included; for a first idea where no pack is at hand. */
     private const WH_PER_LITRE = ['lithium-ion' => 350.0, 'lithium-polymer' => 330.0, 'iron-phosphate' => 180.0, 'nickel-metal-hydride' => 180.0, 'alkaline' => 250.0];
 
@@ -146,6 +153,12 @@ final readonly class Chemistry
     public static function takesIn(string $chemistry): float
     {
         return self::TAKES_IN[$chemistry] ?? 0.0;
+    }
+
+    /** Times the ten-second resistance, for a charge of hours. */
+    public static function slowOhm(string $chemistry): float
+    {
+        return self::SLOW_OHM[$chemistry] ?? 1.0;
     }
 
     public static function wattHoursPerLitre(string $chemistry): float
