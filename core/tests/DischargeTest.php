@@ -20,6 +20,7 @@ use PocketPlot\Power\GivesUp;
 use PocketPlot\Power\Guard;
 use PocketPlot\Power\Moment;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Power\PlayState;
 use PocketPlot\Power\Run;
 
 describe('by hand, a chemistry at a time', function (): void {
@@ -147,6 +148,19 @@ describe('who gives up first', function (): void {
         ], GivesUp::TRIPS, 'pack'],
         'a pack that cannot push it through' => fn () => [['pack' => $cell(['resistanceMohm' => 1500]), 'panel' => Power::steady(500, 3.6)], GivesUp::NO_BALANCE, 'pack'],
     ]);
+
+    it('goes by the state that lasts shortest, be it the one called off', function (float $offMa, bool $atOnce): void {
+        // Behind 150 mΩ a cell of 3.0 to 4.2 V can push 3.0² ÷ 0.6 = 15 W to 4.2² ÷ 0.6 = 29.4 W: 18 W until it stands at 3.29 V, 72 W never.
+        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000, ['resistanceMohm' => 150]), 'panel' => Power::steady(200, 3.6, leastV: 1, with: ['offMa' => $offMa])];
+        $odd = new Profile('odd', off: 0.5, usual: 0.5);
+        $run = Power::run($lines, $odd);
+        $short = Discharge::hours(Power::circuit($lines, $odd));
+        expect($run->end?->cause)->toBe(GivesUp::NO_BALANCE)->and($run->end?->state)->toBe(PlayState::Off)->and($run->hours === 0.0)->toBe($atOnce)
+            ->and($short->hours)->toEqualWithDelta($run->hours, 0.005 * $run->hours)
+            ->and($atOnce || abs($run->circuit->cells[0]->restVolts($run->chargeLeft) - sqrt(0.6 * $offMa * 0.0036)) < 0.01)->toBeTrue();
+        $build = Make::build($lines, ['runTimeHours' => 3], ['profiles' => [['name' => 'odd', 'off' => 0.5, 'usual' => 0.5]]]);
+        expect(Make::appraise($build)->vitals->runTime->usual())->toEqualWithDelta($short->hours, 1e-3);
+    })->with([[5000, false], [20000, true]]);
 
     it('goes by the cut-off that comes first of two', function (float $own, float $boards, float $first, string $by): void {
         $lines = ['pack' => Power::pack('lithium-ion', 1, 3000, ['protection' => 'built-in', 'cutOffV' => $own]), 'panel' => Power::steady(200, 3.6),

@@ -194,6 +194,14 @@ final class Circuit
         return $this->hasPeak ? PlayState::Peak->value : $this->heaviest->value;
     }
 
+    /** @return non-empty-list<int> all states that have to be survived, the hardest first */
+    public function toSurvive(): array
+    {
+        $hardest = $this->hardest();
+
+        return [$hardest, ...array_values(array_diff(array_keys($this->shares), [$hardest]))];
+    }
+
     /** Where the watts go, at these volts at the terminals. */
     public function flow(float $volts, int $state): Flow
     {

@@ -60,24 +60,17 @@ final class Discharge
             return new RunEnd($run->hours, $run->end, $run->chargeLeft);
         }
         $cells = $circuit->cells[0];
-        $end = self::endsAt($circuit, 1.0);
-        if ($end !== null) {
-            return new RunEnd(0.0, $end, 1.0);
-        }
         $low = 0.0;
-        $end = self::endsAt($circuit, 0.0) ?? new GivesUp(GivesUp::EMPTY, $cells->line, $circuit->heaviest, $cells->restVolts(0.0), $cells->restVolts(0.0));
-        if ($end->cause !== GivesUp::EMPTY) {
-            $high = 1.0;
-            for ($step = 0; $step < self::HALVINGS; $step++) {
-                $middle = ($low + $high) / 2;
-                $one = self::endsAt($circuit, $middle);
-                if ($one === null) {
-                    $high = $middle;
-                } else {
-                    [$low, $end] = [$middle, $one];
-                }
+        $end = new GivesUp(GivesUp::EMPTY, $cells->line, $circuit->heaviest, $cells->restVolts(0.0), $cells->restVolts(0.0));
+        foreach ($circuit->toSurvive() as $state) {
+            // Only a state that does not last as long as those before it brings the end forward.
+            $one = self::endsAt($circuit, $low, $state);
+            if ($one !== null) {
+                [$low, $end] = self::lastsTo($circuit, $state, $low, $one);
             }
-            $low = $high;
+        }
+        if ($low >= 1.0) {
+            return new RunEnd(0.0, $end, 1.0);
         }
         // The top and the bottom of the charge bend most: three stretches, three points each.
         $seconds = 0.0;
@@ -108,10 +101,35 @@ final class Discharge
         return $drain;
     }
 
-    private static function endsAt(Circuit $circuit, float $charge): ?GivesUp
+    /**
+     * The charge down to which a state lasts, and who gives up there.
+     *
+     * @param  float  $low  a charge at which it does not last
+     * @return array{float, GivesUp} 1 where even the full pack is not enough
+     */
+    private static function lastsTo(Circuit $circuit, int $state, float $low, GivesUp $end): array
+    {
+        $full = self::endsAt($circuit, 1.0, $state);
+        if ($full !== null) {
+            return [1.0, $full];
+        }
+        $high = 1.0;
+        for ($step = 0; $step < self::HALVINGS; $step++) {
+            $middle = ($low + $high) / 2;
+            $one = self::endsAt($circuit, $middle, $state);
+            if ($one === null) {
+                $high = $middle;
+            } else {
+                [$low, $end] = [$middle, $one];
+            }
+        }
+
+        return [$high, $end];
+    }
+
+    private static function endsAt(Circuit $circuit, float $charge, int $state): ?GivesUp
     {
         $cells = $circuit->cells[0];
-        $state = $circuit->hardest();
         try {
             [$volts, $amps] = $circuit->balance($cells->restVolts($charge), $cells->ohm, $state);
 
@@ -223,15 +241,20 @@ final class Discharge
     /** @param  list<float>  $charge */
     private function endNow(array $charge): ?GivesUp
     {
-        $state = $this->circuit->hardest();
-        try {
-            [$rest, $ohm] = Instant::together($this->circuit, $charge);
-            [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
-
-            return $this->circuit->givesUp($volts, Instant::split($this->circuit, $charge, $volts, $amps), $state);
-        } catch (NoBalance $none) {
-            return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
+        [$rest, $ohm] = Instant::together($this->circuit, $charge);
+        foreach ($this->circuit->toSurvive() as $state) {
+            try {
+                [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
+                $end = $this->circuit->givesUp($volts, Instant::split($this->circuit, $charge, $volts, $amps), $state);
+            } catch (NoBalance $none) {
+                $end = new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
+            }
+            if ($end !== null) {
+                return $end;
+            }
         }
+
+        return null;
     }
 
     /**

@@ -78,32 +78,31 @@ final readonly class RunTime
             $usual = Discharge::hours($first);
             $worst = $circuit($heaviest, Assumption::worst());
             $best = $circuit($lightest, Assumption::best());
-            $watts = self::wattsHalfFull($first);
-            $least = $best === null ? $watts : self::wattsHalfFull($best);
-            $most = $worst === null ? $watts : self::wattsHalfFull($worst);
+            $watts = self::band(self::wattsHalfFull($best ?? $first), self::wattsHalfFull($first), self::wattsHalfFull($worst ?? $first), 'W');
             $shortest = $worst === null ? $usual : Discharge::hours($worst);
             $longest = $best === null ? $usual : Discharge::hours($best);
         } catch (BadSupply $bad) {
             return new self(Figure::unknown('h'), $line, [new Missing($bad->where, $bad->figure)], [], null, null, null, null, null, $energy, Figure::unknown('W'));
-        } catch (NoBalance) {
-            return new self(Figure::exactly(0.0, 'h'), $line, [], $gaps->allAssumed(), $profiles[0], $profiles[0], $profiles[0], null, null, $energy, Figure::unknown('W'));
         }
-        $hours = is_finite($longest->hours) && is_finite($usual->hours)
-            ? Figure::band(min($shortest->hours, $usual->hours), $usual->hours, max($longest->hours, $usual->hours), 'h')
-            : Figure::unknown('h');
 
         return new self(
-            $hours, $line, [], $gaps->allAssumed(), $profiles[0], $heaviest, $lightest, $usual, $shortest, $energy,
-            Figure::band(min($least, $watts), $watts, max($most, $watts), 'W'),
+            self::band($shortest->hours, $usual->hours, $longest->hours, 'h'),
+            $line, [], $gaps->allAssumed(), $profiles[0], $heaviest, $lightest, $usual, $shortest, $energy, $watts,
         );
+    }
+
+    /** Unknown where any of the three has no bound. */
+    private static function band(float $least, float $usual, float $most, string $unit): Figure
+    {
+        return is_finite($least) && is_finite($usual) && is_finite($most)
+            ? Figure::band(min($least, $usual), $usual, max($most, $usual), $unit)
+            : Figure::unknown($unit);
     }
 
     /**
      * @param  non-empty-list<Profile>  $profiles
      * @param  callable(Profile, Assumption): ?Circuit  $circuit
      * @return array{Profile, Profile} the lightest and the heaviest way of playing
-     *
-     * @throws NoBalance
      */
     private static function ends(array $profiles, Circuit $first, callable $circuit): array
     {
@@ -119,14 +118,18 @@ final readonly class RunTime
         return [$profiles[(int) array_search(min($watts), $watts, true)], $profiles[(int) array_search(max($watts), $watts, true)]];
     }
 
-    /** @throws NoBalance */
+    /** Without bound where the half-full pack cannot push it through. */
     private static function wattsHalfFull(Circuit $circuit): float
     {
         [$rest, $ohm] = Instant::together($circuit, array_fill(0, count($circuit->cells), 0.5));
         $watts = 0.0;
-        foreach ($circuit->shares as $state => $share) {
-            [$volts, $amps] = $circuit->balance($rest, $ohm, $state);
-            $watts += $share * $volts * $amps;
+        try {
+            foreach ($circuit->shares as $state => $share) {
+                [$volts, $amps] = $circuit->balance($rest, $ohm, $state);
+                $watts += $share * $volts * $amps;
+            }
+        } catch (NoBalance) {
+            return INF;
         }
 
         return $watts;
