@@ -110,6 +110,21 @@ it('names the place and the trouble of bad input', function (string $text, strin
     }), 'parts/4/facets/pack/chemistry'],
 ]);
 
+it('refuses figures that could only be slips, naming field and fix', function (array $facets, string $says): void {
+    try {
+        Make::build(['part' => ['role' => 'display', 'facets' => $facets]]);
+        $this->fail('it went through');
+    } catch (BadFile $bad) {
+        expect($bad->problems[0])->toContain($says);
+    }
+})->with([
+    'a panel without pixels' => [['panel' => ['widthPx' => 0, 'heightPx' => 480]], 'panel/widthPx: 0 is too few'],
+    'a loudspeaker without resistance' => [['speaker' => ['ohm' => 0, 'watts' => 2]], 'speaker/ohm: 0 Ω is less than 0.1 Ω; correct it, or leave it open'],
+    'a measured loudspeaker without resistance' => [['speaker' => ['ohm' => ['value' => 8, 'measured' => ['value' => 0]], 'watts' => 2]], 'speaker/ohm: 0 Ω is less than'],
+    'a bed of no length' => [['body' => ['bedLengthMm' => 0, 'bedWidthMm' => 220, 'bedHeightMm' => 250]], 'body/bedLengthMm: 0 mm is less than 1 mm'],
+    'a wire too fine to be one' => [['cable' => ['oneEnd' => 'usb-a', 'otherEnd' => 'usb-c', 'carries' => ['usb'], 'gaugeAwg' => 400]], 'cable/gaugeAwg: 400 AWG is more than 50 AWG'],
+]);
+
 it('says all the problems of a file, not only the first', function (): void {
     $text = spoiled(static function (array $d): array {
         $d['lines'][0]['quantity'] = -1;

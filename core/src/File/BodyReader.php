@@ -42,8 +42,8 @@ final class BodyReader
             $body->strings('spots'),
             $body->figure('ventMm2', 'mm²'),
             $body->string('process', ''),
-            $body->figure('bedLengthMm', 'mm'),
-            $body->figure('bedWidthMm', 'mm'),
+            $body->figureWithin('bedLengthMm', 'mm', 1.0),
+            $body->figureWithin('bedWidthMm', 'mm', 1.0),
             $body->figure('bedHeightMm', 'mm'),
             $body->yesNo('fieldWindow'),
         );

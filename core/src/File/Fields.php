@@ -10,6 +10,7 @@ use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Money;
+use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
 /** Reads typed values out of decoded JSON and says where a wrong one stands. */
@@ -39,12 +40,16 @@ final readonly class Fields
         return is_int($value) ? $value : throw $this->bad($key, 'is missing or is not a whole number');
     }
 
-    /** A count that is one when it is not said.
+    /**
+     * A count.
+     *
+     * @param  ?int  $default  what it is when it is not said; null when it has to be
+     *
      * @throws BadFile
      */
-    public function atLeastOne(string $key): int
+    public function atLeastOne(string $key, ?int $default = 1): int
     {
-        $value = $this->int($key, 1);
+        $value = $this->int($key, $default);
 
         return $value >= 1 ? $value : throw $this->bad($key, "{$value} is too few; write one or more");
     }
@@ -180,6 +185,21 @@ final readonly class Fields
         } catch (BadFigure $bad) {
             throw $this->bad($key, $bad->getMessage());
         }
+    }
+
+    /**
+     * A figure that has to lie in a range to mean anything.
+     *
+     * @throws BadFile
+     */
+    public function figureWithin(string $key, string $unit, float $least, float $most = INF): Figure
+    {
+        $figure = $this->figure($key, $unit);
+        if ($figure->isKnown() && ($figure->least() < $least || $figure->most() > $most)) {
+            throw $this->bad($key, "{$figure->says()} ".($figure->least() < $least ? 'is less than '.Number::says($least) : 'is more than '.Number::says($most))." {$unit}; correct it, or leave it open until it is known");
+        }
+
+        return $figure;
     }
 
     public function yesNo(string $key): YesNo

@@ -38,6 +38,9 @@ use PocketPlot\Part\YesNo;
 /** Makes a part out of its written form (see core/schema/build.schema.json, "part"). */
 final class PartReader
 {
+    /** Gauges of wire that are made: 0 is as thick as a pencil, 50 finer than a hair. */
+    public const GAUGES = [0.0, 50.0];
+
     /**
      * @param  array<string, mixed>  $raw
      * @param  string  $path  where the part stands in its file, for complaints
@@ -93,7 +96,7 @@ final class PartReader
             controls: self::controls($facets->child('controls')),
             radio: $facets->strings('radio'),
             amp: $amp === null ? null : new Amp($amp->int('channels'), $amp->figure('watts', 'W'), $amp->figure('atOhm', 'Ω'), $amp->figure('leastOhm', 'Ω')),
-            speaker: $speaker === null ? null : new Speaker($speaker->figure('ohm', 'Ω'), $speaker->figure('watts', 'W')),
+            speaker: $speaker === null ? null : new Speaker($speaker->figureWithin('ohm', 'Ω', 0.1), $speaker->figure('watts', 'W')),
             body: BodyReader::body($facets->child('body')),
             mount: $mount === null ? null : new Mount($mount->string('pattern'), $mount->string('thread', '')),
             fastener: $fastener === null ? null : new Fastener(
@@ -155,7 +158,7 @@ final class PartReader
             $cable->connector('oneEnd'),
             $cable->connector('otherEnd'),
             $cable->strings('carries'),
-            $cable->figure('gaugeAwg', 'AWG'),
+            $cable->figureWithin('gaugeAwg', 'AWG', ...self::GAUGES),
             $cable->figure('lengthMm', 'mm'),
             $cable->figure('bendMm', 'mm'),
             $cable->has('contacts') ? $cable->int('contacts') : null,
@@ -195,8 +198,8 @@ final class PartReader
     private static function panel(?Fields $panel): ?Panel
     {
         return $panel === null ? null : new Panel(
-            $panel->int('widthPx'),
-            $panel->int('heightPx'),
+            $panel->atLeastOne('widthPx', null),
+            $panel->atLeastOne('heightPx', null),
             $panel->bool('touch'),
             $panel->figure('activeWidthMm', 'mm'),
             $panel->figure('activeHeightMm', 'mm'),
