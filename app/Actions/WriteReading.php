@@ -32,12 +32,15 @@ final class WriteReading
         $lineKey = is_string($given['line'] ?? null) ? $given['line'] : '';
         $line = Lines::find($build, $lineKey);
         $part = PartReader::read(BuildPartRecord::query()->findOrFail($line->build_part_id)->spec);
+        if ($part->pack === null && in_array($given['kind'] ?? '', ['run', 'charge'], true)) {
+            throw ValidationException::withMessages(['line' => "{$part->name} is no pack; choose the pack that was emptied or filled."]);
+        }
         $energy = $part->pack?->wattHours();
         $key = 'reading-'.Str::lower((string) Str::ulid());
         $document = [
             'takenOn' => now()->toDateString(), ...array_filter($given, static fn (mixed $value): bool => $value !== null && $value !== ''),
             'id' => $key, 'line' => $lineKey, 'part' => $part->name,
-            ...($energy !== null && $energy->isKnown() ? ['wattHours' => round($energy->usual() * $line->quantity, 4)] : []),
+            ...($energy !== null && $energy->isKnown() && $energy->usual() > 0.0 ? ['wattHours' => round($energy->usual() * $line->quantity, 4)] : []),
         ];
         try {
             $document = ReadingReader::document(ReadingReader::read(new Fields($document, 'reading')));

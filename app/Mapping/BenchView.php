@@ -70,6 +70,10 @@ final class BenchView
         $isOfThisPart = $line !== null && $reading->isOf($line);
         $replacements = Replacement::of($build, $reading, $facts->leadOhms());
         $asks = $sweep === null ? [] : $sweep->asks;
+        $supply = $line?->part->supply;
+        if ($isOfThisPart && $sweep !== null && $supply !== null && $sweep->isBeyond($supply)) {
+            $asks[] = sprintf('It was lit only above the %s V that its sheet allows: read both again before it is given that much once more.', Number::says(Sweep::begin($supply)['mostV'] ?? 0.0));
+        }
         if ($isOfThisPart && $replacements === [] && in_array($reading->state, ['idle', 'usual', 'heavy'], true)) {
             $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';
         }

@@ -93,6 +93,8 @@ describe('a reading in the place of a spec figure', function (): void {
         expect($of([$reading]))->toBe($expected);
     })->with([
         'a sweep moves the lower end only' => fn () => [reading('sweep', 'panel', ['steps' => [['volts' => 4, 'lit' => true], ['volts' => 3.4, 'lit' => true], ['volts' => 3.3, 'lit' => false]]]), [['supply.volts', '3.4 to 5 V']]],
+        'lit above its window, its upper end stays' => fn () => [reading('sweep', 'panel', ['steps' => [['volts' => 7, 'lit' => true], ['volts' => 4, 'lit' => true], ['volts' => 3.8, 'lit' => false]]]), [['supply.volts', '4 to 5 V']]],
+        'lit only above what it may be given' => fn () => [reading('sweep', 'panel', ['steps' => [['volts' => 12, 'lit' => true], ['volts' => 9, 'lit' => true], ['volts' => 4, 'lit' => false]]]), []],
         'a dark sweep says nothing' => fn () => [reading('sweep', 'panel', ['steps' => [['volts' => 4, 'lit' => false]]]), []],
         // Stated 100 / 250 / 400 mA at 3.6 V; 300 mA usual is 1.2 times that.
         'one state metered moves the others along' => fn () => [reading('draw', 'panel', ['state' => 'usual', 'volts' => 3.6, 'milliamps' => 300]), [['supply.drawMa', '120 / 300 / 480 mA']]],
@@ -141,6 +143,11 @@ describe('predicted against measured', function (): void {
     it('lays the test beside the discharge', function () use ($run): void {
         [$one] = compared(onBench([$run(10.0)]));
         expect($one->predictedHours)->toEqualWithDelta(10.8, 0.06)->and($one->ratio())->toEqualWithDelta(10 / 10.8, 0.005)->and($one->isWithin())->toBeTrue()->and($one->says())->toContain('agrees');
+    });
+
+    it('predicts nothing for a run of what is no pack', function () use ($run): void {
+        [$one] = compared(onBench([[...$run(3.0), 'line' => 'panel']]));
+        expect($one->predictedHours)->toBeNull()->and($one->says())->toContain('Nothing can be predicted');
     });
 
     it('makes nothing of a test that was broken off', function () use ($run): void {
@@ -286,6 +293,7 @@ describe('in files', function (): void {
         'a draw without amps' => [['readings' => [['id' => 'x', 'kind' => 'draw', 'line' => 'pack', 'takenOn' => '2026-01-01', 'state' => 'idle', 'volts' => 3]]], 'readings/0/milliamps: is missing; write the amps'],
         'a run without an end' => [['readings' => [['id' => 'x', 'kind' => 'run', 'line' => 'pack', 'takenOn' => '2026-01-01', 'hours' => 3]]], 'readings/0/stopped: is missing'],
         'a run of no hours' => [['readings' => [['id' => 'x', 'kind' => 'run', 'line' => 'pack', 'takenOn' => '2026-01-01', 'hours' => 0, 'stopped' => 'went dark']]], 'readings/0/hours: 0 lies outside'],
+        'a run on a pack of nothing' => [['readings' => [['id' => 'x', 'kind' => 'run', 'line' => 'pack', 'takenOn' => '2026-01-01', 'hours' => 3, 'stopped' => 'went dark', 'wattHours' => 0]]], 'readings/0/wattHours: 0 lies outside'],
         'a line that is not there' => [['readings' => [['id' => 'x', 'kind' => 'dimension', 'line' => 'ghost', 'takenOn' => '2026-01-01', 'figure' => 'lengthMm', 'value' => 3]]], 'there is no line "ghost"'],
         'a log out of order' => [['readings' => [['id' => 'x', 'kind' => 'run', 'line' => 'pack', 'takenOn' => '2026-01-01', 'hours' => 3, 'stopped' => 'went dark', 'log' => [[5, 1, 1], [2, 1, 1]]]]], 'readings/0/log/1: lies before the row above it'],
         'no kind we know' => [['readings' => [['id' => 'x', 'kind' => 'smell', 'line' => 'pack', 'takenOn' => '2026-01-01']]], '"smell" is no kind of reading'],

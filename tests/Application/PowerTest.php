@@ -129,9 +129,10 @@ describe('the bench', function (): void {
     })->with([
         [['kind' => 'draw', 'state' => 'idle', 'volts' => '5'], 'milliamps', 'Is missing; write the amps'],
         [['kind' => 'draw', 'state' => 'idle', 'volts' => 'five', 'milliamps' => '3'], 'volts', 'cannot be read'],
-        [['kind' => 'run', 'hours' => '3'], 'stopped', 'Is missing'],
+        [['kind' => 'run', 'line' => 'pack', 'hours' => '3'], 'stopped', 'Is missing'],
         [['kind' => 'sweep', 'steps' => [['volts' => 'x', 'lit' => true]]], 'steps.0.volts', 'cannot be read'],
         [['kind' => 'taste'], 'kind', 'Choose what was measured'],
+        [['kind' => 'run', 'hours' => '3', 'stopped' => 'went dark'], 'line', 'is no pack; choose the pack that was emptied'],
     ]);
 
     it('lays run tests beside the prediction and names those that cannot both be true', function (): void {

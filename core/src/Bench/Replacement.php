@@ -45,11 +45,12 @@ final readonly class Replacement
     {
         $sweep = Sweep::of($reading);
         $supply = $line->part->supply;
-        if ($sweep->worksAtV === null || $supply === null) {
+        if ($sweep->worksAtV === null || $supply === null || $sweep->isBeyond($supply)) {
             return [];
         }
+        // That it was lit for a moment above its window is no word on what it bears: the upper end stays where the sheet has it.
         $highest = max([0.0, ...array_map(static fn (array $step): float => $step['lit'] ? $step['volts'] : 0.0, $reading->steps)]);
-        $most = max($highest, $supply->volts->isKnown() ? $supply->volts->most() : 0.0);
+        $most = max($sweep->worksAtV, $supply->volts->most ?? $highest);
         $found = [new self(self::key('supply.volts', $supply), sprintf('%s to %s V', Number::exact($sweep->worksAtV), Number::exact($most)), self::stated($supply->volts), 'Supply window, its lower end as measured')];
         if ($sweep->keeps !== null && $sweep->keeps !== $supply->drawKind) {
             $found[] = new self(self::key('supply.drawKind', $supply), $sweep->keeps->value, $supply->drawKind->value, 'What its draw keeps, by the currents of the sweep');

@@ -56,7 +56,11 @@ final readonly class RunTests
     {
         $circuit = Circuit::of($this->build, $this->tree, $line, $this->profile($reading), $at, $this->leadOhms, $reading->airC ?? $this->build->brief->roomC, new Gaps);
         $now = $line->part->pack?->wattHours();
-        if ($circuit === null || $circuit->cells === [] || $now === null || ! $now->isKnown() || $now->usual() <= 0.0 || $reading->wattHours === null) {
+        if ($circuit === null || $circuit->cells === [] || $now === null) {
+            // What is no pack is never emptied.
+            return null;
+        }
+        if (! $now->isKnown() || $now->usual() <= 0.0 || $reading->wattHours === null) {
             return $circuit;
         }
         // The test may have been made with a smaller or larger pack of the same kind than the list holds now.

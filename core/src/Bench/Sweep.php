@@ -42,6 +42,14 @@ final readonly class Sweep
         return ['fromV' => $supply->drawAtV->usual ?? $supply->volts->most, 'mostV' => $most];
     }
 
+    /** Whether it was lit nowhere but above what the part may be given: then the reading or the sheet is wrong. */
+    public function isBeyond(SupplyInput $supply): bool
+    {
+        $most = self::begin($supply)['mostV'];
+
+        return $this->worksAtV !== null && $most !== null && $this->worksAtV > $most + 1e-9;
+    }
+
     public static function of(Reading $reading): self
     {
         $steps = $reading->steps;

@@ -66,7 +66,7 @@ final class ReadingReader
                 throw BadFile::at("{$fields->path}/{$key}", "\"{$fields->string($key)}\" is none of ".implode(', ', $choices));
             }
         }
-        foreach (['hours' => [0.0, 10000.0, false], 'volts' => [0.0, 500.0, true], 'milliamps' => [0.0, 100000.0, true], 'celsius' => [-60.0, 300.0, true], 'airC' => [-60.0, 100.0, true], 'value' => [0.0, 10000.0, false], 'fromShare' => [0.0, 1.0, true], 'toShare' => [0.0, 1.0, true], 'brightness' => [0.0, 1.0, true]] as $key => [$least, $most, $mayBeLeast]) {
+        foreach (['hours' => [0.0, 10000.0, false], 'wattHours' => [0.0, 100000.0, false], 'volts' => [0.0, 500.0, true], 'milliamps' => [0.0, 100000.0, true], 'celsius' => [-60.0, 300.0, true], 'airC' => [-60.0, 100.0, true], 'value' => [0.0, 10000.0, false], 'fromShare' => [0.0, 1.0, true], 'toShare' => [0.0, 1.0, true], 'brightness' => [0.0, 1.0, true]] as $key => [$least, $most, $mayBeLeast]) {
             $value = $fields->number($key);
             if ($value !== null && ($value < $least || $value > $most || (! $mayBeLeast && $value === $least))) {
                 throw BadFile::at("{$fields->path}/{$key}", sprintf('%s lies outside %s to %s', Number::says($value), Number::says($least), Number::says($most)));
