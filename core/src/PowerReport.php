@@ -10,6 +10,7 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\PackChoices;
 use PocketPlot\File\BuildWriter;
+use PocketPlot\Fit\PackRoom;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
@@ -98,7 +99,7 @@ final readonly class PowerReport
      *
      * @param  float  $hours  wished
      * @param  list<Part>  $library
-     * @param  ?float  $cm3  room for the pack; null when nobody asks
+     * @param  ?float  $cm3  room for the pack; what the body leaves when null
      * @return ?SizingReport null without a pack that feeds something, or while a figure is missing
      */
     public function sizing(float $hours, array $library, ?float $cm3 = null): ?SizingReport
@@ -109,10 +110,12 @@ final readonly class PowerReport
             return null;
         }
         $choices = PackChoices::of($this->build, $source, $this->profile, $hours, $library);
+        $left = PackRoom::cm3($this->facts->bodyLine(), $this->facts->inBody(), $source->id, $this->facts->margin('packing-easy'), $this->build->brief->largestMm);
+        $room = $cm3 ?? $left;
 
         return new SizingReport(
-            $hours, $source, $this->budget($circuit)->mean ?? 0.0, Sizing::needs($circuit, $hours, $library), $choices,
-            $cm3 === null ? [] : PackChoices::within($this->build, $source, $choices, $cm3),
+            $hours, $source, $this->budget($circuit)->mean ?? 0.0, Sizing::needs($circuit, $hours, $library), $choices, $left, $room,
+            $room === null ? [] : PackChoices::within($this->build, $source, $choices, $room, $cm3 === null),
         );
     }
 

@@ -17,17 +17,29 @@ final readonly class SizingReport
      * @param  float  $meanW  taken at the pack, losses included
      * @param  list<PackNeed>  $needs
      * @param  list<PackChoice>  $choices
-     * @param  list<array{part: Part, count: int, hours: float}>  $within  longest first; none when no room was named
+     * @param  ?float  $leftCm3  what the body leaves for the pack; null while that is not known
+     * @param  ?float  $roomCm3  what the longest runs were sought in; null when no room was named and none is known
+     * @param  list<array{part: Part, count: int, hours: float}>  $within  longest first
      */
-    public function __construct(public float $hours, public Line $pack, public float $meanW, public array $needs, public array $choices, public array $within) {}
+    public function __construct(
+        public float $hours,
+        public Line $pack,
+        public float $meanW,
+        public array $needs,
+        public array $choices,
+        public ?float $leftCm3,
+        public ?float $roomCm3,
+        public array $within,
+    ) {}
 
-    /** @return array{hours: float, packLine: string, meanW: float, needs: list<array<string, mixed>>, packs: list<array<string, mixed>>, within: list<array<string, mixed>>} the shape that the API answers (contract/openapi.json, "Sizing"), but for the library's own numbers */
+    /** @return array{hours: float, packLine: string, meanW: float, needs: list<array<string, mixed>>, packs: list<array<string, mixed>>, leftCm3: ?float, roomCm3: ?float, within: list<array<string, mixed>>} the shape that the API answers (contract/openapi.json, "Sizing"), but for the library's own numbers */
     public function toArray(): array
     {
         return [
             'hours' => $this->hours, 'packLine' => $this->pack->id, 'meanW' => round($this->meanW, 3),
             'needs' => array_map(static fn (PackNeed $need): array => $need->toArray(), $this->needs),
             'packs' => array_map(static fn (PackChoice $choice): array => $choice->toArray(), $this->choices),
+            'leftCm3' => $this->leftCm3 === null ? null : round($this->leftCm3, 1), 'roomCm3' => $this->roomCm3 === null ? null : round($this->roomCm3, 1),
             'within' => array_map(static fn (array $one): array => ['part' => $one['part']->id, 'name' => $one['part']->name, 'count' => $one['count'], 'hours' => round($one['hours'], 3)], $this->within),
         ];
     }

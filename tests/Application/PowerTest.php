@@ -221,11 +221,13 @@ describe('plot:power', function (): void {
         config(['database.connections.mariadb.host' => 'nowhere.invalid']);
         expect(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '600']))->toBe(0);
         $text = Artisan::output();
-        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'clash: Drift solar charge board is not made for', 'in that room: 2 × Beacon bank, 20000 mAh'] as $piece) {
+        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'clash: Drift solar charge board is not made for', 'in 600 cm³:', '2 × Beacon bank, 20000 mAh'] as $piece) {
             expect($text)->toContain($piece);
         }
         Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '9']);
-        expect(Artisan::output())->toContain('in that room: nothing of the library');
+        expect(Artisan::output())->toContain("in 9 cm³:\n  nothing of the library");
+        Artisan::call('plot:power', ['file' => base_path('demo/thimble.pocketplot.json')]);
+        expect(Artisan::output())->toContain(', which the body leaves:');
     });
 
     it('prints JSON, says what is unmeasured, and what it cannot read', function (): void {

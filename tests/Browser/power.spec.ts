@@ -81,6 +81,7 @@ test('ways of playing have to make a whole, and what was typed stays until they 
 test('a pack is found for the wish and taken', async ({ page }) => {
     const build = await withBuild(page, 'thimble');
     await page.goto(`${build}/power?leaf=sizing`);
+    await expect(page.getByRole('heading', { name: /^Longest in \d+ cm³, which the body leaves$/ })).toBeVisible();
     await page.getByLabel('It should last').fill('soon');
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('cannot be read as a figure')).toBeVisible();
@@ -88,7 +89,7 @@ test('a pack is found for the wish and taken', async ({ page }) => {
     await page.getByLabel('Room for the pack, cm³').fill('13');
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByRole('heading', { name: 'Packs that last 8 h' })).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'Longest in that room' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Longest in 13 cm³', exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Take Pebble 800 cell' }).click();
     await expect(page.getByRole('region', { name: 'Packs' }).getByText('in use')).toBeVisible();
     await expect(vital(page, 'Run time')).toHaveText(/8\.8/);

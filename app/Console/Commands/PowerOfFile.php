@@ -69,7 +69,7 @@ final class PowerOfFile extends Command
             $this->say("{$build->name}, played as \"{$names[$way]}\"");
             array_map($this->printSource(...), $sources);
             $this->printScatter($scatter);
-            $this->printSizing($sizing, $cm3 !== null);
+            $this->printSizing($sizing);
         }
 
         return array_filter($sources, static fn (SourceReport $source): bool => $source->missing !== []) === [] ? self::NOTHING_MISSING : self::UNMEASURED;
@@ -158,7 +158,7 @@ final class PowerOfFile extends Command
         }
     }
 
-    private function printSizing(?SizingReport $sizing, bool $hasRoom): void
+    private function printSizing(?SizingReport $sizing): void
     {
         if ($sizing === null) {
             return;
@@ -178,11 +178,13 @@ final class PowerOfFile extends Command
                 array_map(fn (string $clash) => $this->say("      clash: {$clash}"), $choice->clashes);
             }
         }
-        if ($hasRoom && $sizing->within === []) {
-            $this->say('  in that room: nothing of the library runs it without a clash');
+        if ($sizing->roomCm3 === null) {
+            return;
         }
+        $this->say(sprintf('in %s cm³%s:', self::n($sizing->roomCm3), $sizing->roomCm3 === $sizing->leftCm3 ? ', which the body leaves' : ''));
+        $sizing->within === [] && $this->say('  nothing of the library runs it without a clash');
         foreach ($sizing->within as $one) {
-            $this->say(sprintf('  in that room: %d × %s runs %s h', $one['count'], $one['part']->name, self::n($one['hours'])));
+            $this->say(sprintf('  %d × %-38s %8s h', $one['count'], $one['part']->name, self::n($one['hours'])));
         }
     }
 

@@ -53,9 +53,10 @@ final class PackChoices
      * would bring a clash about power is passed over.
      *
      * @param  list<PackChoice>  $choices
+     * @param  bool  $isBodys  whether it is the room of the build's own body, so that the pack has to go in by its sides, too
      * @return list<array{part: Part, count: int, hours: float}> longest first
      */
-    public static function within(Build $build, Line $source, array $choices, float $cm3): array
+    public static function within(Build $build, Line $source, array $choices, float $cm3, bool $isBodys = false): array
     {
         $found = [];
         foreach ($choices as $choice) {
@@ -69,11 +70,16 @@ final class PackChoices
             }
         }
         usort($found, static fn (array $a, array $b): int => $b['hours'] <=> $a['hours']);
-        $before = self::clashes(new Facts($build), $source->id, []);
+        $facts = new Facts($build);
+        $clashes = self::clashes($facts, $source->id, []);
+        $misfits = self::misfits($facts, $source->id);
         $sound = [];
         foreach ($found as $one) {
-            if (count($sound) < self::MOST_WITHIN && self::clashes(new Facts($build->withSwap($source->id, $one['part'], $one['count'])), $source->id, $before) === []) {
-                $sound[] = $one;
+            if (count($sound) < self::MOST_WITHIN) {
+                $with = new Facts($build->withSwap($source->id, $one['part'], $one['count']));
+                if (self::clashes($with, $source->id, $clashes) === [] && (! $isBodys || self::goesIn($with, $source->id, $misfits) !== false)) {
+                    $sound[] = $one;
+                }
             }
         }
 

@@ -1533,6 +1533,10 @@ export interface components {
             band?: components["schemas"]["PowerBand"] | null;
         };
         Sizing: {
+            /** @description cubic centimetres that the body leaves for the pack */
+            leftCm3: number | null;
+            /** @description cubic centimetres in which the longest runs were sought */
+            roomCm3: number | null;
             hours: number;
             packLine: string;
             meanW: number;

@@ -54,7 +54,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                 }}
             >
                 <Field className="w-44" label="It should last" value={typed.hours} problem={problem?.about('hours')} onChange={(event) => setTyped({ ...typed, hours: event.target.value })} placeholder="4 h 30 min" />
-                <Field className="w-44" label="Room for the pack, cm³" value={typed.cm3} problem={problem?.about('cm3')} onChange={(event) => setTyped({ ...typed, cm3: event.target.value })} placeholder="if you know it" />
+                <Field className="w-44" label="Room for the pack, cm³" value={typed.cm3} problem={problem?.about('cm3')} onChange={(event) => setTyped({ ...typed, cm3: event.target.value })} placeholder={sizing?.leftCm3 == null ? 'if you know it' : `the body leaves ${Math.round(sizing.leftCm3)}`} />
                 <Button type="submit" look="pen">
                     Work it out
                 </Button>
@@ -63,9 +63,12 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
             {problem !== null && Object.keys(problem.fields).length === 0 && <p role="alert">{problem.message}</p>}
             {sizing !== null && (
                 <>
-                    {sizing.within.length > 0 && (
+                    {sizing.roomCm3 !== null && (
                         <>
-                            <h3 className="mb-1 text-lg">Longest in that room</h3>
+                            <h3 className="mb-1 text-lg">
+                                Longest in {Math.round(sizing.roomCm3)} cm³{sizing.roomCm3 === sizing.leftCm3 && ', which the body leaves'}
+                            </h3>
+                            {sizing.within.length === 0 && <p className="mb-5">No pack of the library goes into that room and runs this build without a clash.</p>}
                             <ol className="mb-5 list-decimal pl-6">
                                 {sizing.within.map((one) => (
                                     <li key={one.part}>
@@ -75,7 +78,6 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                             </ol>
                         </>
                     )}
-                    {sizing.within.length === 0 && ask.cm3.trim() !== '' && <p className="mb-5">No pack of the library goes into that room and runs this build without a clash.</p>}
                     <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1">
                         <h3 className="text-lg">Packs that last {hours(sizing.hours)}</h3>
                         <span className="flex gap-1" role="group" aria-label="Order">
