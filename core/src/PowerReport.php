@@ -110,8 +110,8 @@ final readonly class PowerReport
             return null;
         }
         $choices = PackChoices::of($this->build, $source, $this->profile, $hours, $library);
-        $left = PackRoom::cm3($this->facts->bodyLine(), $this->facts->inBody(), $source->id, $this->facts->margin('packing-easy'), $this->build->brief->largestMm);
-        $room = $cm3 ?? $left;
+        $left = PackRoom::of($this->facts->bodyLine(), $this->facts->inBody(), $source->id, $this->facts->margin('packing-easy'), $this->build->brief->largestMm);
+        $room = $cm3 ?? $left->cm3;
 
         return new SizingReport(
             $hours, $source, $this->budget($circuit)->mean ?? 0.0, Sizing::needs($circuit, $hours, $library), $choices, $left, $room,

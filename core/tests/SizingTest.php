@@ -195,21 +195,22 @@ describe('sizing', function (): void {
         }
     });
 
-    it('knows what the body leaves for the pack', function (array $body, array $brief, ?float $cm3): void {
+    it('knows what the body leaves for the pack', function (array $body, array $brief, ?float $cm3, ?string $wants = null): void {
         $sized = static fn (float $long, float $wide, float $high): array => ['size' => ['lengthMm' => $long, 'widthMm' => $wide, 'heightMm' => $high]];
         $lines = ['pack' => Power::pack('lithium-ion', 1, 3000), 'board' => ['role' => 'board', 'facets' => $sized(100, 50, 20)], 'case' => ['role' => 'case', 'facets' => ['body' => $body]]];
         $lines['pack']['facets'] += $sized(70, 20, 20);
         $lines['panel'] = Power::steady(100, 3.6);
         $lines['panel']['facets'] += $sized(100, 60, 10);
         $sizing = (new PowerReport(Make::build($lines, $brief)))->sizing(2.0, Make::library());
-        expect($sizing?->leftCm3)->toBe($cm3)->and($sizing?->roomCm3)->toBe($cm3)->and($cm3 === null || $cm3 === 0.0 || $sizing->within !== [])->toBeTrue();
+        expect($sizing?->left->cm3)->toBe($cm3)->and($sizing?->toArray()['leftWants'])->toBe($wants)->and($sizing?->roomCm3)->toBe($cm3)->and($cm3 === null || $cm3 === 0.0 || $sizing->within !== [])->toBeTrue();
     })->with([
         // 200 × 100 × 40 mm are 800 cm³, of which 60 % are easily filled: 480, less 100 of the board and 60 of the panel.
         'a body that is there' => [['cavityLengthMm' => 200, 'cavityWidthMm' => 100, 'cavityHeightMm' => 40], ['margins' => ['packing-easy' => 0.6]], 320.0],
         // (124 − 4) × (84 − 4) × (54 − 4) mm are 480 cm³; 60 % are 288, less 160.
         'a body to be drawn, within the brief' => [['drawn' => true, 'wallMm' => 2], ['largestMm' => ['lengthMm' => 124, 'widthMm' => 84, 'heightMm' => 54], 'margins' => ['packing-easy' => 0.6]], 128.0],
         'too small for the rest already' => [['cavityLengthMm' => 100, 'cavityWidthMm' => 60, 'cavityHeightMm' => 10], [], 0.0],
-        'a body without a depth' => [['cavityLengthMm' => 200, 'cavityWidthMm' => 100], [], null],
+        'a body without a depth' => [['cavityLengthMm' => 200, 'cavityWidthMm' => 100], [], null, 'room inside of Case'],
+        'a body to be drawn without its wall' => [['drawn' => true], ['largestMm' => ['lengthMm' => 124, 'widthMm' => 84, 'heightMm' => 54]], null, 'thickness of the wall of Case'],
         'a body to be drawn as large as one likes' => [['drawn' => true, 'wallMm' => 2], [], null],
     ]);
 

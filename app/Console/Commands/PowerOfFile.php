@@ -178,10 +178,13 @@ final class PowerOfFile extends Command
                 array_map(fn (string $clash) => $this->say("      clash: {$clash}"), $choice->clashes);
             }
         }
+        if ($sizing->left->wants !== null) {
+            $this->say('the room that the body leaves is open: nobody knows the '.Measuring::name($sizing->left->figure)." of {$sizing->left->wants->name()}");
+        }
         if ($sizing->roomCm3 === null) {
             return;
         }
-        $this->say(sprintf('in %s cm³%s:', self::n($sizing->roomCm3), $sizing->roomCm3 === $sizing->leftCm3 ? ', which the body leaves' : ''));
+        $this->say(sprintf('in %s cm³%s:', self::n($sizing->roomCm3), $sizing->roomCm3 === $sizing->left->cm3 ? ', which the body leaves' : ''));
         $sizing->within === [] && $this->say('  nothing of the library runs it without a clash');
         foreach ($sizing->within as $one) {
             $this->say(sprintf('  %d × %-38s %8s h', $one['count'], $one['part']->name, self::n($one['hours'])));

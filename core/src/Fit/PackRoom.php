@@ -5,41 +5,53 @@ declare(strict_types=1);
 namespace PocketPlot\Fit;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Quantity\Figure;
 
 /** What the body leaves for the pack: the room inside, filled as far as is easy, less the blocks of all other parts. */
-final class PackRoom
+final readonly class PackRoom
 {
+    /**
+     * @param  ?float  $cm3  never below nought; null without a body, without a bound, or while a figure is missing
+     * @param  ?Line  $wants  whose figure is missing
+     * @param  string  $figure  which, a key of Check\Measuring
+     */
+    private function __construct(public ?float $cm3, public ?Line $wants = null, public string $figure = '') {}
+
     /**
      * @param  list<Line>  $inBody  lines whose parts have to find room
      * @param  string  $packLine  the line whose pack is in question
      * @param  float  $packing  share of the room that the parts' blocks may fill
      * @param  array{float, float, float}|null  $largestMm  what the brief allows, for a body that is drawn around its parts
-     * @return ?float cubic centimetres, never below nought; null without a body, or while a side or a wall is not known
      */
-    public static function cm3(?Line $bodyLine, array $inBody, string $packLine, float $packing, ?array $largestMm): ?float
+    public static function of(?Line $bodyLine, array $inBody, string $packLine, float $packing, ?array $largestMm): self
     {
         $body = $bodyLine?->part->body;
-        if ($body === null) {
-            return null;
+        if ($body === null || ($body->drawn && $largestMm === null)) {
+            return new self(null);
         }
-        if ($body->drawn) {
-            if ($largestMm === null || ! $body->wallMm->isKnown()) {
-                return null;
-            }
-            $walls = 2 * $body->wallMm->usual();
-            $room = array_product(array_map(static fn (float $side): float => max(0.0, $side - $walls), $largestMm)) / 1000;
-        } else {
-            $room = $body->cavity()->volumeCm3();
+        $room = $body->drawn ? self::within($largestMm, $body->wallMm) : $body->cavity()->volumeCm3();
+        if ($room === null) {
+            return new self(null, $bodyLine, $body->drawn ? 'body.wall' : 'body.cavity');
         }
         $others = 0.0;
         foreach ($inBody as $line) {
             $volume = $line->id === $packLine ? 0.0 : $line->part->size->volumeCm3();
             if ($volume === null) {
-                return null;
+                return new self(null, $line, 'size');
             }
             $others += $volume * $line->quantity;
         }
 
-        return $room === null ? null : max(0.0, $room * $packing - $others);
+        return new self(max(0.0, $room * $packing - $others));
+    }
+
+    /**
+     * Cubic centimetres inside a body of these outer sides.
+     *
+     * @param  list<float>  $sidesMm
+     */
+    private static function within(array $sidesMm, Figure $wallMm): ?float
+    {
+        return $wallMm->isKnown() ? array_product(array_map(static fn (float $side): float => max(0.0, $side - 2 * $wallMm->usual()), $sidesMm)) / 1000 : null;
     }
 }

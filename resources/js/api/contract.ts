@@ -1535,6 +1535,8 @@ export interface components {
         Sizing: {
             /** @description cubic centimetres that the body leaves for the pack */
             leftCm3: number | null;
+            /** @description the figure without which nobody can say what the body leaves */
+            leftWants: string | null;
             /** @description cubic centimetres in which the longest runs were sought */
             roomCm3: number | null;
             hours: number;

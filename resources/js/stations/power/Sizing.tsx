@@ -63,6 +63,11 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
             {problem !== null && Object.keys(problem.fields).length === 0 && <p role="alert">{problem.message}</p>}
             {sizing !== null && (
                 <>
+                    {sizing.leftWants !== null && (
+                        <p className="mb-4 flex items-start gap-1.5">
+                            <Peg verdict="unmeasured" size={18} /> What the body leaves for the pack is open: nobody knows the {sizing.leftWants} yet.
+                        </p>
+                    )}
                     {sizing.roomCm3 !== null && (
                         <>
                             <h3 className="mb-1 text-lg">
@@ -72,7 +77,8 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                             <ol className="mb-5 list-decimal pl-6">
                                 {sizing.within.map((one) => (
                                     <li key={one.part}>
-                                        <strong className="figures">{hours(one.hours)}</strong> with {one.count} × {one.name}
+                                        <strong className="figures">{hours(one.hours)}</strong> with {one.count > 1 && `${one.count} × `}
+                                        {one.name}
                                     </li>
                                 ))}
                             </ol>
