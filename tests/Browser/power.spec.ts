@@ -78,6 +78,28 @@ test('ways of playing have to make a whole, and what was typed stays until they 
     await expect(vital(page, 'Run time')).not.toHaveText(before ?? '');
 });
 
+test('what is typed about ways of playing outlives an edit made elsewhere', async ({ page, context }) => {
+    const build = await withBuild(page, 'refuge');
+    await page.goto(`${build}/power?leaf=ways`);
+    const first = page.getByLabel('The way that counts');
+    await first.fill('Three at the table');
+    const other = await context.newPage();
+    await other.goto(`${build}/power?leaf=ways`);
+    await other.getByLabel('The way that counts').fill('Nobody at the table');
+    await other.getByRole('button', { name: 'Keep these ways' }).click();
+    await expect(other.getByText('Kept. The run time goes by the first way')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await expect(page.getByText('changed this build meanwhile', { exact: false })).toBeVisible();
+    await expect(page.getByText('These ways were changed elsewhere meanwhile', { exact: false })).toBeVisible();
+    await expect(first).toHaveValue('Three at the table');
+    await page.getByRole('button', { name: 'Take theirs' }).click();
+    await expect(first).toHaveValue('Nobody at the table');
+    await first.fill('Three at the table');
+    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await expect(page.getByText('Kept. The run time goes by the first way')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Three at the table', exact: true })).toBeVisible();
+});
+
 test('a pack is found for the wish and taken', async ({ page }) => {
     const build = await withBuild(page, 'thimble');
     await page.goto(`${build}/power?leaf=sizing`);

@@ -83,7 +83,7 @@ export default function PowerStation() {
                 </Tabs.List>
                 <Tabs.Content value={leaf} tabIndex={-1}>
                     {power.isError && <p role="alert">{power.error.message}</p>}
-                    {report !== undefined && leaf === 'ways' && <Ways key={`${build.version} ${String(power.isPlaceholderData)}`} report={report} />}
+                    {report !== undefined && leaf === 'ways' && <Ways report={report} />}
                     {report !== undefined && leaf !== 'ways' && report.sources.length === 0 && <NoSource />}
                     {report !== undefined && leaf !== 'ways' && report.sources.length > 0 && (
                         <>

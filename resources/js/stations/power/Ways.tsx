@@ -23,13 +23,34 @@ const draftOf = (way: Power['ways'][number]): Draft => ({
     radio: way.radio,
 });
 
+const same = (one: Draft[], other: Draft[]): boolean => JSON.stringify(one) === JSON.stringify(other);
+
+/** Drafts of what is kept: they follow it while nothing was typed, and stay as they are when something was. */
+function useDrafts(kept: Draft[]) {
+    const [drafts, setDrafts] = useState(kept);
+    const [from, setFrom] = useState(kept);
+    const [isSaved, setIsSaved] = useState(false);
+    const hasMoved = !same(kept, from);
+    const follow = () => {
+        setFrom(kept);
+        setDrafts(kept);
+        setIsSaved(false);
+    };
+    if (hasMoved && (isSaved || same(drafts, from) || same(drafts, kept))) follow();
+    const write = (next: Draft[]) => {
+        setDrafts(next);
+        setIsSaved(false);
+    };
+    return { drafts, hasMoved, follow, write, saved: () => setIsSaved(true) };
+}
+
 /** How the console is played: shares of the time, light, sound, fan, radio. The first way is the one that counts. */
 export function Ways({ report }: { report: Power }) {
     const { edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const [drafts, setDrafts] = useState<Draft[]>(() => report.ways.map(draftOf));
+    const { drafts, hasMoved, follow, write, saved } = useDrafts(report.ways.map(draftOf));
     const [problem, setProblem] = useState<Problem | null>(null);
-    const change = (index: number, more: Partial<Draft>) => setDrafts(drafts.map((draft, at) => (at === index ? { ...draft, ...more } : draft)));
+    const change = (index: number, more: Partial<Draft>) => write(drafts.map((draft, at) => (at === index ? { ...draft, ...more } : draft)));
     const save = async (ways: Draft[]) => {
         const answer = await edit((path, version) =>
             api.put<Build>(`${path}/ways`, {
@@ -38,7 +59,9 @@ export function Ways({ report }: { report: Power }) {
             }),
         );
         setProblem(answer instanceof Problem ? answer : null);
-        if (!(answer instanceof Problem)) notices.say('Kept. The run time goes by the first way; the band spans them all.');
+        if (answer instanceof Problem) return;
+        saved();
+        notices.say('Kept. The run time goes by the first way; the band spans them all.');
     };
     const sum = (draft: Draft) => shares.reduce((all, share) => all + (Number(draft[share].replace(',', '.').replace('%', '')) || 0), 0);
     return (
@@ -52,6 +75,12 @@ export function Ways({ report }: { report: Power }) {
                 Which share of the time it idles, plays, or works at its worst. Light, volume and fan outrank the state for the parts they concern; left empty, those parts go by the state.
                 {report.waysAreHouse && ' These three are ours; name your own and only they count.'}
             </p>
+            {hasMoved && (
+                <p role="status" className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-tight pl-3">
+                    These ways were changed elsewhere meanwhile. What you typed stays; keeping it takes their place.
+                    <Button onClick={follow}>Take theirs</Button>
+                </p>
+            )}
             <ul className="grid gap-4">
                 {drafts.map((draft, index) => {
                     const complaints = [...shares, ...settings, 'name'].flatMap((field) => problem?.fields[`profiles.${index}.${field}`] ?? []);
@@ -81,12 +110,12 @@ export function Ways({ report }: { report: Power }) {
                                 </label>
                                 <span className="ml-auto flex gap-1">
                                     {index > 0 && (
-                                        <Button look="bare" onClick={() => setDrafts([draft, ...drafts.filter((_, at) => at !== index)])}>
+                                        <Button look="bare" onClick={() => write([draft, ...drafts.filter((_, at) => at !== index)])}>
                                             Let this count
                                         </Button>
                                     )}
                                     {drafts.length > 1 && (
-                                        <Button look="bare" aria-label={`Drop ${draft.name}`} onClick={() => setDrafts(drafts.filter((_, at) => at !== index))}>
+                                        <Button look="bare" aria-label={`Drop ${draft.name}`} onClick={() => write(drafts.filter((_, at) => at !== index))}>
                                             Drop
                                         </Button>
                                     )}
@@ -105,7 +134,7 @@ export function Ways({ report }: { report: Power }) {
                 <Button type="submit" look="pen" disabled={busy}>
                     Keep these ways
                 </Button>
-                {drafts.length < 8 && <Button onClick={() => setDrafts([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
+                {drafts.length < 8 && <Button onClick={() => write([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
                 {!report.waysAreHouse && (
                     <Button look="bare" disabled={busy} onClick={() => void save([])}>
                         Back to the house’s three
