@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, Problem, type LogPreview } from '../../api/client';
 import { Plot } from '../../ui/Plot';
-import { hours } from '../power/figures';
+import { hours } from '../../ui/electric';
 import { big, Labelled } from './Labelled';
 
 /** A meter's own log, read before it is kept: what was understood, and what was left out, line by line. */

@@ -3,7 +3,7 @@ import { api, type BenchLine, type LogPreview } from '../../api/client';
 import { readLines } from '../../api/stream';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
-import { amps, hours, volts } from '../power/figures';
+import { amps, hours, volts } from '../../ui/electric';
 import type { Kind } from './kinds';
 
 /** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */

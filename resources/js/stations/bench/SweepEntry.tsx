@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { amps, volts } from '../power/figures';
+import { amps, volts } from '../../ui/electric';
 import { Peg } from '../../ui/Peg';
 import { big, Choice, Labelled } from './Labelled';
 

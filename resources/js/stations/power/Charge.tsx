@@ -1,7 +1,7 @@
 import type { PowerSource } from '../../api/client';
 import { Plot } from '../../ui/Plot';
 import { ChargeStrip } from './ChargeStrip';
-import { hours, watts } from './figures';
+import { hours, watts } from '../../ui/electric';
 
 type Plan = NonNullable<PowerSource['charge']>;
 

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { BandLine, PowerBand } from '../../api/client';
 import { readLines } from '../../api/stream';
 import { useOpenBuild } from '../../api/useBuild';
-import { hours } from './figures';
+import { hours } from '../../ui/electric';
 
 /** Five hundred runs with every figure drawn from its band; the page does not wait for them. */
 export function HowSure({ way, celsius, open }: { way: number; celsius: string; open: boolean }) {

@@ -3,7 +3,7 @@ import type { Finding, PowerNode, PowerSource } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { useNoteLeaf } from '../../sheet/NoteLeaf';
 import { Peg, worst } from '../../ui/Peg';
-import { amps, percent, volts, watts } from './figures';
+import { amps, percent, volts, watts } from '../../ui/electric';
 
 type State = 'idle' | 'usual' | 'heavy';
 

@@ -1,7 +1,7 @@
 import type { Power, PowerSource } from '../../api/client';
 import { Plot } from '../../ui/Plot';
 import { ChargeStrip } from './ChargeStrip';
-import { hours, percent } from './figures';
+import { hours, percent } from '../../ui/electric';
 
 /** One discharge from full until the first part gives up, and the band of every way of playing. */
 export function RunLeaf({ source, report }: { source: PowerSource; report: Power }) {

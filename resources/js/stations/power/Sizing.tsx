@@ -7,7 +7,7 @@ import { Field } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
 import { Peg } from '../../ui/Peg';
 import { runTime } from '../../ui/format';
-import { hours } from './figures';
+import { hours } from '../../ui/electric';
 
 type Pack = Sized['packs'][number];
 

@@ -1,4 +1,4 @@
-/** Figures as they stand on the Power and Bench pages: three digits, unit behind. */
+/** Volts, amps, watts and hours as they stand on the Power and Bench pages: three digits, unit behind. */
 const short = (value: number): string => (value === 0 ? '0' : Math.abs(value) >= 100 ? value.toFixed(0) : Math.abs(value) >= 10 ? value.toFixed(1) : value.toFixed(2));
 
 const withUnit = (value: number | null | undefined, unit: string): string => (value === null || value === undefined ? '–' : `${short(value)} ${unit}`);
