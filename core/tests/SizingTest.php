@@ -5,6 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use CoreTests\Power;
 use PocketPlot\Build\Build;
+use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\PackChoice;
 use PocketPlot\Check\PackChoices;
@@ -186,6 +187,17 @@ describe('sizing', function (): void {
         'a nickel pack on a lithium charger' => ['upgrade-stack', 'Round cells, nickel, three', ['harge']],
         'a larger cell of the same kind' => ['upgrade-stack', 'Pebble 2000 cell', []],
     ]);
+
+    it('does not blame a pack for what clashes with any', function (): void {
+        // Nothing charges any of them; only the weak one is asked for more than it gives: 3.6 W ÷ 3.0 V = 1.2 A of 0.5 A.
+        $weak = ['resistanceMohm' => 50, 'protection' => 'built-in', 'cutOffV' => 3.0, 'maxDischargeMa' => 500, 'maxChargeMa' => 500];
+        $build = Make::build(['pack' => Power::pack('lithium-ion', 1, 2000, $weak), 'panel' => Power::steady(1000, 3.6)]);
+        expect(Make::appraise($build)->keysOf(Verdict::Clash))->toContain('power.charger-match/pack');
+        $part = static fn (string $id, array $with): Part => Make::build([$id => Power::pack('lithium-ion', 1, 4000, [...$weak, ...$with])])->lines[0]->part;
+        $choices = PackChoices::of($build, $build->lines[0], new Profile('steady'), 1.0, [$part('weak', []), $part('strong', ['maxDischargeMa' => 4000])]);
+        $clashes = array_combine(array_map(static fn (PackChoice $one): string => $one->part->name, $choices), array_map(static fn (PackChoice $one): int => count($one->clashes), $choices));
+        expect($clashes)->toBe(['Strong' => 0, 'Weak' => 1]);
+    });
 
     it('says the same of a pack as the appraisal after the swap', function (): void {
         $build = Make::demo('thimble');

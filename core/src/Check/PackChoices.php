@@ -9,7 +9,6 @@ use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Body\FitsInside;
 use PocketPlot\Check\Body\StackHeight;
-use PocketPlot\Check\Power\RunTimeWanted;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
@@ -23,6 +22,9 @@ use PocketPlot\Power\RunEnd;
 final class PackChoices
 {
     public const MOST_SIDE_BY_SIDE = 6;
+
+    /** Rules that ask the pack itself: what they say of the one in use says nothing about another. */
+    private const ITS_OWN = [Power\SourceCurrent::class, Power\RailCurrent::class, Power\CellProtection::class, Power\DeepDischarge::class, Power\ShortCircuit::class];
 
     /** Fillings of a room that are named. */
     public const MOST_WITHIN = 5;
@@ -127,7 +129,7 @@ final class PackChoices
     }
 
     /**
-     * What clashes about power, how long it lasts apart: new ones, and all that are about the pack itself.
+     * What clashes about power, how long it lasts apart: new ones, and those that each pack answers for itself.
      *
      * @param  array<string, string>  $before
      * @return array<string, string> the sentence by the finding's key
@@ -136,11 +138,11 @@ final class PackChoices
     {
         $clashes = [];
         foreach (RuleBook::metas() as $rule => $meta) {
-            if ($meta->family() !== 'power' || $rule === RunTimeWanted::class) {
+            if ($meta->family() !== 'power' || $rule === Power\RunTimeWanted::class) {
                 continue;
             }
             foreach ((new $rule)->check($facts) as $finding) {
-                if ($finding->verdict === Verdict::Clash && (! isset($before[$finding->key()]) || ($finding->lines[0] ?? null) === $packLine)) {
+                if ($finding->verdict === Verdict::Clash && (! isset($before[$finding->key()]) || (in_array($rule, self::ITS_OWN, true) && ($finding->lines[0] ?? null) === $packLine))) {
                     $clashes[$finding->key()] = $finding->says;
                 }
             }
