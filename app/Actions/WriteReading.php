@@ -56,8 +56,11 @@ final class WriteReading
     /** Puts a reading aside. Where it counted, what was stated counts again: no figure stays whose reading is gone. */
     public static function out(BuildRecord $build, string $key): void
     {
-        $counting = array_filter(self::replacements($build, $key), static fn (array $one): bool => FigurePlace::of($one[1]->figure)?->holds(self::part($build, $one[0])->spec, $one[1]->typed) === true);
-        self::takeBack($build, array_values($counting));
+        foreach (self::replacements($build, $key) as [$line, $one]) {
+            if (FigurePlace::of($one->figure)?->holds(self::part($build, $line)->spec, $one->typed) === true) {
+                self::takeBack($build, $line, $one);
+            }
+        }
         self::find($build, $key)->update(['removed_at' => now()]);
     }
 
@@ -82,17 +85,16 @@ final class WriteReading
     /** What was stated counts again. */
     public static function useNoMore(BuildRecord $build, string $key): void
     {
-        self::takeBack($build, self::replacements($build, $key));
+        foreach (self::replacements($build, $key) as [$line, $one]) {
+            self::takeBack($build, $line, $one);
+        }
     }
 
-    /** @param  list<array{string, Replacement}>  $replacements */
-    private static function takeBack(BuildRecord $build, array $replacements): void
+    private static function takeBack(BuildRecord $build, string $line, Replacement $one): void
     {
-        foreach ($replacements as [$line, $one]) {
-            $part = self::part($build, $line);
-            $part->spec = FigurePlace::of($one->figure)?->takeBack($part->spec) ?? $part->spec;
-            $part->save();
-        }
+        $part = self::part($build, $line);
+        $part->spec = FigurePlace::of($one->figure)?->takeBack($part->spec) ?? $part->spec;
+        $part->save();
     }
 
     private static function part(BuildRecord $build, string $line): BuildPartRecord

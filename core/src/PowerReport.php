@@ -29,19 +29,22 @@ use PocketPlot\Power\TreeView;
 use PocketPlot\Power\WayEnds;
 
 /** Everything about a build's power for one way of playing: the second front door, beside Appraisal. */
-final readonly class PowerReport
+final class PowerReport
 {
-    private Facts $facts;
+    private readonly Facts $facts;
 
-    private Profile $profile;
+    private readonly Profile $profile;
 
-    private float $celsius;
+    private readonly float $celsius;
+
+    /** @var list<SourceReport>|null worked out once */
+    private ?array $sources = null;
 
     /**
      * @param  int  $way  which of the build's ways of playing; the first when there is no such
      * @param  ?float  $celsius  the air; the brief's when null
      */
-    public function __construct(private Build $build, int $way = 0, ?float $celsius = null)
+    public function __construct(private readonly Build $build, int $way = 0, ?float $celsius = null)
     {
         $this->facts = new Facts($build);
         $ways = $build->waysOfPlaying();
@@ -52,7 +55,7 @@ final readonly class PowerReport
     /** @return list<SourceReport> every pack and wall supply that feeds something */
     public function sources(): array
     {
-        return array_map($this->source(...), $this->facts->supplyTree()->sources());
+        return $this->sources ??= array_map($this->source(...), $this->facts->supplyTree()->sources());
     }
 
     /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Power") */
@@ -109,13 +112,14 @@ final readonly class PowerReport
         if ($source === null || $circuit === null) {
             return null;
         }
-        $choices = PackChoices::of($this->build, $source, $this->profile, $hours, $library);
+        $packs = new PackChoices($this->build, $source, $this->profile, $this->celsius);
+        $choices = $packs->among($library, $hours);
         $left = PackRoom::of($this->facts->bodyLine(), $this->facts->inBody(), $source->id, $this->facts->margin('packing-easy'), $this->build->brief->largestMm);
         $room = $cm3 ?? $left->cm3;
 
         return new SizingReport(
             $hours, $source, $this->budget($circuit)->mean ?? 0.0, Sizing::needs($circuit, $hours, $library), $choices, $left, $room,
-            $room === null ? [] : PackChoices::within($this->build, $source, $choices, $room, $cm3 === null),
+            $room === null ? [] : $packs->within($choices, $room, $cm3 === null),
         );
     }
 
@@ -138,7 +142,7 @@ final readonly class PowerReport
             $pack === null ? [] : array_map(fn (Profile $profile): WayEnds => $this->ends($source, $profile), $this->build->waysOfPlaying()),
             $run,
             $pack === null ? null : Guard::of($this->build, $source, $pack, $run),
-            ChargePlan::of($this->build, $source, $circuit),
+            ChargePlan::of($this->build, $source, $circuit, $this->celsius),
         );
     }
 

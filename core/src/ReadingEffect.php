@@ -28,7 +28,8 @@ final readonly class ReadingEffect
         return new self(Since::compare(Since::keep($before->findings), $after->findings), $before->vitals, $after->vitals);
     }
 
-    private static function counting(Build $build, Reading $reading): Build
+    /** The build in which the reading has taken the place of the spec figures that it speaks of. */
+    public static function counting(Build $build, Reading $reading): Build
     {
         $part = $build->line($reading->line)?->part;
         if ($part === null) {

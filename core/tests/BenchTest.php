@@ -87,7 +87,7 @@ describe('a voltage sweep', function (): void {
 });
 
 describe('a reading in the place of a spec figure', function (): void {
-    $of = static fn (array $readings): array => array_map(static fn (Replacement $one): array => [$one->figure, $one->typed], Replacement::of($build = onBench($readings), $build->readings[count($readings) - 1]));
+    $of = static fn (array $readings): array => array_map(static fn (Replacement $one): array => [$one->figure, $one->typed], Replacement::of($build = onBench($readings), $build->readings[count($readings) - 1], []));
 
     it('writes what a builder would type', function (array $reading, array $expected) use ($of): void {
         expect($of([$reading]))->toBe($expected);
@@ -115,7 +115,7 @@ describe('a reading in the place of a spec figure', function (): void {
         $of = static function (array $readings): array {
             $build = Make::build(['panel' => ['role' => 'display', 'facets' => ['supply' => ['volts' => Make::band(9, 13)]]]], [], ['readings' => $readings]);
 
-            return array_map(static fn (Replacement $one): string => $one->typed, Replacement::of($build, $build->readings[count($readings) - 1]));
+            return array_map(static fn (Replacement $one): string => $one->typed, Replacement::of($build, $build->readings[count($readings) - 1], []));
         };
         expect($of([$draw('usual', 430)]))->toBe([])->and($of([$draw('idle', 250), $draw('heavy', 560), $draw('usual', 430)]))->toBe(['250 / 430 / 560 mA', '12 V']);
     });
@@ -128,7 +128,7 @@ describe('a reading in the place of a spec figure', function (): void {
     it('is understood by the place it is written to', function (): void {
         $build = onBench([reading('draw', 'panel', ['state' => 'usual', 'volts' => 4.5, 'milliamps' => 240])]);
         $raw = $build->lines[1]->part->raw;
-        foreach (Replacement::of($build, $build->readings[0]) as $one) {
+        foreach (Replacement::of($build, $build->readings[0], []) as $one) {
             $raw = FigurePlace::of($one->figure)?->write($raw, $one->typed, '2026-11-20') ?? throw new RuntimeException;
         }
         $supply = PartReader::read($raw)->supply;

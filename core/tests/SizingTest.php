@@ -141,7 +141,7 @@ describe('sizing', function (): void {
     it('tries every pack of the library and marks what goes into the body', function (): void {
         $build = Make::demo('thimble');
         $pack = (new Facts($build))->with('pack')[0];
-        $choices = PackChoices::of($build, $pack, $build->profiles[0], 8.0, Make::library());
+        $choices = (new PackChoices($build, $pack, $build->profiles[0]))->among(Make::library(), 8.0);
         $packs = array_filter(Make::library(), static fn (Part $part): bool => $part->pack !== null);
         expect(count($choices))->toBe(count($packs));
         foreach ($choices as $choice) {
@@ -163,7 +163,7 @@ describe('sizing', function (): void {
     it('says what else a pack would bring, and names it after those that bring nothing', function (string $file, string $name, array $clashes): void {
         $build = Make::trial($file);
         $line = (new Facts($build))->with('pack')[0];
-        $choices = PackChoices::of($build, $line, $build->waysOfPlaying()[0], $build->brief->runTimeHours ?? 4.0, Make::library());
+        $choices = (new PackChoices($build, $line, $build->waysOfPlaying()[0]))->among(Make::library(), $build->brief->runTimeHours ?? 4.0);
         $found = array_values(array_filter($choices, static fn (PackChoice $choice): bool => $choice->part->name === $name))[0];
         expect($found->does)->toBeTrue();
         foreach ($clashes as $says) {
@@ -188,13 +188,24 @@ describe('sizing', function (): void {
         'a larger cell of the same kind' => ['upgrade-stack', 'Pebble 2000 cell', []],
     ]);
 
+    it('goes by the air that is asked about, in sizing as in charging', function (): void {
+        $build = Make::demo('thimble');
+        $at = static fn (float $celsius): PowerReport => new PowerReport($build, 0, $celsius);
+        $hours = static fn (PowerReport $report): float => array_values(array_filter($report->sizing(2.0, Make::library())->choices ?? [], static fn (PackChoice $choice): bool => $choice->part->name === 'Pebble 500 cell'))[0]->one->hours ?? 0.0;
+        expect($hours($at(25)))->toEqualWithDelta($at(25)->sources()[0]->ends[0]->usual?->hours, 1e-6)
+            ->and($hours($at(0)))->toEqualWithDelta($at(0)->sources()[0]->ends[0]->usual?->hours, 1e-6)->and($hours($at(0)))->toBeLessThan(0.9 * $hours($at(25)));
+        // A cold cell takes less, and its charger starts from colder air.
+        $charge = static fn (float $celsius): ?float => $at($celsius)->sources()[0]->charge?->atRest?->hoursToFull;
+        expect($charge(0))->toBeLessThan($charge(25));
+    });
+
     it('does not blame a pack for what clashes with any', function (): void {
         // Nothing charges any of them; only the weak one is asked for more than it gives: 3.6 W ÷ 3.0 V = 1.2 A of 0.5 A.
         $weak = ['resistanceMohm' => 50, 'protection' => 'built-in', 'cutOffV' => 3.0, 'maxDischargeMa' => 500, 'maxChargeMa' => 500];
         $build = Make::build(['pack' => Power::pack('lithium-ion', 1, 2000, $weak), 'panel' => Power::steady(1000, 3.6)]);
         expect(Make::appraise($build)->keysOf(Verdict::Clash))->toContain('power.charger-match/pack');
         $part = static fn (string $id, array $with): Part => Make::build([$id => Power::pack('lithium-ion', 1, 4000, [...$weak, ...$with])])->lines[0]->part;
-        $choices = PackChoices::of($build, $build->lines[0], new Profile('steady'), 1.0, [$part('weak', []), $part('strong', ['maxDischargeMa' => 4000])]);
+        $choices = (new PackChoices($build, $build->lines[0], new Profile('steady')))->among([$part('weak', []), $part('strong', ['maxDischargeMa' => 4000])], 1.0);
         $clashes = array_combine(array_map(static fn (PackChoice $one): string => $one->part->name, $choices), array_map(static fn (PackChoice $one): int => count($one->clashes), $choices));
         expect($clashes)->toBe(['Strong' => 0, 'Weak' => 1]);
     });
@@ -202,7 +213,7 @@ describe('sizing', function (): void {
     it('says the same of a pack as the appraisal after the swap', function (): void {
         $build = Make::demo('thimble');
         $pack = (new Facts($build))->with('pack')[0];
-        foreach (array_slice(PackChoices::of($build, $pack, $build->profiles[0], 2.0, Make::library()), 0, 6) as $choice) {
+        foreach (array_slice((new PackChoices($build, $pack, $build->profiles[0]))->among(Make::library(), 2.0), 0, 6) as $choice) {
             expect($choice->one?->hours)->toEqualWithDelta(Make::appraise($build->withSwap($pack->id, $choice->part, 1))->vitals->runTime->usual(), 1e-6);
         }
     });
@@ -229,10 +240,11 @@ describe('sizing', function (): void {
     it('fills a room with what runs longest', function (): void {
         $build = Make::demo('thimble');
         $pack = (new Facts($build))->with('pack')[0];
-        $choices = PackChoices::of($build, $pack, $build->profiles[0], 2.0, Make::library());
-        $small = PackChoices::within($build, $pack, $choices, 12.5);
-        $large = PackChoices::within($build, $pack, $choices, 40.0);
-        expect($small[0]['hours'])->toBeLessThan($large[0]['hours'])->and(PackChoices::within($build, $pack, $choices, 0.1))->toBe([]);
+        $packs = new PackChoices($build, $pack, $build->profiles[0]);
+        $choices = $packs->among(Make::library(), 2.0);
+        $small = $packs->within($choices, 12.5);
+        $large = $packs->within($choices, 40.0);
+        expect($small[0]['hours'])->toBeLessThan($large[0]['hours'])->and($packs->within($choices, 0.1))->toBe([]);
         foreach ($small as $one) {
             expect($one['count'] * $one['part']->size->volumeCm3())->toBeLessThanOrEqual(12.5);
         }

@@ -6,16 +6,14 @@ use App\Actions\ImportBuild;
 use App\Actions\StartBuild;
 use App\Standins\Bench\SimulatedBench;
 use PocketPlot\Bench\LogReader;
-use PocketPlot\Bench\Replacement;
 use PocketPlot\Bench\RunTests;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Reading;
 use PocketPlot\Check\Facts;
 use PocketPlot\File\BuildReader;
-use PocketPlot\File\FigurePlace;
-use PocketPlot\File\PartReader;
 use PocketPlot\Quantity\Day;
+use PocketPlot\ReadingEffect;
 
 /** A demo build under a name of its own: each name has another hidden device behind the bench. */
 function device(string $demo, int $number): Build
@@ -23,17 +21,6 @@ function device(string $demo, int $number): Build
     $document = ImportBuild::read(StartBuild::demoFile($demo))[0];
 
     return BuildReader::read([...$document, 'name' => "{$demo} {$number}", 'readings' => []]);
-}
-
-function counting(Build $build, Reading $reading): Build
-{
-    $part = $build->line($reading->line)->part ?? throw new RuntimeException($reading->line);
-    $raw = $part->raw;
-    foreach (Replacement::of($build, $reading, (new Facts($build))->leadOhms()) as $one) {
-        $raw = FigurePlace::of($one->figure)?->write($raw, $one->typed, '2026-11-24') ?? throw new RuntimeException($one->figure);
-    }
-
-    return $build->withPart($part->id, PartReader::read($raw));
 }
 
 /** Every draw metered in three states, and let count. */
@@ -48,7 +35,7 @@ function metered(Build $build, SimulatedBench $bench): Build
             $is = $bench->draw($build, $line, $state);
             $readings[] = new Reading("{$line->id}-{$state}", 'draw', $line->id, Day::of('2026-11-24'), simulated: true, state: $state, volts: $is['volts'], milliamps: $is['milliamps'], part: $line->name());
         }
-        $build = counting($build->withReadings($readings), $readings[2]);
+        $build = ReadingEffect::counting($build->withReadings($readings), $readings[2]);
     }
 
     return $build->withReadings([]);
@@ -82,7 +69,7 @@ it('finds the prediction within a tenth once the draws are metered, and closer o
     $run = bench_run($build, $bench, $pack);
     $metered = metered($build, $bench);
     expect($run->hours)->toBeGreaterThan(1.0)->and(predicted($metered, $run))->toBeGreaterThan(0.9)->toBeLessThan(1.1)
-        ->and(predicted(counting($metered, $run), $run))->toBeGreaterThan(0.96)->toBeLessThan(1.04);
+        ->and(predicted(ReadingEffect::counting($metered, $run), $run))->toBeGreaterThan(0.96)->toBeLessThan(1.04);
 })->with(['refuge', 'thimble'])->with(range(1, 12));
 
 it('needs the metering: some devices lie further off by their sheets alone', function (): void {

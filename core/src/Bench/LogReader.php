@@ -26,8 +26,8 @@ final class LogReader
     /** A step of the volts beyond this share, and back in the next row, is a jump of the meter. */
     private const JUMP = 0.3;
 
-    /** Seconds. */
-    private const HALF_A_DAY = 43200.0;
+    /** Seconds of a day. */
+    private const DAY = 86400.0;
 
     private const SECONDS = ['s' => 1.0, 'sec' => 1.0, 'secs' => 1.0, 'second' => 1.0, 'seconds' => 1.0, 'ms' => 0.001, 'min' => 60.0, 'mins' => 60.0, 'minutes' => 60.0, 'h' => 3600.0, 'hr' => 3600.0, 'hours' => 3600.0];
 
@@ -204,7 +204,7 @@ final class LogReader
             $this->isClock = true;
             $seconds = (float) $parts[1] * 3600 + (float) $parts[2] * 60 + (float) str_replace(',', '.', $parts[3] ?? '0');
 
-            return preg_match('/^(\d{4})-(\d\d)-(\d\d)/', $cell, $day) === 1 ? $seconds + self::dayNumber((int) $day[1], (int) $day[2], (int) $day[3]) * 86400.0 : $seconds;
+            return preg_match('/^(\d{4})-(\d\d)-(\d\d)/', $cell, $day) === 1 ? $seconds + self::dayNumber((int) $day[1], (int) $day[2], (int) $day[3]) * self::DAY : $seconds;
         }
 
         return $this->figure($cell, self::SECONDS, $this->units['time']);
@@ -225,8 +225,8 @@ final class LogReader
         foreach ($rows as $index => [$read, $volts, $amps, $line]) {
             $next = $rows[$index + 1][0] ?? null;
             if ($last !== null && $read + $shift < $last) {
-                if ($this->isClock && $lastRead - $read > self::HALF_A_DAY && $lastRead < 2 * self::HALF_A_DAY) {
-                    $shift += 2 * self::HALF_A_DAY;
+                if ($this->isClock && $lastRead - $read > self::DAY / 2 && $lastRead < self::DAY) {
+                    $shift += self::DAY;
                 } elseif ($next !== null && $next >= $read && $next + $shift < $last) {
                     $shift += $last - ($read + $shift) + $next - $read;
                     $this->trouble($line, sprintf('the clock is set back from %s s to %s s; from this row on the time is counted on from the row before', Number::exact((float) $lastRead), Number::exact($read)));
@@ -347,6 +347,6 @@ final class LogReader
 
     private static function dayNumber(int $year, int $month, int $day): float
     {
-        return (float) (new \DateTimeImmutable(sprintf('%04d-%02d-%02d', $year, $month, $day), new \DateTimeZone('UTC')))->getTimestamp() / 86400.0;
+        return (float) (new \DateTimeImmutable(sprintf('%04d-%02d-%02d', $year, $month, $day), new \DateTimeZone('UTC')))->getTimestamp() / self::DAY;
     }
 }

@@ -23,7 +23,7 @@ final readonly class Replacement
      * @param  array<string, float>  $leadOhms  by Feed::key()
      * @return list<self> none where the reading says nothing about a figure
      */
-    public static function of(Build $build, Reading $reading, array $leadOhms = []): array
+    public static function of(Build $build, Reading $reading, array $leadOhms): array
     {
         $line = $build->line($reading->line);
         if ($line === null || ! $reading->isOf($line)) {

@@ -14,7 +14,7 @@ use Closure;
 final class Balance
 {
     /** Steps after which volts and amps that still move count as having no balance. */
-    public const MOST_STEPS = 200;
+    private const MOST_STEPS = 200;
 
     /** Share of the amps within which they stand still. */
     private const STILL = 1e-9;
@@ -26,9 +26,11 @@ final class Balance
     private const SHRINKS = 0.5;
 
     /**
+     * @param  float  $volts  before the resistance
+     * @param  float  $ohm  of it
      * @param  float  $start  amps to begin with, as they were found close by
      * @param  Closure(float): float  $drawn  amps at these volts
-     * @return ?float null where there is no balance
+     * @return ?float amps; null where there is no balance
      *
      * @throws NoBalance when the drawn amps have none themselves
      */

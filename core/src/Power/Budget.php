@@ -17,7 +17,7 @@ final readonly class Budget
     private function __construct(public array $rows, public array $total, public float $mean, public float $lost) {}
 
     /**
-     * Half charged.
+     * With the packs half charged, where their volts are about their mean.
      *
      * @throws NoBalance
      */

@@ -32,16 +32,21 @@ final readonly class ChargePlan
         public array $weak,
     ) {}
 
-    /** Null when the pack is not charged again or nothing in the parts list charges it. */
-    public static function of(Build $build, Line $line, ?Circuit $play): ?self
+    /**
+     * @param  ?Circuit  $play  what plays meanwhile; null when figures of it are missing or nobody asks
+     * @param  ?float  $celsius  the air; the brief's when null
+     * @return ?self null when the pack is not charged again or nothing in the parts list charges it
+     */
+    public static function of(Build $build, Line $line, ?Circuit $play, ?float $celsius = null): ?self
     {
+        $celsius ??= $build->brief->roomC;
         $pack = $line->part->pack;
         $path = $pack === null || ! $pack->isRechargeable() ? null : ChargePath::of($build, $pack);
         if ($pack === null || $path === null) {
             return null;
         }
         $gaps = new Gaps;
-        $cells = Cells::of($line, $pack, Assumption::usual(), $build->brief->roomC, null, null, $gaps);
+        $cells = Cells::of($line, $pack, Assumption::usual(), $celsius, null, null, $gaps);
         $charger = $path->charger;
         if (! $charger->chargeMa->isKnown() || $charger->chargeMa->usual() <= 0.0) {
             $gaps->missing($path->line, 'charger.chargeMa');
@@ -85,7 +90,7 @@ final readonly class ChargePlan
 
         return new self(
             $line, $path, $atRest, $inPlay, $inPlay === null ? null : $inPlay->ampsAt($half) * 1000, $playW,
-            $rise === null || $atRest->mostHeatW === null ? null : $build->brief->roomC + $rise * $atRest->mostHeatW,
+            $rise === null || $atRest->mostHeatW === null ? null : $celsius + $rise * $atRest->mostHeatW,
             $gaps->allAssumed(), $weak,
         );
     }

@@ -21,6 +21,11 @@ final readonly class CutOff
      */
     private function __construct(public ?Line $by, public Figure $volts, public Figure $releaseV, public YesNo $latches, private string $facet) {}
 
+    /**
+     * Known volts go before unknown ones: one protection that is known to come in time is enough.
+     *
+     * @param  Line  $line  the pack's
+     */
     public static function of(Build $build, Line $line, Pack $pack): self
     {
         $board = $build->guardOf($pack);

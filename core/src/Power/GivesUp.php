@@ -38,7 +38,7 @@ final readonly class GivesUp
         $limit = self::n($this->limit);
         // Found at the very moment of the end, both read the same.
         $isAtLimit = $is === $limit;
-        $tooLittle = static fn (string $where): string => $isAtLimit ? "less than the {$limit} V that {$where} needs arrive" : "{$is} V arrive, {$where} needs {$limit} V";
+        $tooLittle = static fn (string $who): string => $isAtLimit ? "less than the {$limit} V that {$who} needs arrive" : "{$is} V arrive, {$who} needs {$limit} V";
 
         return match ($this->cause) {
             self::EMPTY => "{$name} is empty.",
