@@ -27,3 +27,6 @@ export const finish = ({ on }: Vitals['finish']): string => (on === null ? 'unkn
 export function capital(words: string): string {
     return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+/** A number as it is typed, with a comma or a point, its unit behind or not; NaN when it is none. */
+export const asNumber = (typed: string): number => (/\d/.test(typed) ? Number(typed.trim().replace(/\s*[a-zµ%]+$/i, '').replace(',', '.')) : NaN);

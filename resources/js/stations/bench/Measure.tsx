@@ -21,6 +21,8 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
     const [chosen, setChosen] = useState<string | null>(null);
     const line = lines.find((one) => one.id === chosen)?.id ?? lines.find((one) => one.role === usual)?.id ?? lines[0]?.id ?? '';
     const [fields, setFields] = useState<Record<string, string>>({});
+    /** Volts that a sweep begins at, as typed, by line. */
+    const [begins, setBegins] = useState<Record<string, string>>({});
     const [sweep, setSweep] = useState<Step[]>([]);
     const [log, setLog] = useState<LogPreview | null>(null);
     const [simulated, setSimulated] = useState(false);
@@ -28,7 +30,7 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
     const [problem, setProblem] = useState<Problem | null>(null);
     const form = useRef<HTMLFormElement>(null);
     const begin = sweeps[line];
-    const from = fields[`from ${line}`] ?? (begin?.fromV == null ? '' : String(begin.fromV));
+    const from = begins[line] ?? (begin?.fromV == null ? '' : String(begin.fromV));
     const by = fields['by'] ?? '0.5';
     const set = (more: Record<string, string>) => setFields((before) => ({ ...before, ...more }));
     const about = (field: string) => problem?.about(field) ?? undefined;
@@ -104,7 +106,7 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
                     ))}
                     {kind === 'run' && <Choice label="Why it stopped" value={fields['stopped'] ?? ''} options={[['', 'choose'], ...same(stopped)]} onChange={(why) => set({ stopped: why })} problem={about('stopped')} />}
                 </div>
-                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} set={(more) => set('from' in more ? { [`from ${line}`]: more['from'] ?? '' } : more)} problem={problem} />}
+                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} onFrom={(volts) => setBegins({ ...begins, [line]: volts })} set={set} problem={problem} />}
                 {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}
                 <Stand key={kind} kind={kind} line={line} fields={{ ...fields, from, by }} ways={ways} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
                     if (step.lit !== undefined && step.volts !== undefined) setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);

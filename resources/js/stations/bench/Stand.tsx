@@ -3,6 +3,7 @@ import { api, type BenchLine, type LogPreview } from '../../api/client';
 import { readLines } from '../../api/stream';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
+import { asNumber } from '../../ui/format';
 import { amps, hours, volts } from '../../ui/electric';
 import type { Kind } from './kinds';
 
@@ -20,7 +21,7 @@ export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { ki
         const rows: number[][] = [];
         let why = 'went dark';
         const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
-        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), ...(kind === 'sweep' ? { from: (fields['from'] ?? '').replace(',', '.'), step: (fields['by'] ?? '').replace(',', '.') } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
+        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), ...(kind === 'sweep' ? { from: String(asNumber(fields['from'] ?? '')), step: String(asNumber(fields['by'] ?? '')) } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
         try {
             await readLines<BenchLine>(
                 `/builds/${build.id}/bench/simulated?${query.toString()}`,

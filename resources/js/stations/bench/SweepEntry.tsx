@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Problem } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { asNumber } from '../../ui/format';
 import { amps, volts } from '../../ui/electric';
 import { Peg } from '../../ui/Peg';
 import { big, Choice, Labelled } from './Labelled';
@@ -11,19 +12,16 @@ export interface Step {
     lit: boolean;
 }
 
-/** A number as it is typed, with a comma or a point; NaN when it is none. */
-const plain = (typed: string): number => (typed.trim() === '' ? NaN : Number(typed.trim().replace(/\s*V$/i, '').replace(',', '.')));
-
 function wrongWith(from: string, by: string): string | null {
     if (from.trim() === '') return 'Write the volts to begin at: those that the listing or the label names.';
-    if (!(plain(from) > 0)) return `“${from}” is no number of volts; write one, such as 12.`;
-    return plain(by) > 0 ? null : `“${by}” is no step down; write volts of more than nought, such as 0.5.`;
+    if (!(asNumber(from) > 0)) return `“${from}” is no number of volts; write one, such as 12.`;
+    return asNumber(by) > 0 ? null : `“${by}” is no step down; write volts of more than nought, such as 0.5.`;
 }
 
 /** Steps down, each with two large answers. */
-export function SweepEntry({ steps, onSteps, from, by, mostV, signal, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; from: string; by: string; mostV: number | null; signal: string; set: (more: Record<string, string>) => void; problem: Problem | null }) {
-    const first = plain(from);
-    const down = plain(by);
+export function SweepEntry({ steps, onSteps, from, onFrom, by, mostV, signal, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; from: string; onFrom: (from: string) => void; by: string; mostV: number | null; signal: string; set: (more: Record<string, string>) => void; problem: Problem | null }) {
+    const first = asNumber(from);
+    const down = asNumber(by);
     const last = steps[steps.length - 1];
     const now = last === undefined ? first : Number(last.volts) - down;
     const wrong = wrongWith(from, by);
@@ -35,7 +33,7 @@ export function SweepEntry({ steps, onSteps, from, by, mostV, signal, set, probl
     return (
         <div className="mb-4">
             <div className="mb-3 flex flex-wrap items-end gap-4">
-                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={from} onChange={(event) => set({ from: event.target.value })} />}</Labelled>
+                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={from} onChange={(event) => onFrom(event.target.value)} />}</Labelled>
                 <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={by} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
                 <Choice
                     label="Had it a picture signal?"
@@ -77,7 +75,7 @@ export function SweepEntry({ steps, onSteps, from, by, mostV, signal, set, probl
                     {steps.map((step, index) => (
                         <li key={index} className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}>
                             {volts(Number(step.volts))} {step.lit ? 'lit' : 'dark'}
-                            {step.milliamps !== '' && ` ${Number.isNaN(plain(step.milliamps)) ? step.milliamps : amps(plain(step.milliamps) / 1000)}`}
+                            {step.milliamps !== '' && ` ${Number.isNaN(asNumber(step.milliamps)) ? step.milliamps : amps(asNumber(step.milliamps) / 1000)}`}
                         </li>
                     ))}
                 </ol>

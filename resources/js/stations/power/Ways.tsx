@@ -3,6 +3,7 @@ import { api, Problem, type Build, type Power } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
 import { inputLook } from '../../ui/Field';
+import { asNumber } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';
 
 const shares = ['off', 'idle', 'usual', 'heavy'] as const;
@@ -63,7 +64,7 @@ export function Ways({ report }: { report: Power }) {
         saved();
         notices.say('Kept. The run time goes by the first way; the band spans them all.');
     };
-    const sum = (draft: Draft) => shares.reduce((all, share) => all + (Number(draft[share].replace(',', '.').replace('%', '')) || 0), 0);
+    const sum = (draft: Draft) => shares.reduce((all, share) => all + (asNumber(draft[share]) || 0), 0);
     return (
         <form
             onSubmit={(event) => {
