@@ -90,7 +90,7 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
             <div className="overflow-x-auto">
                 <svg
                     viewBox={`0 0 ${wide} ${high}`}
-                    className="dot-grid w-full min-w-[34rem] cursor-crosshair touch-pan-y border border-line bg-leaf"
+                    className="dot-grid w-full min-w-[44rem] cursor-crosshair touch-pan-y border border-line bg-leaf"
                     role="slider"
                     tabIndex={0}
                     aria-label={`${label}. The arrow keys move the cursor.`}
@@ -107,12 +107,12 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                     {ticks(0, mostX, 9).map((value) => (
                         <g key={value}>
                             <line x1={x(value)} x2={x(value)} y1={room.top} y2={high - room.bottom} stroke="var(--line)" />
-                            <text x={x(value)} y={high - room.bottom + 18} textAnchor="middle" className="figures" fontSize="13" fill="var(--ink)">
+                            <text x={x(value)} y={high - room.bottom + 18} textAnchor="middle" className="figures" fontSize="15" fill="var(--ink)">
                                 {number(value)}
                             </text>
                         </g>
                     ))}
-                    <text x={wide / 2} y={high - 6} textAnchor="middle" fontSize="13" fill="var(--pencil)">
+                    <text x={wide / 2} y={high - 6} textAnchor="middle" fontSize="15" fill="var(--pencil)">
                         {xName}
                     </text>
                     {(['left', 'right'] as const).map((side) => {
@@ -123,12 +123,12 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                                 {ticks(scales[side][0], scales[side][1], 6).map((value) => (
                                     <g key={value}>
                                         {side === 'left' && <line x1={room.left} x2={wide - room.right} y1={y(value, side)} y2={y(value, side)} stroke="var(--line)" />}
-                                        <text x={side === 'left' ? edge - 8 : edge + 8} y={y(value, side) + 4} textAnchor={side === 'left' ? 'end' : 'start'} className="figures" fontSize="13" fill="var(--ink)">
+                                        <text x={side === 'left' ? edge - 8 : edge + 8} y={y(value, side) + 4} textAnchor={side === 'left' ? 'end' : 'start'} className="figures" fontSize="15" fill="var(--ink)">
                                             {Number(value.toPrecision(4))}
                                         </text>
                                     </g>
                                 ))}
-                                <text x={side === 'left' ? edge - 8 : edge + 8} y={15} textAnchor={side === 'left' ? 'end' : 'start'} fontSize="13" fontWeight="600" fill="var(--pencil)">
+                                <text x={side === 'left' ? edge - 8 : edge + 8} y={15} textAnchor={side === 'left' ? 'end' : 'start'} fontSize="15" fontWeight="600" fill="var(--pencil)">
                                     {[...new Set(own.map((one) => one.unit).filter((unit) => unit !== ''))].join(', ')}
                                 </text>
                             </g>
@@ -148,7 +148,7 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                         <g key={`${mark.x} ${mark.says}`}>
                             <line x1={x(mark.x)} x2={x(mark.x)} y1={room.top} y2={high - room.bottom} stroke="var(--ink)" strokeDasharray="3 4" />
                             <path d={`M${x(mark.x)} ${room.top} h-18 v-16 h18 z`} fill="var(--ink)" />
-                            <text x={x(mark.x) - 9} y={room.top - 4} textAnchor="middle" fontSize="12" fontWeight="700" fill="var(--leaf)">
+                            <text x={x(mark.x) - 9} y={room.top - 4} textAnchor="middle" fontSize="13" fontWeight="700" fill="var(--leaf)">
                                 {index + 1}
                             </text>
                         </g>
@@ -169,7 +169,7 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                 {full.map((one) => {
                     const value = cursor === null ? null : at(one.points, cursor);
                     return (
-                        <span key={one.name} className="flex items-center gap-1.5">
+                        <span key={one.name} className={`flex items-center gap-1.5 ${one.line === 'none' && value === null ? 'invisible' : ''}`}>
                             {one.line !== 'none' && (
                                 <svg width="30" height="8" aria-hidden="true">
                                     <line x1="0" x2="30" y1="4" y2="4" stroke={one.strong === true ? 'var(--pen)' : 'var(--ink)'} strokeWidth={one.strong === true ? 3 : 1.8} strokeDasharray={dashes[one.line]} />
