@@ -7,6 +7,8 @@ use CoreTests\Power;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\Power\DeepDischarge;
+use PocketPlot\Check\Verdict;
+use PocketPlot\File\BadFile;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
 use PocketPlot\Power\Balance;
@@ -22,6 +24,7 @@ use PocketPlot\Power\Moment;
 use PocketPlot\Power\NoBalance;
 use PocketPlot\Power\PlayState;
 use PocketPlot\Power\Run;
+use PocketPlot\PowerReport;
 
 describe('by hand, a chemistry at a time', function (): void {
     // Without resistance or cut-off, constant power lasts as long as the energy: Ah × nominal volts × cells ÷ watts.
@@ -217,7 +220,7 @@ describe('who gives up first', function (): void {
         $lines = ['pack' => $cell(['resistanceMohm' => 3000]), 'panel' => Power::steady(1000, 3.6)];
         $run = Power::run($lines);
         expect($run->end?->cause)->toBe(GivesUp::NO_BALANCE)->and($run->hours)->toBe(0.0)->and($run->rows)->toBe([])
-            ->and((new PocketPlot\PowerReport(Make::build($lines)))->toArray()['sources'][0]['run']['end']['says'])->toContain('volts collapse');
+            ->and((new PowerReport(Make::build($lines)))->toArray()['sources'][0]['run']['end']['says'])->toContain('volts collapse');
     });
 
     it('gives up at once where even a full pack is not enough', function () use ($cell): void {
@@ -312,6 +315,37 @@ it('refuses what cannot be, naming part and figure', function (array $lines, str
     'no efficiency worth the name' => fn () => [['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.0), 'panel' => Power::steady(1000, 5)], 'output.efficiency@out'],
     'no capacity' => fn () => [['pack' => Power::pack('lithium-ion', 2, 0), 'panel' => Power::steady(1000, 5)], 'pack.capacityMah'],
     'a draw at no volts' => fn () => [['pack' => Power::pack('lithium-ion', 2, 3000), 'panel' => Power::steady(1000, 0)], 'supply.drawAtV'],
+]);
+
+it('breaks a circle of joins, names it and reckons the rest', function (array $circle): void {
+    $lines = [
+        'pack' => Power::pack('lithium-ion', 2, 3000), 'panel' => Power::steady(200, 7.2),
+        'one' => Power::converter(5, 0.9), 'two' => Power::converter(9, 0.9), 'three' => Power::converter(12, 0.9),
+    ];
+    $joins = array_map(static fn (array $pair): array => ['kind' => 'power', 'from' => $pair[0], 'to' => $pair[1]], [['pack', 'panel'], ...$circle]);
+    $build = Make::build($lines, ['runTimeHours' => 3], ['joins' => $joins]);
+    $power = (new PowerReport($build))->toArray();
+    expect($power['inCircles'])->not->toBe([])->and(array_diff($power['inCircles'], ['one', 'two', 'three']))->toBe([])
+        // 3 Ah × 3.6 V × 2 = 21.6 Wh ÷ 1.44 W = 15 h: what is no part of the circle runs as it would.
+        ->and($power['sources'][0]['run']['hours'])->toEqualWithDelta(15.0, 0.08)
+        ->and(implode(' ', Make::appraise($build)->keysOf(Verdict::Clash)))->toContain("power.supply-window/{$power['inCircles'][0]}");
+})->with([
+    'of two' => [[['one', 'two'], ['two', 'one']]],
+    'of three' => [[['one', 'two'], ['two', 'three'], ['three', 'one']]],
+]);
+
+it('refuses a resistance below nought, stated or measured, and takes nought', function (mixed $resistance, ?string $says): void {
+    try {
+        $run = Power::run(['pack' => Power::pack('lithium-ion', 1, 3000, ['resistanceMohm' => $resistance]), 'panel' => Power::steady(200, 3.6)]);
+        expect($says)->toBeNull()->and($run->hours)->toEqualWithDelta(15.0, 0.08);
+    } catch (BadFile $bad) {
+        expect($bad->problems[0])->toContain($says ?? 'nothing');
+    }
+})->with([
+    'nought' => [0, null],
+    'below' => [-20, 'pack/resistanceMohm: is below nought; write the inner resistance in mΩ'],
+    'measured below' => [['value' => 40, 'measured' => ['value' => -3]], 'pack/resistanceMohm: is below nought'],
+    'a band that begins below' => [['least' => -1, 'most' => 30], 'pack/resistanceMohm: is below nought'],
 ]);
 
 it('says which figures it misses', function (array $drop, string $figure): void {
