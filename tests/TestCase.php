@@ -48,13 +48,14 @@ abstract class TestCase extends LaravelTestCase
         return PartRecord::query()->where('key', $key)->where('user_id', User::shelf()->id)->firstOrFail()->id;
     }
 
-    /** Holds an answer against the contract's schema of this name. */
-    public function assertShape(TestResponse $response, string $schema): TestResponse
+    /** Holds an answer, or what stands in it under a key, against the contract's schema of this name. */
+    public function assertShape(TestResponse $response, string $schema, ?string $key = null): TestResponse
     {
         /** @var object{components: object} $contract */
         $contract = json_decode((string) file_get_contents(base_path('contract/openapi.json')), false, 64, JSON_THROW_ON_ERROR);
+        $answer = json_decode((string) $response->getContent(), false, 64, JSON_THROW_ON_ERROR);
         $result = (new Validator)->validate(
-            json_decode((string) $response->getContent(), false, 64, JSON_THROW_ON_ERROR),
+            $key === null ? $answer : $answer->{$key},
             (object) ['$schema' => 'https://json-schema.org/draft/2020-12/schema', '$ref' => "#/components/schemas/{$schema}", 'components' => $contract->components],
         );
         $error = $result->error();

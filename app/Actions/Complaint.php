@@ -10,7 +10,11 @@ use PocketPlot\File\BadFile;
 /** The core's complaint about a piece of a file, as one about the fields of the page that it was typed into. */
 final class Complaint
 {
-    /** @param  string  $root  what the core calls the piece, left out of the fields' names: "join", "reading"; "" keeps the whole path */
+    /**
+     * Every problem under its field, in words that stand beside it.
+     *
+     * @param  string  $root  what the core calls the piece, left out of the fields' names: "join", "reading"; "" keeps the whole path
+     */
     public static function about(BadFile $bad, string $root = ''): ValidationException
     {
         $fields = [];

@@ -6,6 +6,7 @@ use CoreTests\Make;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
+use PocketPlot\File\FigurePlace;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
 
@@ -124,6 +125,25 @@ it('refuses figures that could only be slips, naming field and fix', function (a
     'a bed of no length' => [['body' => ['bedLengthMm' => 0, 'bedWidthMm' => 220, 'bedHeightMm' => 250]], 'body/bedLengthMm: 0 mm is less than 1 mm'],
     'a wire too fine to be one' => [['cable' => ['oneEnd' => 'usb-a', 'otherEnd' => 'usb-c', 'carries' => ['usb'], 'gaugeAwg' => 400]], 'cable/gaugeAwg: 400 AWG is more than 50 AWG'],
 ]);
+
+it('takes all measurements beside a stated figure back, and no others', function (array $facets, array $stated): void {
+    expect(FigurePlace::asStated(['id' => 'x', 'facets' => $facets]))->toBe(['id' => 'x', 'facets' => $stated]);
+})->with([
+    'a figure with its source' => [
+        ['supply' => ['drawMa' => ['least' => 100, 'usual' => 200, 'most' => 400, 'source' => 'datasheet', 'measured' => ['value' => 260, 'on' => '2026-11-20']]]],
+        ['supply' => ['drawMa' => ['least' => 100, 'usual' => 200, 'most' => 400, 'source' => 'datasheet']]],
+    ],
+    'one of several outputs' => [
+        ['outputs' => [['name' => 'a', 'efficiency' => ['value' => 0.9, 'measured' => ['value' => 0.85]]], ['name' => 'b', 'efficiency' => 0.8]]],
+        ['outputs' => [['name' => 'a', 'efficiency' => ['value' => 0.9]], ['name' => 'b', 'efficiency' => 0.8]]],
+    ],
+    'known by measurement only' => [['size' => ['heightMm' => ['measured' => ['value' => 17]]]], ['size' => ['heightMm' => ['measured' => ['value' => 17]]]]],
+    'words and yes or no stay' => [['pack' => ['latches' => 'yes', 'chemistry' => 'lithium-ion', 'series' => 2]], ['pack' => ['latches' => 'yes', 'chemistry' => 'lithium-ion', 'series' => 2]]],
+]);
+
+it('leaves a part without facets as it is', function (): void {
+    expect(FigurePlace::asStated(['id' => 'x']))->toBe(['id' => 'x']);
+});
 
 it('says all the problems of a file, not only the first', function (): void {
     $text = spoiled(static function (array $d): array {

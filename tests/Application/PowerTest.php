@@ -43,6 +43,7 @@ describe('power', function (): void {
     it('tells how far the sampling is, and ends with the answer', function (): void {
         $told = lines($this->get("{$this->at}/power/band")->assertOk());
         expect(array_column($told, 'done'))->toBe([...range(25, 500, 25), 500])->and(end($told)['band']['runs'])->toBe(500)->and(end($told)['band']['sensitivities'])->not->toBeEmpty();
+        $this->assertShape(new Illuminate\Testing\TestResponse(new Illuminate\Http\JsonResponse(end($told))), 'PowerBand', 'band');
     });
 
     it('sizes from the shelf, each pack with the way to take it', function (): void {
@@ -57,6 +58,23 @@ describe('power', function (): void {
         // Fewer than there were before: what is taken is what was sized.
         expect(array_column($swap($version + 1, $take['count'])->assertOk()->json('lines'), 'quantity', 'id')['pack'])->toBe($take['count'])
             ->and($take['clashes'])->toBe([]);
+    });
+
+    it('sizes and charges in the air that is asked about', function (): void {
+        $build = App\Actions\StartBuild::fromDemo($this->user, 'thimble', null);
+        $one = fn (string $air): float => array_column($this->getJson("/api/builds/{$build->id}/power/sizing?hours=2{$air}")->assertOk()->json('sizing.packs'), 'oneHours', 'name')['Pebble 500 cell'];
+        $ends = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->assertOk()->json('sources.0.ends.0.usualHours');
+        expect($one('&celsius=0'))->toBeLessThan($one(''))->and($one('&celsius=0'))->toEqualWithDelta($ends('&celsius=0'), 0.002)->and($one(''))->toEqualWithDelta($ends(''), 0.002);
+        $full = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->json('sources.0.charge.atRest.hoursToFull');
+        expect($full('&celsius=0'))->toBeLessThan($full(''));
+    });
+
+    it('knows the room that the body leaves, or what keeps it from being known', function (): void {
+        $build = App\Actions\StartBuild::fromDemo($this->user, 'thimble', null);
+        $sizing = $this->assertShape($this->getJson("/api/builds/{$build->id}/power/sizing?hours=2")->assertOk(), 'Sizing', 'sizing')->json('sizing');
+        expect($sizing['leftCm3'])->toBeGreaterThan(10.0)->and($sizing['roomCm3'])->toBe($sizing['leftCm3'])->and($sizing['leftWants'])->toBeNull()->and($sizing['within'])->not->toBe([]);
+        $sizing = $this->getJson("{$this->at}/power/sizing?hours=2")->json('sizing');
+        expect($sizing['leftCm3'])->toBeNull()->and($sizing['leftWants'])->toBe('size of Bittern loudspeaker box')->and($sizing['roomCm3'])->toBeNull();
     });
 
     it('wants hours that are hours', function (string $hours, string $says): void {
@@ -197,6 +215,14 @@ describe('the bench', function (): void {
         foreach (['power', 'power/band', 'power/sizing?hours=2', 'bench', 'bench/simulated?kind=sweep&line=panel', 'readings/x/photo', 'readings/x/effect'] as $path) {
             expect($this->getJson("{$this->at}/{$path}")->status())->toBeIn([403, 404], $path);
         }
+    });
+
+    it('begins a sweep at the part\'s own volts, and doubts one that was lit above its sheet', function (): void {
+        $bench = $this->assertShape($this->getJson("{$this->at}/bench"), 'Bench')->json();
+        expect($bench['sweeps']['panel'])->toEqual(['fromV' => 12, 'mostV' => 13]);
+        $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'sweep', 'line' => 'panel', 'signal' => 'yes', 'steps' => [['volts' => '19', 'lit' => true], ['volts' => '15', 'lit' => true], ['volts' => '12', 'lit' => false]]])->assertOk();
+        $reading = $this->getJson("{$this->at}/bench")->json('readings.0');
+        expect($reading['replaces'])->toBe([])->and(implode(' ', $reading['asks']))->toContain('lit only above the 13 V that its sheet allows');
     });
 
     it('reads a log and says line by line what it left out', function (): void {

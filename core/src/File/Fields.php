@@ -188,7 +188,10 @@ final readonly class Fields
     }
 
     /**
-     * A figure that has to lie in a range to mean anything.
+     * A figure that has to lie in a range to mean anything, stated or measured.
+     *
+     * @param  float  $least  in the unit, itself allowed
+     * @param  float  $most  in the unit, itself allowed
      *
      * @throws BadFile
      */

@@ -104,8 +104,10 @@ final readonly class Instant
     /**
      * Amps out of each pack at these terminal volts, by Ohm's law; below nought where the others fill it.
      *
-     * @param  list<float>  $charge
-     * @return list<float>
+     * @param  list<float>  $charge  share left, by pack
+     * @param  float  $volts  at the terminals
+     * @param  float  $amps  out of all packs together
+     * @return list<float> amps by pack
      */
     public static function split(Circuit $circuit, array $charge, float $volts, float $amps): array
     {
