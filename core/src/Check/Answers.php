@@ -11,6 +11,9 @@ use PocketPlot\Quantity\Number;
 /** Short ways for a rule to answer. */
 trait Answers
 {
+    /** Beyond so many, a finding names no more lines, rows and remedies: nobody reads them, and all of them against all would never end. */
+    private const MOST_NAMED = 80;
+
     private static ?string $id = null;
 
     public static function id(): string
@@ -25,9 +28,10 @@ trait Answers
      */
     private function answer(Verdict $verdict, array $lines, string $says, array $working = [], string $comparison = '', array $remedies = [], string $about = '', bool $ofWhole = false): Finding
     {
-        $ids = array_values(array_unique(array_map(static fn (Line $line): string => $line->id, $lines)));
+        $few = static fn (array $all): array => array_slice($all, 0, self::MOST_NAMED);
+        $ids = array_values(array_unique(array_map(static fn (Line $line): string => $line->id, $few($lines))));
 
-        return new Finding(self::id(), $verdict, $ids, $says, $working, $comparison, $verdict === Verdict::Fits ? [] : $remedies, $about, $ofWhole);
+        return new Finding(self::id(), $verdict, $ids, $says, $few($working), $comparison, $verdict === Verdict::Fits ? [] : $few($remedies), $about, $ofWhole);
     }
 
     /**

@@ -79,6 +79,9 @@ final class RuleBook
         Whole\Unmeasured::class,
     ];
 
+    /** Of one rule. Some hold every part of one kind against every part of another: a thousand of each would never end. */
+    private const MOST_FINDINGS = 3000;
+
     /** @var array<class-string<Rule>, Meta> what each rule says of itself, asked once */
     private static array $metas = [];
 
@@ -129,12 +132,22 @@ final class RuleBook
             }
             $findings = [];
             foreach ((new $rule)->check($facts) as $finding) {
+                if (count($findings) === self::MOST_FINDINGS) {
+                    $findings[] = self::rest($meta->id);
+                    break;
+                }
                 $findings[] = $finding;
             }
             $said[$meta->id] = $findings;
         }
 
         return $said;
+    }
+
+    /** What was not judged is said: silence would read as *fits*. */
+    private static function rest(string $rule): Finding
+    {
+        return new Finding($rule, Verdict::Unmeasured, [], sprintf('This list is too long for this check: after %d answers the rest was left out. Divide the build into two.', self::MOST_FINDINGS), about: 'rest', ofWhole: true);
     }
 
     /**

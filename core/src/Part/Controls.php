@@ -42,4 +42,18 @@ final readonly class Controls
             $this->triggers + $other->triggers,
         );
     }
+
+    /** So many of the same, laid together. */
+    public function times(int $count): self
+    {
+        return new self(
+            $this->players,
+            $this->directions * $count,
+            $this->buttons * $count,
+            $this->sticks * $count,
+            $this->knobs * $count,
+            $this->touch,
+            $this->triggers * $count,
+        );
+    }
 }

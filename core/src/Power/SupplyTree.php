@@ -18,6 +18,9 @@ use PocketPlot\Quantity\Figure;
  */
 final class SupplyTree
 {
+    /** A rail names no more unknown figures below it: a long chain of rails would name each at every link. */
+    private const MOST_MISSING = 100;
+
     /** @var array<string, Rail> by rail id */
     public readonly array $rails;
 
@@ -35,6 +38,12 @@ final class SupplyTree
 
     /** @var array<string, array{line: Line, output: ?Output, name: string, volts: Figure, usb: bool}> */
     private array $givers = [];
+
+    /** @var list<non-empty-list<string>>|null */
+    private ?array $alike = null;
+
+    /** @var array<string, int> rail id => its place among the rails */
+    private array $places = [];
 
     /** @var array<string, Rail> rails worked out so far */
     private array $worked = [];
@@ -231,21 +240,54 @@ final class SupplyTree
     {
         $best = null;
         $takesUsb = $line->part->takesUsb;
-        foreach ($this->givers as $id => $giver) {
+        $below = [];
+        foreach ($this->alike() as $ids) {
+            $giver = $this->givers[$ids[0]];
             $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
             if ($rank === null) {
                 continue;
             }
-            foreach ($inputs as $input) {
-                // What is plugged in stays plugged in, though nobody knows the volts yet.
-                $score = [$rank === 0 && ! $giver['volts']->isKnown() ? 0.0 : self::shortfall($input, $giver['volts']), $rank];
-                if (($best === null || $score < $best[0]) && ! $this->livesOn($id, $line->id)) {
-                    $best = [$score, $id, $input];
+            // What is plugged in stays plugged in, though nobody knows the volts yet.
+            $isPlugged = $rank === 0 && ! $giver['volts']->isKnown();
+            $shortfalls = array_map(static fn (SupplyInput $input): float => $isPlugged ? 0.0 : self::shortfall($input, $giver['volts']), $inputs);
+            $least = min($shortfalls);
+            if ($best !== null && [$least, $rank] > $best[0]) {
+                continue;
+            }
+            foreach ($ids as $id) {
+                $place = [$least, $rank, $this->places[$id]];
+                if ($best !== null && $place > [...$best[0], $this->places[$best[1]]]) {
+                    break;
+                }
+                if (! $this->livesOn($id, $line->id, $below)) {
+                    $best = [[$least, $rank], $id, $inputs[(int) array_search($least, $shortfalls, true)]];
+                    break;
                 }
             }
         }
 
         return $best === null ? null : new Feed($line, $best[2], $best[1], null, $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is');
+    }
+
+    /**
+     * Rails that rank and suit alike, whatever is fed: many of one kind are weighed once.
+     *
+     * @return list<non-empty-list<string>> rail ids, in the order of the lines
+     */
+    private function alike(): array
+    {
+        if ($this->alike === null) {
+            $groups = [];
+            foreach ($this->givers as $id => $giver) {
+                $part = $giver['line']->part;
+                $kind = [$part->livesOn, $giver['usb'], $giver['output'] === null, $part->pack !== null, $part->isConverter(), $giver['volts']->least, $giver['volts']->most];
+                $this->places[$id] = count($this->places);
+                $groups[serialize($kind)][] = $id;
+            }
+            $this->alike = array_values($groups);
+        }
+
+        return $this->alike;
     }
 
     private static function turn(Line $line): int
@@ -288,22 +330,30 @@ final class SupplyTree
         return round(max(0.0, $window->least - $volts->least) + max(0.0, $volts->most - $window->most), 6);
     }
 
-    /** Whether a rail is fed, at however many removes, by the line. */
-    private function livesOn(string $railId, string $lineId): bool
+    /**
+     * Whether a rail is fed, at however many removes, by the line.
+     *
+     * @param  array<string, bool>  $known  by rail id, what was found out on earlier walks for the same line
+     */
+    private function livesOn(string $railId, string $lineId, array &$known = []): bool
     {
-        for ($steps = 0; $steps <= count($this->givers); $steps++) {
+        $walked = [];
+        $answer = null;
+        while ($answer === null) {
+            if (isset($known[$railId]) || isset($walked[$railId])) {
+                // A rail that comes by again is fed in a circle.
+                $answer = $known[$railId] ?? true;
+                break;
+            }
+            $walked[$railId] = true;
             $giver = $this->givers[$railId]['line'];
-            if ($giver->id === $lineId) {
-                return true;
-            }
             $feed = $giver->part->pack === null ? ($this->found[$giver->id] ?? null) : null;
-            if ($feed === null) {
-                return false;
-            }
-            $railId = $feed->railId;
+            $answer = $giver->id === $lineId ? true : ($feed === null ? false : null);
+            $railId = $feed->railId ?? $railId;
         }
+        $known += array_fill_keys(array_keys($walked), $answer);
 
-        return true;
+        return $answer;
     }
 
     private function rail(string $id): Rail
@@ -322,7 +372,7 @@ final class SupplyTree
             [$itsWatts, $itsPeak, $itsMissing] = $this->demandOf($feed);
             $watts = $watts->plus($itsWatts);
             $peak = $peak->plus($itsPeak);
-            $missing = [...$missing, ...$itsMissing];
+            $missing = array_slice([...$missing, ...$itsMissing], 0, self::MOST_MISSING);
         }
         $pack = $line->part->pack;
         $limit = ($output === null ? $pack?->maxDischargeMa : $output->continuousMa) ?? Figure::unknown('mA');

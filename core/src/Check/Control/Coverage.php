@@ -51,8 +51,7 @@ final class Coverage implements Rule
             }
         }
         $touch = array_filter($facts->lines(), static fn (Line $line): bool => $line->part->panel?->touch === true) !== [];
-        $sets = $this->sets($lines, $games, $touch);
-        $players = max(1, count($sets));
+        [$sets, $players] = $this->sets($lines, $games, $touch);
         $each = $this->poorest(array_slice($sets, 0, $games->players));
         $working = $lacking = [];
         $asked = [
@@ -96,13 +95,14 @@ final class Coverage implements Rule
      * loose controls built into the body are one more pair, and for a single player they add to the set.
      *
      * @param  non-empty-list<Line>  $lines
-     * @return list<Controls>
+     * @return array{list<Controls>, int} no more sets of one kind than there are players, and how many players find a set in all
      */
     private function sets(array $lines, GamesClass $games, bool $touch): array
     {
         $loose = new Controls(1, 0, 0, 0, 0, $touch);
         $hasLoose = false;
         $sets = [];
+        $players = 0;
         foreach ($lines as $line) {
             $controls = $line->part->controls;
             if ($controls === null) {
@@ -110,27 +110,27 @@ final class Coverage implements Rule
             }
             if ($controls->players === 0) {
                 $hasLoose = true;
-                for ($piece = 0; $piece < $line->quantity; $piece++) {
-                    $loose = $loose->together($controls);
-                }
+                $loose = $loose->together($controls->times($line->quantity));
 
                 continue;
             }
-            for ($piece = 0; $piece < $line->quantity * $controls->players; $piece++) {
-                $sets[] = $touch ? $controls->together(new Controls(1, 0, 0, 0, 0, true)) : $controls;
-            }
+            $pieces = $line->quantity * $controls->players;
+            $players += $pieces;
+            $set = $touch ? $controls->together(new Controls(1, 0, 0, 0, 0, true)) : $controls;
+            array_push($sets, ...array_fill(0, min($pieces, max(1, $games->players)), $set));
         }
         $wealth = static fn (Controls $set): int => min($set->directions, $games->directions) + min($set->buttons, $games->buttons) + min($set->sticks, $games->sticks) + min($set->knobs, $games->knobs);
         usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
         if ($games->players === 1) {
-            return [$sets === [] ? $loose : $sets[0]->together($loose)];
+            return [[$sets === [] ? $loose : $sets[0]->together($loose)], 1];
         }
         if ($hasLoose) {
             $sets[] = $loose;
+            $players++;
             usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
         }
 
-        return $sets;
+        return [$sets, max(1, $players)];
     }
 
     /** @param  list<Controls>  $sets */

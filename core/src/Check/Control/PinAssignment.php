@@ -53,8 +53,8 @@ final class PinAssignment implements Rule
                 continue;
             }
             foreach ($needs->wants as $function => $count) {
-                for ($piece = 0; $piece < $count * $line->quantity; $piece++) {
-                    $wants[] = ['who' => $line->name(), 'function' => (string) $function];
+                if ($count * $line->quantity > 0) {
+                    $wants[] = ['who' => $line->name(), 'function' => (string) $function, 'count' => $count * $line->quantity];
                 }
             }
             $finding = $this->level($line, $needs, $host, $pins);
@@ -75,11 +75,15 @@ final class PinAssignment implements Rule
         $free = count($pins->does) - count($plan['assigned']);
         $lines = [$host, ...$needing];
         if ($plan['unmet'] === []) {
-            yield $this->answer(Verdict::Fits, $lines, count($wants)." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists', [], 'plan');
+            yield $this->answer(Verdict::Fits, $lines, array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists', [], 'plan');
 
             return;
         }
-        $lacking = array_count_values(array_map(static fn (array $want): string => "{$want['function']} for {$want['who']}", $plan['unmet']));
+        $lacking = [];
+        foreach ($plan['unmet'] as $want) {
+            $what = "{$want['function']} for {$want['who']}";
+            $lacking[$what] = ($lacking[$what] ?? 0) + $want['count'];
+        }
         yield $this->answer(Verdict::Clash, $lines,
             "{$host->name()} lacks pins: ".implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking)).'.', $working, 'whichever way they are shared out', [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),

@@ -21,6 +21,9 @@ final class StorageRoom implements Rule
 {
     use Answers;
 
+    /** Cards of another kind that are named; more of them say nothing new. */
+    private const MOST_WRONG = 12;
+
     public static function meta(): Meta
     {
         return new Meta('software.storage', 'The board\'s image and the games in the brief go onto a card that the board takes.',
@@ -40,10 +43,9 @@ final class StorageRoom implements Rule
     private function judge(Line $board, Facts $facts): Finding
     {
         $software = $board->part->software ?? throw new \LogicException('only lines with software are judged');
-        $stores = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->storage !== null
-            && ($line->part->storage->card === $software->card)));
+        $stores = array_values(array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === $software->card));
         if ($stores === []) {
-            $wrong = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->storage !== null));
+            $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
 
             return $this->answer(Verdict::Clash, [$board, ...$wrong],
                 $wrong === [] ? "{$board->name()} starts from {$software->card}, and there is none in the parts list." : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.",
