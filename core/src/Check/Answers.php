@@ -28,10 +28,11 @@ trait Answers
      */
     private function answer(Verdict $verdict, array $lines, string $says, array $working = [], string $comparison = '', array $remedies = [], string $about = '', bool $ofWhole = false): Finding
     {
-        $few = static fn (array $all): array => array_slice($all, 0, self::MOST_NAMED);
-        $ids = array_values(array_unique(array_map(static fn (Line $line): string => $line->id, $few($lines))));
+        $ids = array_values(array_unique(array_map(static fn (Line $line): string => $line->id, array_slice($lines, 0, self::MOST_NAMED))));
+        $working = array_slice($working, 0, self::MOST_NAMED);
+        $remedies = $verdict === Verdict::Fits ? [] : array_slice($remedies, 0, self::MOST_NAMED);
 
-        return new Finding(self::id(), $verdict, $ids, $says, $few($working), $comparison, $verdict === Verdict::Fits ? [] : $few($remedies), $about, $ofWhole);
+        return new Finding(self::id(), $verdict, $ids, $says, $working, $comparison, $remedies, $about, $ofWhole);
     }
 
     /**
