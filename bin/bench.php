@@ -59,6 +59,13 @@ final class Visitor
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1]);
     }
 
+    /** A page, as a browser opens it. */
+    public function open(string $path): void
+    {
+        curl_setopt_array($this->curl, [CURLOPT_URL => preg_replace('#/api$#', '', $this->base).$path, CURLOPT_CUSTOMREQUEST => 'GET', CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => []]);
+        curl_exec($this->curl);
+    }
+
     /** @return array<string, mixed> */
     public function ask(string $method, string $path, ?array $body = null): array
     {
@@ -147,6 +154,7 @@ row('everything the Power page asks for, 18 lines', timed(20, static fn () => (n
 printf("%-52s %8.1f MB                  %s\n", 'memory of one appraisal, at its peak', $peak, '32 MB or less');
 
 $visitor = new Visitor((string) getenv('BASE_URL').'/api');
+$visitor->open('/?key='.getenv('POCKETPLOT_DOOR_KEY'));
 $visitor->ask('GET', '/session');
 $visitor->ask('POST', '/demo-door');
 $opened = $visitor->ask('POST', '/builds', ['demo' => 'refuge']);

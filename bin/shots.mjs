@@ -10,7 +10,7 @@ async function shot(name, build, station, { width = 1280, height = 800, light = 
     const context = await browser.newContext({ viewport: { width, height }, baseURL: process.env.BASE_URL, locale: 'en-GB' });
     const page = await context.newPage();
     await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
-    await page.goto('/');
+    await page.goto(`/?key=${process.env.POCKETPLOT_DOOR_KEY}`);
     await page.getByRole('button', { name: 'Look around the demo workshop' }).click();
     const card = page.getByRole('link', { name: build, exact: true });
     await card.waitFor();

@@ -19,6 +19,7 @@ Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::middleware('throttle:sign-in')->group(function (): void {
         Route::post('register', [SessionController::class, 'register']);
+        Route::post('open-account', [SessionController::class, 'open']);
         Route::post('sign-in', [SessionController::class, 'signIn']);
         Route::post('forgot-password', [SessionController::class, 'forgot']);
         Route::post('new-password', [SessionController::class, 'newPassword']);
@@ -30,6 +31,8 @@ Route::prefix('api')->group(function (): void {
 
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
+        Route::post('sign-out-everywhere', [SessionController::class, 'signOutEverywhere']);
+        Route::put('password', [SessionController::class, 'changePassword'])->middleware('throttle:sign-in');
         Route::get('parts', [LibraryController::class, 'search']);
         Route::post('parts', [PartController::class, 'store']);
         Route::get('parts/file', [PartController::class, 'exportFile']);
@@ -90,7 +93,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('lines/{line}/restore', [LineController::class, 'restore']);
         });
     });
-    Route::any('{anything}', static fn () => abort(404))->where('anything', '.*');
+    Route::any('{anything?}', static fn () => abort(404))->where('anything', '.*');
 });
 
 Route::get('{anything?}', [PageController::class, 'page'])->where('anything', '.*');

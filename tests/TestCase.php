@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Actions\StartBuild;
+use App\Http\Middleware\HoldsSession;
+use App\Http\Middleware\OnlyHere;
 use App\Mapping\BuildMapper;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
@@ -21,6 +24,8 @@ use Opis\JsonSchema\Validator;
 abstract class TestCase extends LaravelTestCase
 {
     use DatabaseTransactions;
+
+    public const PASSWORD = 'four calm grey herons';
 
     public function createApplication(): Application
     {
@@ -35,7 +40,19 @@ abstract class TestCase extends LaravelTestCase
 
     public function builder(string $email = 'ada@example.test'): User
     {
-        return User::query()->create(['name' => 'A builder', 'email' => $email, 'password' => 'a long enough one']);
+        return User::query()->create(['name' => 'A builder', 'email' => $email, 'password' => self::PASSWORD, 'sessions_key' => User::newSessionsKey()]);
+    }
+
+    /** Signed in, with a session begun as a sign-in begins it. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        return parent::actingAs($user, $guard)->withSession([HoldsSession::KEY => $user instanceof User ? $user->sessions_key : '']);
+    }
+
+    /** As a browser that opened the address which bin/start printed. */
+    public function withDoorKey(): static
+    {
+        return $this->withCookie(OnlyHere::COOKIE, 'for-tests');
     }
 
     public function refuge(User $user): BuildRecord

@@ -4,23 +4,26 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
 use App\Models\BuildRecord;
+use App\Models\Written;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
-/** The frame of every edit: one transaction, one row lock, one version forward, one answer. */
+/** The frame of every edit: one transaction, one row lock, one version forward, one answer worked out before the commit. */
 final class EditBuild
 {
     /**
      * @param  callable(BuildRecord): void  $edit
-     * @return array<string, mixed> the whole build as it is after the edit
+     * @return JsonResponse the whole build as it is after the edit
      *
      * @throws StaleBuild when the page that was edited is not the latest
      */
-    public static function run(BuildRecord $build, int $version, callable $edit): array
+    public static function run(BuildRecord $build, int $version, callable $edit): JsonResponse
     {
-        $after = DB::transaction(static function () use ($build, $version, $edit): BuildRecord {
+        Written::take();
+
+        return DB::transaction(static function () use ($build, $version, $edit): JsonResponse {
             $locked = BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
             if ($locked->version !== $version) {
                 throw new StaleBuild(BuildView::of($locked));
@@ -28,11 +31,8 @@ final class EditBuild
             $edit($locked);
             $locked->version++;
             $locked->save();
-            $locked->unsetRelations()->load(BuildMapper::RELATIONS);
 
-            return $locked;
+            return ReadBack::answer($locked);
         });
-
-        return BuildView::of($after);
     }
 }

@@ -12,7 +12,9 @@ use App\Models\PhotoRecord;
 use App\Models\ReadingRecord;
 use App\Models\TickRecord;
 use App\Models\User;
+use App\Models\Written;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\Line;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
@@ -35,11 +37,31 @@ final class ImportBuild
         return [$document, BuildReader::read($document)];
     }
 
+    /**
+     * Goes the whole way of an import and takes all of it back: what is told before is what happens after.
+     *
+     * @return array{array<string, mixed>, \PocketPlot\Build\Build} the document and what it says
+     *
+     * @throws BadFile
+     */
+    public static function tried(User $user, string $text): array
+    {
+        DB::beginTransaction();
+        try {
+            ReadBack::answer(self::as($user, $text));
+
+            return self::read($text);
+        } finally {
+            DB::rollBack();
+        }
+    }
+
     /** @throws BadFile */
     public static function as(User $user, string $text, ?string $name = null): BuildRecord
     {
         [$document, $core] = self::read($text);
         $brief = $document['brief'] ?? [];
+        Written::take();
 
         return DB::transaction(static function () use ($user, $core, $brief, $name): BuildRecord {
             $build = BuildRecord::query()->create([
@@ -70,12 +92,24 @@ final class ImportBuild
                 $document = ReadingReader::document($reading);
                 $row = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $lines[$reading->line]->id, 'key' => $reading->id, 'document' => array_diff_key($document, ['photo' => true])]);
                 if ($reading->photo !== '') {
-                    PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => Photo::jpeg($reading->photo)]);
+                    PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => self::jpeg($reading->id, $reading->photo)]);
                 }
             }
+            // The file was held against its schema as a whole.
+            Written::take();
 
             return LookAtBuild::now($build->refresh());
         });
+    }
+
+    /** @throws BadFile when the photograph of a reading is none */
+    private static function jpeg(string $reading, string $dataUrl): string
+    {
+        try {
+            return Photo::jpeg($dataUrl);
+        } catch (ValidationException $none) {
+            throw BadFile::at("readings/{$reading}/photo", lcfirst($none->getMessage()));
+        }
     }
 
     /** @return array<string, mixed> */

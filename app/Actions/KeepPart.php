@@ -8,6 +8,7 @@ use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -19,6 +20,12 @@ use PocketPlot\Part\Part;
 /** Keeps parts in the builder's own library: new ones, changed ones, copies, and whole files of them. */
 final class KeepPart
 {
+    /** As many as the schema of a library file lets in. */
+    private const MOST_PARTS = 20_000;
+
+    /** Bytes of a library file around its parts. */
+    private const FRAME_BYTES = 200;
+
     /**
      * @param  array<string, mixed>  $given  as the editor sends it, figures as typed text; refused as BadFile with one problem a field
      */
@@ -41,6 +48,7 @@ final class KeepPart
             }
             $spec = self::spec([...$given, 'id' => $locked->key]);
             $locked->fill(self::columns($spec, BuildReader::parts(self::fields([$spec]))))->fill(['version' => $version + 1])->save();
+            self::refuseTooMuch(User::query()->findOrFail($locked->user_id));
 
             return $locked;
         });
@@ -53,6 +61,25 @@ final class KeepPart
 
             return self::create($user, [...$part->spec, 'id' => self::freeKey($user, $name), 'name' => $name]);
         });
+    }
+
+    /**
+     * Goes the whole way of an import and takes all of it back: what is told before is what happens after.
+     *
+     * @return array<string, Part>
+     *
+     * @throws BadFile naming each field
+     */
+    public static function tried(User $user, string $text): array
+    {
+        DB::beginTransaction();
+        try {
+            self::all($user, $text, true);
+
+            return self::read($text);
+        } finally {
+            DB::rollBack();
+        }
     }
 
     /**
@@ -88,13 +115,15 @@ final class KeepPart
                 if (! $there->has($part->id)) {
                     $fresh[] = [...$columns, 'user_id' => $user->id, 'key' => $part->id, 'spec' => Json::encode($part->raw), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
                 } elseif ($overwrite) {
-                    PartRecord::query()->where('user_id', $user->id)->where('key', $part->id)->firstOrFail()->fill($columns)->fill(['spec' => $part->raw])->save();
+                    $row = PartRecord::query()->where('user_id', $user->id)->where('key', $part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+                    $row->fill($columns)->fill(['spec' => $part->raw, 'version' => $row->version + 1])->save();
                     $changed++;
                 }
             }
             foreach (array_chunk($fresh, 500) as $chunk) {
                 PartRecord::query()->insert($chunk);
             }
+            self::refuseTooMuch($user);
 
             return ['added' => count($fresh), 'changed' => $changed, 'left' => count($parts) - count($fresh) - $changed];
         });
@@ -127,7 +156,22 @@ final class KeepPart
     {
         $key = self::text($spec, 'id');
 
-        return PartRecord::query()->create([...self::columns($spec, BuildReader::parts(self::fields([$spec]))), 'user_id' => $user->id, 'key' => $key, 'version' => 1]);
+        $part = PartRecord::query()->create([...self::columns($spec, BuildReader::parts(self::fields([$spec]))), 'user_id' => $user->id, 'key' => $key, 'version' => 1]);
+        self::refuseTooMuch($user);
+
+        return $part;
+    }
+
+    /** @throws ValidationException when the library would grow beyond what its file may hold */
+    private static function refuseTooMuch(User $user): void
+    {
+        $kept = PartRecord::query()->where('user_id', $user->id)->toBase()->selectRaw('count(*) as parts, coalesce(sum(length(spec) + 1), 0) as bytes')->first();
+        [$parts, $bytes] = is_object($kept) && is_numeric($kept->parts) && is_numeric($kept->bytes) ? [(int) $kept->parts, (int) $kept->bytes] : [0, 0];
+        if ($parts > self::MOST_PARTS || $bytes > Format::MOST_BYTES - self::FRAME_BYTES) {
+            throw ValidationException::withMessages(['part.name' => sprintf(
+                'A library holds at most %d parts and %.0f MB, so that its file can always be taken in again. Remove some first.', self::MOST_PARTS, Format::MOST_BYTES / 1e6,
+            )]);
+        }
     }
 
     /**

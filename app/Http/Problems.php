@@ -6,14 +6,17 @@ namespace App\Http;
 
 use App\Actions\StaleBuild;
 use App\Actions\StalePart;
+use App\Mapping\UnreadableBuild;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\File\BadFile;
+use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /**
@@ -25,8 +28,24 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([StaleBuild::class, StalePart::class, BadFile::class]);
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
-        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api/*') ? self::answer($error) : null);
+        // A database's message holds the values that were to be stored; only its code and the statement's shape are written down.
+        $exceptions->report(static function (QueryException $error): bool {
+            Log::error('a statement failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null, 'statement' => $error->getSql()]);
+
+            return false;
+        });
+        $exceptions->report(static function (\PDOException $error): bool {
+            Log::error('the database failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null]);
+
+            return false;
+        });
+        $exceptions->report(static function (UnreadableBuild $error): bool {
+            Log::error('a build cannot be read', ['build' => $error->record->id, 'why' => get_debug_type($error->getPrevious())]);
+
+            return false;
+        });
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*'));
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::answer($error) : null);
     }
 
     private static function answer(\Throwable $error): ?JsonResponse
@@ -34,22 +53,30 @@ final class Problems
         return match (true) {
             $error instanceof StaleBuild => self::json(409, 'stale', 'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.', ['fresh' => $error->fresh]),
             $error instanceof StalePart => self::json(409, 'stale-part', 'This part was changed meanwhile, perhaps by you in another window. What you typed is still here; copy it, open the part again and save once more.'),
+            $error instanceof UnreadableBuild => self::json(422, 'unreadable', 'This build cannot be read. It is kept as it is: save it as a file, correct what is named here, and import that.', ['problems' => $error->problems, 'build' => $error->record->id]),
+            $error instanceof FatalError => self::exhausted($error),
             $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => $error->problems]),
             $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
             $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),
-            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Build and library files of up to 4 MB and logs of up to 12 MB are read.'),
+            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.'),
             $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
             $error instanceof HttpExceptionInterface => self::http($error),
             default => config('app.debug') === true ? null : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
         };
     }
 
+    /** A request that met its own limit of time or memory (Middleware\Limits); its transaction was never committed. */
+    private static function exhausted(FatalError $error): JsonResponse
+    {
+        return preg_match('/^Maximum execution time|^Allowed memory size/', $error->getMessage()) === 1
+            ? self::json(503, 'too-much', 'This is more work than one request may take. Nothing was changed. Divide the build, or take out what is not needed, and try again.')
+            : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
+    }
+
     private static function database(\PDOException $error): JsonResponse
     {
         // 2002 refused, 2006 gone away, 2013 lost, 1040 too many: the server is away, not the query wrong.
         $away = preg_match('/\b(2002|2006|2013|1040)\b/', $error->getMessage()) === 1;
-        report($error);
-
         return $away
             ? self::json(503, 'database-away', 'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.')
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
@@ -62,7 +89,8 @@ final class Problems
         return match ($status) {
             403, 404 => self::json(404, 'not-found', 'There is nothing here for you under this address.'),
             419 => self::json(419, 'signed-out', 'The page was open too long and its key has run out. Load it again in another window and sign in, then save once more.'),
-            429 => self::json(429, 'too-often', 'Too many tries. Wait a minute, then try again.'),
+            429 => self::json(429, 'too-often', $error->getMessage() === 'Another one is running.' ? 'Another measurement or sampling of yours is still running. Wait until it has ended, then try again.' : 'Too many tries. Wait a minute, then try again.'),
+            400 => self::json(400, 'refused', $error->getMessage() === 'This server goes by another name.' ? $error->getMessage() : 'That was not understood.'),
             default => self::json($status, 'refused', 'That was not understood.'),
         };
     }

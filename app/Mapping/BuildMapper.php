@@ -21,23 +21,41 @@ final class BuildMapper
     /** @var list<string> */
     public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks'];
 
-    /** The build with what was measured on its bench, which edits do not need. */
+    /**
+     * The build with what was measured on its bench, which edits do not need.
+     *
+     * @throws UnreadableBuild
+     */
     public static function withReadings(BuildRecord $record): Build
     {
         $core = self::toCore($record->load([...self::RELATIONS, 'readings']));
-        $readings = [];
-        foreach ($record->readings as $row) {
-            $reading = ReadingReader::read(new Fields($row->document, "readings/{$row->key}"));
-            // What was measured of a line that is put aside waits with it.
-            if ($core->line($reading->line) !== null) {
-                $readings[] = $reading;
+        try {
+            $readings = [];
+            foreach ($record->readings as $row) {
+                $reading = ReadingReader::read(new Fields($row->document, "readings/{$row->key}"));
+                // What was measured of a line that is put aside waits with it.
+                if ($core->line($reading->line) !== null) {
+                    $readings[] = $reading;
+                }
             }
-        }
 
-        return $core->withReadings($readings);
+            return $core->withReadings($readings);
+        } catch (\DomainException|\TypeError|\ValueError|\JsonException $why) {
+            throw UnreadableBuild::because($record, $why);
+        }
     }
 
+    /** @throws UnreadableBuild when a row holds what the core cannot read */
     public static function toCore(BuildRecord $record): Build
+    {
+        try {
+            return self::read($record);
+        } catch (\DomainException|\TypeError|\ValueError|\JsonException $why) {
+            throw UnreadableBuild::because($record, $why);
+        }
+    }
+
+    private static function read(BuildRecord $record): Build
     {
         $brief = BuildReader::brief(new Fields($record->brief, 'brief'));
         $parts = self::parts($record);

@@ -25,4 +25,9 @@ final class BuildPartRecord extends Model
 
     /** @var array<string, string> */
     protected $casts = ['spec' => Document::class];
+
+    protected static function booted(): void
+    {
+        self::saved(Written::note(...));
+    }
 }

@@ -43,6 +43,24 @@ final class BuildRecord extends Model
     /** @var array<string, string> */
     protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array', 'profiles' => 'array'];
 
+    /**
+     * Every word stands somewhere in the name or the purpose.
+     *
+     * @template T of \Illuminate\Contracts\Database\Eloquent\Builder
+     *
+     * @param  T  $query
+     * @return T
+     */
+    public static function matching(\Illuminate\Contracts\Database\Eloquent\Builder $query, string $words): \Illuminate\Contracts\Database\Eloquent\Builder
+    {
+        foreach (array_slice(preg_split('/\s+/u', trim($words), -1, PREG_SPLIT_NO_EMPTY) ?: [], 0, 8) as $word) {
+            $like = '%'.addcslashes($word, '%_\\').'%';
+            $query->where(static fn ($either) => $either->where('name', 'like', $like)->orWhereRaw("json_value(brief, '$.purpose') like ?", [$like]));
+        }
+
+        return $query;
+    }
+
     /** @return HasMany<LineRecord, $this> */
     public function lines(): HasMany
     {
@@ -77,5 +95,10 @@ final class BuildRecord extends Model
     public function readings(): HasMany
     {
         return $this->hasMany(ReadingRecord::class, 'build_id')->whereNull('removed_at')->orderBy('id');
+    }
+
+    protected static function booted(): void
+    {
+        self::saved(Written::note(...));
     }
 }

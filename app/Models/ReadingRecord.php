@@ -35,4 +35,9 @@ final class ReadingRecord extends Model
     {
         return $this->hasOne(PhotoRecord::class, 'reading_id');
     }
+
+    protected static function booted(): void
+    {
+        self::saved(Written::note(...));
+    }
 }

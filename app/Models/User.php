@@ -7,17 +7,19 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Str;
 
 /**
  * @property int $id
  * @property string $name
- * @property string $email
+ * @property string $email in small letters
+ * @property string $sessions_key sessions that were begun under another one have ended
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'sessions_key'];
 
     /** @var array<string, string> */
     protected $casts = ['password' => 'hashed'];
@@ -28,6 +30,23 @@ final class User extends Authenticatable
         return self::query()->where('email', config('pocketplot.shelf_email'))->firstOrFail();
     }
 
+    public static function newSessionsKey(): string
+    {
+        return Str::random(40);
+    }
+
+    /**
+     * An address of this application for a letter: always under its own name, whatever name it was asked by.
+     *
+     * @param  array<string, string>  $query
+     */
+    public static function link(string $path, array $query = []): string
+    {
+        $base = config('app.url');
+
+        return rtrim(is_string($base) ? $base : '', '/').$path.($query === [] ? '' : '?'.http_build_query($query));
+    }
+
     /** @return HasMany<BuildRecord, $this> */
     public function builds(): HasMany
     {
@@ -36,7 +55,7 @@ final class User extends Authenticatable
 
     public function sendPasswordResetNotification($token): void
     {
-        $link = url('/new-password').'?'.http_build_query(['token' => $token, 'email' => $this->email]);
+        $link = self::link('/new-password', ['token' => $token, 'email' => $this->email]);
         Mail::raw(
             "Somebody, you we hope, asked for a new password.\n\nSet it here within an hour:\n{$link}\n\nIf it was not you, do nothing: the old one still holds.\n",
             fn ($letter) => $letter->to($this->email)->subject('A new password for Pocket Plot'),

@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Journal;
+use App\Http\Middleware\HoldsSession;
+use App\Http\Requests\EmailRequest;
 use App\Models\BuildRecord;
 use App\Models\User;
 use App\Policies\BuildPolicy;
 use App\Standins\Bench\BenchInstrument;
 use App\Standins\Bench\SimulatedBench;
 use App\Standins\Mailbox\MailboxTransport;
+use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -37,9 +43,36 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(BuildRecord::class, BuildPolicy::class);
         Model::shouldBeStrict(config('app.env') !== 'production');
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
-        RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(5)->by($request->string('email')->lower()->toString().'|'.$request->ip()),
-            Limit::perMinute(is_int($most = config('pocketplot.sign_ins_a_minute')) ? $most : 30)->by((string) $request->ip()),
-        ]);
+        Event::listen(Login::class, static function (Login $login): void {
+            if ($login->user instanceof User) {
+                session()->put(HoldsSession::KEY, $login->user->sessions_key);
+            }
+        });
+        RateLimiter::for('sign-in', self::signInLimits(...));
+    }
+
+    /**
+     * One account is tried five times a minute from one address and thirty times from all of them together, whatever
+     * way its address is written; and one address tries so many accounts.
+     *
+     * @return list<Limit>
+     */
+    private static function signInLimits(Request $request): array
+    {
+        $user = $request->user();
+        $email = EmailRequest::small($request->input('email'));
+        $account = $user instanceof User ? $user->id : ($email === '' ? null : User::query()->where('email', $email)->value('id'));
+        $whose = is_int($account) ? "account {$account}" : "address {$email}";
+        $most = config('pocketplot.sign_ins_a_minute');
+        $told = static function (Request $request) use ($whose): never {
+            Journal::note('too many tries', ['whose' => Journal::masked($whose)]);
+            throw new TooManyRequestsHttpException(60, 'Too many tries.');
+        };
+
+        return [
+            Limit::perMinute(5)->by("{$whose} from {$request->ip()}")->response($told),
+            Limit::perMinute(30)->by($whose)->response($told),
+            Limit::perMinute(is_int($most) ? $most : 30)->by("from {$request->ip()}")->response($told),
+        ];
     }
 }

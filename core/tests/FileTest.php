@@ -156,10 +156,58 @@ it('says all the problems of a file, not only the first', function (): void {
 });
 
 it('refuses what is too large before reading it', function (): void {
-    expect(problems(str_repeat(' ', Format::MOST_BYTES + 1))[0])->toContain('at most 4.0 MB');
+    expect(problems(str_repeat(' ', Format::MOST_BYTES + 1))[0])->toContain('at most 16.0 MB');
 });
 
 it('accepts its own library', function (): void {
     $roles = array_unique(array_map(static fn ($part): string => $part->role->value, Make::library()));
     expect(Make::library())->not->toBeEmpty()->and($roles)->toHaveCount(15);
 });
+
+describe('what cannot be kept', function (): void {
+    it('is refused with its place', function (callable $spoil, string $says): void {
+        expect(implode("\n", problems($spoil(Json::encode(Make::demoDocument('thimble'))))))->toContain($says);
+    })->with([
+        'unknown keys too deep' => [static fn (string $text): string => '{"x-deep": '.str_repeat('[', 30).'1.5'.str_repeat(']', 30).','.substr($text, 1), 'lies more than 24 groups deep'],
+        'deeper than any reader goes' => [static fn (string $text): string => '{"x-deep": '.str_repeat('{"a":', 600).'1'.str_repeat('}', 600).','.substr($text, 1), 'not readable as JSON'],
+        'a number beyond a double' => [static fn (string $text): string => '{"x-far": [1, 1e999],'.substr($text, 1), 'x-far/1: is a number too large to be kept'],
+        'a figure beyond a double' => [static fn (string $text): string => str_replace('"name":"Thimble"', '"name":"Thimble","x":{"y":-1e400}', $text), 'x/y: is a number too large'],
+        'the year nought' => [static fn (string $text): string => '{"ticks": [{"step": "a", "on": "0000-01-01"}],'.substr((string) preg_replace('/"ticks":\[.*?\],?/', '', $text), 1), '"0000-01-01" is not a day'],
+    ]);
+
+    it('keeps what lies deep, but not too deep', function (): void {
+        $text = '{"x-deep": '.str_repeat('[', 22).'1.5'.str_repeat(']', 22).','.substr(Json::encode(Make::demoDocument('thimble')), 1);
+        expect(problems($text))->toBe([]);
+    });
+
+    it('judges the rows of a log itself, since the schema would take seconds', function (mixed $log, string $says): void {
+        $document = Make::demoDocument('thimble');
+        $document['readings'] = [['id' => 'run', 'kind' => 'run', 'line' => 'cell', 'takenOn' => '2026-11-20', 'hours' => 5, 'stopped' => 'went dark', 'log' => $log]];
+        expect(implode("\n", problems(Json::encode($document))))->toBe($says);
+    })->with([
+        'three figures a row' => [[[0, 4.1, 0.2], [10, 4.0, 0.2]], ''],
+        'too many rows' => [array_fill(0, 2001, [0, 4.1, 0.2]), 'readings/0/log: Array should have at most 2000 items, 2001 found'],
+        'two figures' => [[[0, 4.1]], 'readings/0/log/0: has to be three numbers: seconds, volts, amps'],
+        'four figures' => [[[0, 4.1, 0.2, 9]], 'readings/0/log/0: has to be three numbers: seconds, volts, amps'],
+        'a word' => [[[0, 'full', 0.2]], 'readings/0/log/0: has to be three numbers: seconds, volts, amps'],
+        'no rows' => ['long', 'readings/0/log: The data (string) must match the type: array'],
+        'back in time' => [[[10, 4.1, 0.2], [0, 4.1, 0.2]], 'readings/0/log/1: lies before the row above it; put the rows in order of time'],
+    ]);
+});
+
+it('holds one piece against its part of the schema', function (string $piece, mixed $value, array $says): void {
+    try {
+        Make::buildFormat()->refuseBadPiece($piece, $value);
+        $found = [];
+    } catch (BadFile $bad) {
+        $found = $bad->problems;
+    }
+    expect($found)->toBe($says);
+})->with([
+    'a good brief' => ['brief', ['currency' => 'EUR', 'budget' => ['amount' => '12', 'currency' => 'EUR']], []],
+    'an empty brief' => ['brief', new stdClass, []],
+    'an amount as a number' => ['brief', ['budget' => ['amount' => 12, 'currency' => 'EUR']], ['brief/budget/amount: The data (integer) must match the type: string']],
+    'no money at all' => ['brief', ['readyMade' => ['amount' => 'much', 'currency' => 'EUR']], ['brief/readyMade/amount: The string should match pattern: ^\d{1,9}(\.\d{1,4})?$']],
+    'what JSON cannot say' => ['brief', ['roomC' => INF], ['brief: cannot be written down (Inf and NaN cannot be JSON encoded); correct it']],
+    'a part without a name' => ['part', ['id' => 'x', 'role' => 'display'], ['part: The required properties (name) are missing']],
+]);

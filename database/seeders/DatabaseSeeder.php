@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\StartBuild;
+use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use App\Models\VendorRecord;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -19,15 +21,16 @@ final class DatabaseSeeder extends Seeder
 {
     public function run(): void
     {
-        $this->shelf();
+        // Each whole or not at all: a start that is killed here begins again where it was.
+        DB::transaction($this->shelf(...));
         if (config('pocketplot.demo') === true) {
-            $this->demoBuilder();
+            DB::transaction($this->demoBuilder(...));
         }
     }
 
     private function shelf(): void
     {
-        $shelf = User::query()->firstOrCreate(['email' => config('pocketplot.shelf_email')], ['name' => 'The shared shelf', 'password' => Str::random(40)]);
+        $shelf = User::query()->firstOrCreate(['email' => config('pocketplot.shelf_email')], ['name' => 'The shared shelf', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()]);
         $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
         $document = new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path('demo/library.pocketplot.json'))));
         foreach ($document->children('vendors') as $vendor) {
@@ -46,11 +49,17 @@ final class DatabaseSeeder extends Seeder
 
     private function demoBuilder(): void
     {
-        $demo = User::query()->firstOrCreate(['email' => config('pocketplot.demo_email')], ['name' => 'Demo builder', 'password' => Str::random(40)]);
-        if ($demo->wasRecentlyCreated) {
+        $demo = User::query()->firstOrCreate(['email' => config('pocketplot.demo_email')], ['name' => 'Demo builder', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()]);
+        if ($demo->wasRecentlyCreated || $this->wasCutShort($demo)) {
             foreach (array_reverse(StartBuild::DEMOS) as $slug) {
                 StartBuild::fromDemo($demo, $slug, null);
             }
         }
+    }
+
+    /** A demo builder without a build of any age was made by a first start that was killed; one who threw all of them away has them still, put aside. */
+    private function wasCutShort(User $demo): bool
+    {
+        return ! BuildRecord::withTrashed()->where('user_id', $demo->id)->exists();
     }
 }

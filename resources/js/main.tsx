@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import '../css/app.css';
 import { Mailbox } from './doors/Mailbox';
-import { AskForPassword, NewPassword, Register, SignIn } from './doors/Doors';
+import { AskForPassword, NewPassword, OpenAccount, Register, SignIn } from './doors/Doors';
 import { InWorkshop } from './doors/InWorkshop';
 import { Sheet } from './sheet/Sheet';
 import { Shelf } from './shelf/Shelf';
@@ -18,6 +18,7 @@ const PowerStation = lazy(() => import('./stations/power/PowerStation'));
 const BenchStation = lazy(() => import('./stations/bench/BenchStation'));
 const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
 const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
+const Account = lazy(() => import('./doors/Account'));
 const Library = lazy(() => import('./library/Library'));
 const PartPage = lazy(() => import('./library/PartPage'));
 const EditPart = lazy(() => import('./library/EditPart'));
@@ -38,11 +39,13 @@ createRoot(place).render(
                         <Routes>
                             <Route path="/sign-in" element={<SignIn />} />
                             <Route path="/register" element={<Register />} />
+                            <Route path="/open-account" element={<OpenAccount />} />
                             <Route path="/forgot-password" element={<AskForPassword />} />
                             <Route path="/new-password" element={<NewPassword />} />
                             <Route path="/mailbox" element={<Mailbox />} />
                             <Route element={<InWorkshop />}>
                                 <Route path="/" element={<Shelf />} />
+                                <Route path="/account" element={<Account />} />
                                 <Route path="/library" element={<Library />} />
                                 <Route path="/library/new" element={<EditPart />} />
                                 <Route path="/library/:part" element={<PartPage />} />

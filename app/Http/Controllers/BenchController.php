@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use PocketPlot\Bench\LogReader;
 use PocketPlot\Build\Reading;
 use PocketPlot\ReadingEffect;
@@ -25,6 +26,9 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What was measured, and the bench it was measured on. */
 final class BenchController
 {
+    /** Of a sweep; as many as a reading holds. */
+    private const MOST_STEPS = 400;
+
     public function show(BuildRecord $build): JsonResponse
     {
         return new JsonResponse(BenchView::of(BuildMapper::withReadings($build), $build));
@@ -32,17 +36,17 @@ final class BenchController
 
     public function write(ReadingRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::in($build, $request->reading(), $request->string('photo')->toString())));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::in($build, $request->reading(), $request->string('photo')->toString()));
     }
 
     public function remove(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::out($build, $reading)));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::out($build, $reading));
     }
 
     public function restore(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::back($build, $reading)));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::back($build, $reading));
     }
 
     /** What would move if the reading took the place of the spec figures. */
@@ -55,12 +59,12 @@ final class BenchController
 
     public function use(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::use($build, $reading)));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::use($build, $reading));
     }
 
     public function useNoMore(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::useNoMore($build, $reading)));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::useNoMore($build, $reading));
     }
 
     public function photo(BuildRecord $build, string $reading): Response
@@ -86,23 +90,26 @@ final class BenchController
             'state' => ['nullable', Rule::in(Reading::STATES)], 'way' => ['nullable', 'integer', 'min:0', 'max:20'],
             'from' => ['nullable', 'numeric', 'gt:0', 'max:60'], 'step' => ['nullable', 'numeric', 'min:0.01', 'max:5'], 'signal' => ['nullable', 'boolean'],
         ]);
+        $number = static fn (string $key, float $else): float => is_numeric($given[$key] ?? null) ? (float) $given[$key] : $else;
+        if ($given['kind'] === 'sweep' && $number('from', 12.0) / $number('step', 0.5) > self::MOST_STEPS) {
+            throw ValidationException::withMessages(['step' => sprintf('That would be more than %d steps; take wider ones, or begin lower.', self::MOST_STEPS)]);
+        }
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $line = $core->line(is_string($given['line']) ? $given['line'] : '') ?? abort(404);
-        $number = static fn (string $key, float $else): float => is_numeric($given[$key] ?? null) ? (float) $given[$key] : $else;
         $wait = is_int($pause = config('pocketplot.bench_pause_ms')) ? $pause : 0;
 
-        return Stream::lines(static function (callable $tell) use ($given, $core, $line, $bench, $number, $wait): void {
-            $tell(['instrument' => $bench->name(), 'simulated' => $bench->isSimulated()]);
+        return Stream::lines(static function (Stream $stream) use ($given, $core, $line, $bench, $number, $wait): void {
+            $stream->tell(['instrument' => $bench->name(), 'simulated' => $bench->isSimulated()]);
             $steps = match ($given['kind']) {
                 'sweep' => $bench->sweep($core, $line, $number('from', 12.0), $number('step', 0.5), filter_var($given['signal'] ?? true, FILTER_VALIDATE_BOOLEAN)),
                 'draw' => [$bench->draw($core, $line, is_string($given['state'] ?? null) ? $given['state'] : 'usual')],
                 default => $bench->run($core, $line, (int) $number('way', 0.0)),
             };
             foreach ($steps as $step) {
-                $tell($step);
-                usleep($wait * 1000);
+                $stream->tell($step);
+                $stream->pause($wait);
             }
-            $tell(['end' => true]);
+            $stream->tell(['end' => true]);
         });
     }
 }

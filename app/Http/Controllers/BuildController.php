@@ -8,8 +8,10 @@ use App\Actions\ChangeBrief;
 use App\Actions\EditBuild;
 use App\Actions\ImportBuild;
 use App\Actions\LookAtBuild;
+use App\Actions\ReadBack;
 use App\Actions\StartBuild;
 use App\Actions\TickStep;
+use App\Http\Journal;
 use App\Http\Requests\ChangeBriefRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\ImportRequest;
@@ -20,10 +22,13 @@ use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
 use App\Mapping\PartsCsv;
 use App\Mapping\Photographs;
+use App\Mapping\RawDocument;
 use App\Mapping\Today;
+use App\Mapping\UnreadableBuild;
 use App\Models\BuildRecord;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -32,26 +37,31 @@ use PocketPlot\File\BuildWriter;
 
 final class BuildController
 {
-    public function index(User $user): JsonResponse
-    {
-        $builds = $user->builds()->with(BuildMapper::RELATIONS)->latest('updated_at')->latest('id')->limit(100)->get();
+    private const MOST_CARDS = 24;
 
-        return new JsonResponse(['builds' => $builds->map(BuildView::card(...))->all()]);
+    /** The builder's builds, the last touched first, a page at a time; words search name and purpose. */
+    public function index(Request $request, User $user): JsonResponse
+    {
+        $given = $request->validate(['q' => ['nullable', 'string', 'max:200'], 'from' => ['nullable', 'integer', 'min:0', 'max:1000000']]);
+        $query = BuildRecord::matching($user->builds(), is_string($given['q'] ?? null) ? $given['q'] : '');
+        $total = $query->count();
+        $builds = $query->with(BuildMapper::RELATIONS)->latest('updated_at')->latest('id')->offset($request->integer('from'))->limit(self::MOST_CARDS)->get();
+
+        return new JsonResponse(['total' => $total, 'builds' => $builds->map(BuildView::card(...))->all()]);
     }
 
     public function store(StartBuildRequest $request, User $user): JsonResponse
     {
         $demo = $request->string('demo')->toString();
         $name = $request->string('name')->toString();
-        $build = $demo === '' ? StartBuild::blank($user, $name) : StartBuild::fromDemo($user, $demo, $name === '' ? null : $name);
 
-        return new JsonResponse(BuildView::of($build), 201);
+        return DB::transaction(static fn (): JsonResponse => ReadBack::answer($demo === '' ? StartBuild::blank($user, $name) : StartBuild::fromDemo($user, $demo, $name === '' ? null : $name), 201));
     }
 
-    /** What an import would take; nothing is stored. */
-    public function preview(ImportRequest $request): JsonResponse
+    /** What an import would take; it goes the whole way of an import, and nothing is stored. */
+    public function preview(ImportRequest $request, User $user): JsonResponse
     {
-        [$document, $build] = ImportBuild::read($request->string('text')->toString());
+        [$document, $build] = ImportBuild::tried($user, $request->string('text')->toString());
         $appraisal = Appraisal::of($build, Today::day());
 
         return new JsonResponse([
@@ -74,7 +84,7 @@ final class BuildController
     {
         $name = $request->string('name')->toString();
 
-        return new JsonResponse(BuildView::of(ImportBuild::as($user, $request->string('text')->toString(), $name === '' ? null : $name)), 201);
+        return DB::transaction(static fn (): JsonResponse => ReadBack::answer(ImportBuild::as($user, $request->string('text')->toString(), $name === '' ? null : $name), 201));
     }
 
     public function show(BuildRecord $build): JsonResponse
@@ -85,15 +95,15 @@ final class BuildController
     /** The builder has seen how things stand; from now on changes are told against this. */
     public function look(EditRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static function (BuildRecord $build): void {
+        return EditBuild::run($build, $request->version(), static function (BuildRecord $build): void {
             LookAtBuild::now($build);
-        }));
+        });
     }
 
     /** The margins of this build; one given as null goes back to the house's. */
     public function margins(MarginsRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::margins($build, $request->margins())));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::margins($build, $request->margins()));
     }
 
     public function discard(BuildRecord $build): JsonResponse
@@ -105,31 +115,35 @@ final class BuildController
 
     public function restore(BuildRecord $build): JsonResponse
     {
-        DB::transaction(static fn () => $build->restore());
+        return DB::transaction(static function () use ($build): JsonResponse {
+            $build->restore();
 
-        return new JsonResponse(BuildView::of($build));
+            return new JsonResponse(BuildView::of($build));
+        });
     }
 
     public function brief(ChangeBriefRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($request): void {
-            /** @var array<string, mixed> $brief */
-            $brief = $request->array('brief');
-            ChangeBrief::of($build, $request->string('name')->toString(), $brief);
-        }));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::of($build, $request->string('name')->toString(), $request->brief()));
     }
 
     public function tick(TickRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run(
+        return EditBuild::run(
             $build, $request->version(),
             static fn (BuildRecord $build) => TickStep::in($build, $request->string('step')->toString(), $request->boolean('done')),
-        ));
+        );
     }
 
+    /** The build as a file; one that cannot be read is written down as its rows stand. */
     public function exportFile(BuildRecord $build): Response
     {
-        $document = BuildWriter::document(BuildMapper::withReadings($build), $build->brief);
+        try {
+            $document = BuildWriter::document(BuildMapper::withReadings($build), $build->brief);
+        } catch (UnreadableBuild) {
+            $document = RawDocument::of($build);
+        }
+        Journal::note('a build was saved as a file', ['build' => $build->id]);
 
         return $this->download(BuildWriter::json(Photographs::into($document, $build)), 'application/json', "{$this->fileName($build)}.pocketplot.json");
     }

@@ -89,7 +89,7 @@ final class LineController
 
     public function changePart(PartRequest $request, BuildRecord $build, string $line): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->integer('version'), static fn (BuildRecord $build) => ChangePart::in($build, $line, $request->part())));
+        return EditBuild::run($build, $request->integer('version'), static fn (BuildRecord $build) => ChangePart::in($build, $line, $request->part()));
     }
 
     public function settle(JoinRequest $request, BuildRecord $build): JsonResponse
@@ -110,7 +110,7 @@ final class LineController
     /** @param  callable(BuildRecord): void  $edit */
     private function edit(EditRequest $request, BuildRecord $build, callable $edit): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), $edit));
+        return EditBuild::run($build, $request->version(), $edit);
     }
 
     private function libraryPart(User $user, int $id): PartRecord

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepPart;
+use App\Http\Journal;
 use App\Http\Requests\ImportRequest;
 use App\Http\Requests\PartRequest;
 use App\Mapping\BuildView;
@@ -64,7 +65,7 @@ final class PartController
     /** Up to four parts side by side, row by row. */
     public function compare(Request $request, User $user): JsonResponse
     {
-        $given = $request->validate(['parts' => ['required', 'string', 'max:100', 'regex:/^\d+(,\d+)*$/']]);
+        $given = $request->validate(['parts' => ['required', 'string', 'max:100', 'regex:/^\d+(,\d+)*\z/']]);
         $ids = array_slice(array_unique(array_map(intval(...), explode(',', is_string($given['parts']) ? $given['parts'] : ''))), 0, self::MOST_COMPARED);
         $rows = PartRecord::visibleTo($user)->whereIn('id', $ids)->orderByRaw('field(id, '.implode(', ', $ids).')')->get();
         abort_if($rows->isEmpty(), 404);
@@ -78,7 +79,7 @@ final class PartController
 
     public function preview(ImportRequest $request, User $user): JsonResponse
     {
-        $parts = KeepPart::read($request->string('text')->toString());
+        $parts = KeepPart::tried($user, $request->string('text')->toString());
         $there = PartRecord::query()->where('user_id', $user->id)->whereIn('key', array_keys($parts))->pluck('key')->flip();
 
         return new JsonResponse([
@@ -97,7 +98,9 @@ final class PartController
     {
         $specs = PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all();
 
-        return new Response(Json::encode(['format' => Format::LIBRARY, 'version' => Format::VERSION, 'name' => 'My parts', 'parts' => $specs], JSON_PRETTY_PRINT)."\n", 200, [
+        Journal::note('own parts were saved as a file', ['parts' => count($specs)]);
+
+        return new Response(Json::inFile(['format' => Format::LIBRARY, 'version' => Format::VERSION, 'name' => 'My parts', 'parts' => $specs], Format::MOST_BYTES), 200, [
             'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="my-parts.pocketplot.json"',
         ]);
     }

@@ -38,13 +38,13 @@ final class PowerController
     {
         $report = $this->report($request, $build);
 
-        return Stream::lines(static function (callable $tell) use ($report): void {
-            $scatter = $report->scatter(after: static function (int $done) use ($tell): void {
+        return Stream::lines(static function (Stream $stream) use ($report): void {
+            $scatter = $report->scatter(after: static function (int $done) use ($stream): void {
                 if ($done % self::TELL_EVERY === 0) {
-                    $tell(['done' => $done, 'of' => Sampling::SAMPLES]);
+                    $stream->tell(['done' => $done, 'of' => Sampling::SAMPLES]);
                 }
             });
-            $tell(['done' => Sampling::SAMPLES, 'of' => Sampling::SAMPLES, 'band' => $scatter?->toArray()]);
+            $stream->tell(['done' => Sampling::SAMPLES, 'of' => Sampling::SAMPLES, 'band' => $scatter?->toArray()]);
         });
     }
 
@@ -67,7 +67,7 @@ final class PowerController
 
     public function ways(ProfilesRequest $request, BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => NameWaysOfPlaying::in($build, $request->profiles())));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => NameWaysOfPlaying::in($build, $request->profiles()));
     }
 
     private function report(PowerRequest $request, BuildRecord $build): PowerReport

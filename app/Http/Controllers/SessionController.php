@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\OpenAccount;
+use App\Actions\Passwords;
+use App\Http\Journal;
 use App\Http\Middleware\OnlyHere;
+use App\Http\Requests\ChangePasswordRequest;
+use App\Http\Requests\EmailRequest;
 use App\Http\Requests\NewPasswordRequest;
 use App\Http\Requests\RegisterRequest;
 use App\Http\Requests\SignInRequest;
@@ -13,11 +18,10 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
 
-/** Who is here. */
+/** Who is here. No answer tells whether an address has an account: not by words, nor by status, nor by how long it took. */
 final class SessionController
 {
     public function show(Request $request): JsonResponse
@@ -27,54 +31,94 @@ final class SessionController
 
     public function register(RegisterRequest $request): JsonResponse
     {
-        $user = DB::transaction(static fn (): User => User::query()->create($request->only(['name', 'email', 'password'])));
+        OpenAccount::askedFor($request->string('name')->toString(), $request->email(), $request->string('password')->toString());
+        Journal::note('an account was asked for', ['address' => Journal::masked($request->email())]);
 
-        return $this->enter($request, $user);
+        return self::told('A letter is on its way to this address. Open the link in it, and you are in.');
+    }
+
+    public function open(Request $request): JsonResponse
+    {
+        $given = $request->validate(['token' => ['required', 'string', 'max:200']], ['token.*' => 'Open the whole link of the letter.']);
+        $user = OpenAccount::withKey(is_string($given['token']) ? $given['token'] : '');
+        Journal::note('an account was opened', ['account' => $user->id]);
+
+        return $this->enter($request, $user, false);
     }
 
     public function signIn(SignInRequest $request): JsonResponse
     {
-        if (! Auth::attempt($request->only(['email', 'password']), true)) {
+        $user = Passwords::accountFor($request->email(), $request->string('password')->toString());
+        if ($user === null) {
+            Journal::note('a sign-in was refused', ['address' => Journal::masked($request->email())]);
             throw ValidationException::withMessages(['email' => 'Address and password do not belong together. Look at both, or ask for a new password.']);
         }
-        $request->session()->regenerate();
+        Journal::note('signed in', ['account' => $user->id]);
 
-        return $this->who($request);
+        return $this->enter($request, $user, $request->boolean('remember'));
     }
 
     public function demo(Request $request): JsonResponse
     {
-        return $this->enter($request, User::query()->where('email', config('pocketplot.demo_email'))->firstOrFail());
+        $user = User::query()->where('email', config('pocketplot.demo_email'))->firstOrFail();
+        Journal::note('came in by the demo door', ['account' => $user->id]);
+
+        return $this->enter($request, $user, true);
     }
 
     public function signOut(Request $request): JsonResponse
     {
-        Auth::logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        Journal::note('signed out');
+        Auth::logoutCurrentDevice();
+        $this->leave($request);
 
         return $this->who($request);
     }
 
-    public function forgot(Request $request): JsonResponse
+    /** Here and on every other device. */
+    public function signOutEverywhere(Request $request, User $user): JsonResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'max:190']], ['email.*' => 'Write the address of your account.']);
-        DB::transaction(static fn (): string => Password::sendResetLink($given));
+        Journal::note('signed out everywhere');
+        Passwords::endSessions($user);
+        Auth::logoutCurrentDevice();
+        $this->leave($request);
 
-        // The same words whether the account exists or not.
-        return new JsonResponse(['message' => 'If there is an account with this address, a letter is on its way.']);
+        return $this->who($request);
+    }
+
+    /** A new password for who is signed in; all other devices are signed out. */
+    public function changePassword(ChangePasswordRequest $request, User $user): JsonResponse
+    {
+        if (Passwords::accountFor($user->email, $request->string('current')->toString()) === null) {
+            Journal::note('a change of password was refused');
+            throw ValidationException::withMessages(['current' => 'This is not the password that holds now.']);
+        }
+        $isRemembered = $request->cookies->has(Auth::getRecallerName());
+        Passwords::change($user, $request->string('password')->toString());
+        Journal::note('the password was changed');
+
+        return $this->enter($request, $user, $isRemembered);
+    }
+
+    public function forgot(EmailRequest $request): JsonResponse
+    {
+        $email = $request->email();
+        Journal::note('a new password was asked for', ['address' => Journal::masked($email)]);
+        // After the answer has gone out: what is sent would tell by its time.
+        app()->terminating(static fn (): string => Password::sendResetLink(['email' => $email]));
+
+        return self::told('If there is an account with this address, a letter is on its way.');
     }
 
     public function newPassword(NewPasswordRequest $request): JsonResponse
     {
-        $status = Password::reset($request->only(['token', 'email', 'password']), static function (User $user, string $password): void {
-            DB::transaction(static fn () => $user->forceFill(['password' => $password, 'remember_token' => null])->save());
-        });
-        if ($status !== Password::PasswordReset) {
+        $user = Passwords::reset(['token' => $request->string('token')->toString(), 'email' => $request->email(), 'password' => $request->string('password')->toString()]);
+        if ($user === null) {
             throw ValidationException::withMessages(['token' => 'This link has run out or was used. Ask for a new letter.']);
         }
+        Journal::note('a new password was set with a letter', ['account' => $user->id]);
 
-        return new JsonResponse(['message' => 'The new password holds. Sign in with it.']);
+        return self::told('The new password holds, and every other device is signed out. Sign in with it.');
     }
 
     public function mailbox(): JsonResponse
@@ -88,21 +132,37 @@ final class SessionController
         ])->all()]);
     }
 
-    private function enter(Request $request, User $user): JsonResponse
+    private function enter(Request $request, User $user, bool $remember): JsonResponse
     {
-        Auth::login($user, true);
+        Auth::login($user, $remember);
         $request->session()->regenerate();
 
         return $this->who($request);
     }
 
+    private function leave(Request $request): void
+    {
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+    }
+
     private function who(Request $request): JsonResponse
     {
-        $user = $request->user() ?? Auth::user();
+        $user = Auth::user();
 
         return new JsonResponse([
-            'user' => $user instanceof User ? ['name' => $user->name, 'email' => $user->email] : null,
+            'user' => $user instanceof User ? ['name' => $user->name, 'email' => $user->email, 'isDemo' => $user->email === config('pocketplot.demo_email')] : null,
             'demoDoor' => OnlyHere::applies($request),
+            'demoMode' => config('pocketplot.demo') === true,
         ]);
+    }
+
+    /** With its length, so that nobody waits for what is done after it. */
+    private static function told(string $message): JsonResponse
+    {
+        $response = new JsonResponse(['message' => $message]);
+        $response->headers->set('Content-Length', (string) strlen((string) $response->getContent()));
+
+        return $response;
     }
 }

@@ -7,6 +7,10 @@ namespace App\Http\Requests;
 /** The whole brief; a target given as null is taken out. */
 final class ChangeBriefRequest extends EditRequest
 {
+    private const NUMBERS = ['runTimeHours', 'largestMassG', 'gamesGb', 'roomC'];
+
+    private const FLAGS = ['playWhileCharging', 'rights'];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -17,9 +21,9 @@ final class ChangeBriefRequest extends EditRequest
             'brief.purpose' => ['nullable', 'string', 'max:4000'],
             'brief.runTimeHours' => ['nullable', 'numeric', 'min:0', 'max:1000'],
             'brief.budget' => ['nullable', 'array:amount,currency'],
-            'brief.budget.amount' => ['required_with:brief.budget', 'regex:/^\d{1,9}(\.\d{1,4})?$/'],
-            'brief.budget.currency' => ['required_with:brief.budget', 'regex:/^[A-Z]{3}$/'],
-            'brief.currency' => ['required', 'regex:/^[A-Z]{3}$/'],
+            'brief.budget.amount' => ['required_with:brief.budget', 'string', 'regex:/^\d{1,9}(\.\d{1,4})?\z/'],
+            'brief.budget.currency' => ['required_with:brief.budget', 'string', 'regex:/^[A-Z]{3}\z/'],
+            'brief.currency' => ['required', 'string', 'regex:/^[A-Z]{3}\z/'],
             'brief.largestMm' => ['nullable', 'array:lengthMm,widthMm,heightMm'],
             'brief.largestMm.lengthMm' => ['required_with:brief.largestMm', 'numeric', 'min:1', 'max:5000'],
             'brief.largestMm.widthMm' => ['required_with:brief.largestMm', 'numeric', 'min:1', 'max:5000'],
@@ -44,6 +48,8 @@ final class ChangeBriefRequest extends EditRequest
             'brief.consumables' => ['nullable', 'array', 'max:100'],
             'brief.consumables.*' => ['string', 'max:200'],
             'brief.readyMade' => ['nullable', 'array:amount,currency'],
+            'brief.readyMade.amount' => ['required_with:brief.readyMade', 'string', 'regex:/^\d{1,9}(\.\d{1,4})?\z/'],
+            'brief.readyMade.currency' => ['required_with:brief.readyMade', 'string', 'regex:/^[A-Z]{3}\z/'],
             'brief.playWhileCharging' => ['nullable', 'boolean'],
             'brief.rights' => ['nullable', 'boolean'],
             'brief.roomC' => ['nullable', 'numeric', 'min:-30', 'max:60'],
@@ -51,6 +57,43 @@ final class ChangeBriefRequest extends EditRequest
             'brief.mustHaves' => ['nullable', 'array', 'max:100'],
             'brief.mustHaves.*' => ['string', 'max:200'],
         ];
+    }
+
+    /** @return array<string, mixed> the brief as it is stored: only what was held against the rules, in the format's own types */
+    public function brief(): array
+    {
+        $brief = [];
+        foreach (is_array($given = $this->validated('brief')) ? $given : [] as $key => $value) {
+            $brief[(string) $key] = match (true) {
+                $value === null => null,
+                in_array($key, self::NUMBERS, true) => (float) (is_numeric($value) ? $value : 0),
+                in_array($key, self::FLAGS, true) => filter_var($value, FILTER_VALIDATE_BOOLEAN),
+                $key === 'eveningMinutes' => (int) (is_numeric($value) ? $value : 0),
+                $key === 'largestMm' => array_map(static fn (mixed $side): float => is_numeric($side) ? (float) $side : 0.0, (array) $value),
+                $key === 'games' => array_map(self::games(...), array_values((array) $value)),
+                is_array($value) && array_is_list($value) => array_values(array_filter($value, is_string(...))),
+                default => $value,
+            };
+        }
+
+        return $brief;
+    }
+
+    /** @return array<string, mixed> */
+    private static function games(mixed $given): array
+    {
+        $games = [];
+        foreach (is_array($given) ? $given : [] as $key => $value) {
+            if ($value !== null) {
+                $games[(string) $key] = match (true) {
+                    $key === 'class' => $value,
+                    $key === 'touch' => filter_var($value, FILTER_VALIDATE_BOOLEAN),
+                    default => (int) (is_numeric($value) ? $value : 0),
+                };
+            }
+        }
+
+        return $games;
     }
 
     /** Figures may be written as text, with a unit or without. */
@@ -90,6 +133,10 @@ final class ChangeBriefRequest extends EditRequest
         return [
             'name.*' => 'Give the build a name of up to 120 characters.',
             'brief.runTimeHours.*' => 'Write the hours as a number from 0 to 1000, such as 4.5.',
+            'brief.readyMade.*' => 'Write what a ready-made one costs in digits with a point and three letters, such as 220.00 GBP.',
+            'brief.rights.*' => 'Say yes, no, or leave it open.',
+            'brief.playWhileCharging.*' => 'Say yes, no, or leave it open.',
+            'brief.roomC.*' => 'Write the degrees of the room as a number from -30 to 60.',
             'brief.budget.amount.*' => 'Write the budget in digits with a point, such as 260 or 259.90.',
             'brief.budget.currency.*' => 'Write the currency as three letters, such as EUR.',
             'brief.currency.*' => 'Write the currency as three letters, such as EUR.',

@@ -21,10 +21,10 @@ final class ChangeLineRequest extends EditRequest
             'state' => ['sometimes', Rule::enum(SupplyState::class)],
             'origin' => ['sometimes', Rule::enum(Origin::class)],
             'price' => ['sometimes', 'nullable', 'array:amount,currency'],
-            'price.amount' => ['required_with:price', 'regex:/^\d{1,9}(\.\d{1,4})?$/'],
-            'price.currency' => ['required_with:price', 'regex:/^[A-Z]{3}$/'],
+            'price.amount' => ['required_with:price', 'string', 'regex:/^\d{1,9}(\.\d{1,4})?\z/'],
+            'price.currency' => ['required_with:price', 'string', 'regex:/^[A-Z]{3}\z/'],
             'vendor' => ['sometimes', 'nullable', 'string', 'max:120'],
-            'expectedOn' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'expectedOn' => ['sometimes', 'nullable', 'string', TypedInput::day()],
             'note' => ['sometimes', 'nullable', 'string', 'max:4000'],
             'place' => ['sometimes', 'nullable', 'string', 'max:80'],
         ];
@@ -49,7 +49,6 @@ final class ChangeLineRequest extends EditRequest
             'quantity.*' => 'Write a whole number from 1 to 10000.',
             'price.amount.*' => 'Write the price in digits with a point, such as 12.40.',
             'price.currency.*' => 'Write the currency as three letters, such as EUR.',
-            'expectedOn.*' => 'Write the day as year-month-day, such as 2026-12-01.',
             'note.max' => 'A note holds up to 4000 characters.',
             'vendor.max' => 'A vendor\'s name holds up to 120 characters.',
         ];

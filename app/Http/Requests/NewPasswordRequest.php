@@ -4,24 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** A new password, with the key from the letter. */
-final class NewPasswordRequest extends FormRequest
+final class NewPasswordRequest extends EmailRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            ...parent::rules(),
             'token' => ['required', 'string', 'max:200'],
-            'email' => ['required', 'string', 'max:190'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => ['required', new GoodPassword],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['password.*' => 'Write a password of 10 characters or more.'];
+        return [...parent::messages(), 'password.required' => 'Write a password of 10 characters or more.', 'token.*' => 'Open the whole link of the letter.'];
     }
 }

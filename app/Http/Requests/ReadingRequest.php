@@ -19,7 +19,7 @@ final class ReadingRequest extends EditRequest
             ...parent::rules(),
             'kind' => ['required', Rule::in(Reading::KINDS)],
             'line' => ['required', 'string', 'max:80'],
-            'takenOn' => ['nullable', 'date_format:Y-m-d'],
+            'takenOn' => ['nullable', 'string', TypedInput::day()],
             'instrument' => ['nullable', 'string', 'max:120'],
             'conditions' => ['nullable', 'string', 'max:400'],
             'note' => ['nullable', 'string', 'max:2000'],
@@ -87,7 +87,7 @@ final class ReadingRequest extends EditRequest
     public function messages(): array
     {
         return [
-            'kind.*' => 'Choose what was measured.', 'line.*' => 'Choose the part that was measured.', 'takenOn.*' => 'Write the day as year-month-day.',
+            'kind.*' => 'Choose what was measured.', 'line.*' => 'Choose the part that was measured.',
             'steps.*.volts.*' => 'Write the volts of this step.', 'log.*' => 'This log has too many rows, or rows without three figures; read it in as a file.',
         ];
     }

@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
-/** A new account. */
-final class RegisterRequest extends FormRequest
+/** A new account. Whether the address has one already is nobody's business here. */
+final class RegisterRequest extends EmailRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'string', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'email' => ['required', 'string', 'email', 'max:190'],
+            'password' => ['required', new GoodPassword],
         ];
     }
 
@@ -24,9 +22,8 @@ final class RegisterRequest extends FormRequest
     {
         return [
             'name.*' => 'Write the name you want to be called by.',
-            'email.unique' => 'There is an account with this address already. Sign in, or ask for a new password.',
             'email.*' => 'Write an e-mail address, such as name@example.org.',
-            'password.*' => 'Write a password of 10 characters or more.',
+            'password.required' => 'Write a password of 10 characters or more.',
         ];
     }
 }

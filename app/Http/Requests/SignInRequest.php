@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
-
 /** Sign-in. */
-final class SignInRequest extends FormRequest
+final class SignInRequest extends EmailRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [
-            'email' => ['required', 'string', 'max:190'],
-            'password' => ['required', 'string', 'max:200'],
-        ];
+        return [...parent::rules(), 'password' => ['required', 'string', 'max:200'], 'remember' => ['nullable', 'boolean']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [...parent::messages(), 'password.*' => 'Write your password.'];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Quantity\BadFigure;
+use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Typed;
 
 /** Turns typed text into figures through the core, and its complaint into one about the field. */
@@ -25,6 +26,18 @@ final class TypedInput
     public static function percent(string $field, mixed $value): mixed
     {
         return self::figure($field, is_string($value) && preg_match('/^\s*[\d.,]+\s*$/', $value) === 1 ? "{$value} %" : $value, 'share');
+    }
+
+    /** A rule for days: one of the calendar, written year-month-day, as the core reads it. */
+    public static function day(): \Closure
+    {
+        return static function (string $field, mixed $value, \Closure $fail): void {
+            try {
+                Day::of(is_string($value) ? $value : '');
+            } catch (BadFigure) {
+                $fail('Write the day as year-month-day, such as 2026-12-01.');
+            }
+        };
     }
 
     /** @return array{amount: string, currency: string} */

@@ -20,6 +20,9 @@ final class LogReader
     /** Troubles that are told one by one; the rest is counted. */
     private const TOLD = 200;
 
+    /** What stands behind this in one line is nobody's reading. */
+    private const LONGEST_LINE = 2000;
+
     /** A pause so many times the usual one is a gap. */
     private const GAP = 10.0;
 
@@ -40,10 +43,9 @@ final class LogReader
 
     private int $untold = 0;
 
-    private int $taken = 0;
-
     private int $read = 0;
 
+    /** @var ','|';'|"\t" */
     private string $separator = ',';
 
     private bool $commaIsPoint = false;
@@ -69,37 +71,75 @@ final class LogReader
 
     private function all(string $text): LogFile
     {
-        $lines = preg_split('/\r\n|\n|\r/', preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text) ?: [];
-        $first = $this->findForm($lines);
-        $rows = [];
-        foreach ($lines as $index => $line) {
-            if ($index < $first || trim($line) === '' || str_starts_with(ltrim($line), '#')) {
-                continue;
+        $first = $this->findForm($text);
+        $rows = $this->withoutJumps($this->inOrder($this->rows($text, $first)));
+        $tally = new LogTally(self::KEPT);
+        $gaps = new LogGaps(self::GAP);
+        foreach ($rows as [$seconds, $volts, $amps, $line]) {
+            foreach ($gaps->after($seconds, $line) as $gap) {
+                $this->tellGap(...$gap);
             }
-            $this->read++;
-            $row = $this->row($line, $index + 1);
-            if ($row !== null) {
-                $rows[] = [...$row, $index + 1];
-            }
+            $tally->add($seconds, $volts, $amps);
         }
-        $rows = $this->inOrder($rows);
-        $rows = $this->withoutJumps($rows);
-        $this->tellGaps($rows);
-        $start = $rows[0][0] ?? 0.0;
-        $log = array_map(static fn (array $row): array => [$row[0] - $start, $row[1], $row[2]], $rows);
-        $this->taken = count($log);
+        foreach ($gaps->rest() as $gap) {
+            $this->tellGap(...$gap);
+        }
 
-        return new LogFile($this->read, $this->taken, $this->troubles, $this->untold, $this->understood, LogSums::of($log), self::thinned($log));
+        return new LogFile($this->read, $tally->rows(), $this->troubles, $this->untold, $this->understood, $tally->sums(), $tally->thinned());
     }
 
     /**
-     * @param  list<string>  $lines
-     * @return int the first line that holds figures
+     * One line after the other, without a copy of all of them.
+     *
+     * @return \Generator<int, string> by line number, the first is 1
      */
-    private function findForm(array $lines): int
+    private static function lines(string $text): \Generator
     {
-        $sample = array_slice(array_values(array_filter($lines, static fn (string $line): bool => trim($line) !== '' && ! str_starts_with(ltrim($line), '#'))), 0, 12);
-        $body = $sample[count($sample) - 1] ?? '';
+        $at = str_starts_with($text, "\xEF\xBB\xBF") ? 3 : 0;
+        $length = strlen($text);
+        for ($number = 1; $at < $length; $number++) {
+            $long = strcspn($text, "\r\n", $at);
+            yield $number => substr($text, $at, min($long, self::LONGEST_LINE));
+            $at += $long;
+            $at += substr($text, $at, 2) === "\r\n" ? 2 : 1;
+        }
+    }
+
+    private static function isSaying(string $line): bool
+    {
+        $line = ltrim($line);
+
+        return $line !== '' && $line[0] !== '#';
+    }
+
+    /** @return \Generator<int, array{float, float, float, int}> seconds, volts, amps, and the line each came from */
+    private function rows(string $text, int $first): \Generator
+    {
+        foreach (self::lines($text) as $number => $line) {
+            if ($number < $first || ! self::isSaying($line)) {
+                continue;
+            }
+            $this->read++;
+            $row = $this->row($line, $number);
+            if ($row !== null) {
+                yield [...$row, $number];
+            }
+        }
+    }
+
+    /** @return int the first line that holds figures */
+    private function findForm(string $text): int
+    {
+        $body = '';
+        $sampled = 0;
+        foreach (self::lines($text) as $line) {
+            if (self::isSaying($line)) {
+                $body = $line;
+                if (++$sampled === 12) {
+                    break;
+                }
+            }
+        }
         $this->separator = match (true) {
             str_contains($body, ';') => ';',
             str_contains($body, "\t") => "\t",
@@ -107,21 +147,21 @@ final class LogReader
         };
         $this->commaIsPoint = $this->separator !== ',' && preg_match('/\d,\d/', $body) === 1;
         $header = null;
-        foreach ($lines as $index => $line) {
-            if (trim($line) === '' || str_starts_with(ltrim($line), '#')) {
+        foreach (self::lines($text) as $number => $line) {
+            if (! self::isSaying($line)) {
                 continue;
             }
             if (preg_match('/\d/', $line) === 1 && $this->looksLikeFigures($line)) {
                 $this->takeHeader($header);
                 $this->understood[] = $this->commaIsPoint ? 'commas part decimals' : 'points part decimals';
 
-                return $index;
+                return $number;
             }
             $header = $line;
         }
         $this->trouble(1, 'no line with three figures was found; a log has time, volts and amps in each row');
 
-        return count($lines);
+        return PHP_INT_MAX;
     }
 
     private function looksLikeFigures(string $line): bool
@@ -171,7 +211,9 @@ final class LogReader
     /** @return list<string> */
     private function cells(string $line): array
     {
-        return array_map(static fn (?string $cell): string => $cell ?? '', str_getcsv($line, $this->separator, '"', ''));
+        return str_contains($line, '"')
+            ? array_map(static fn (?string $cell): string => $cell ?? '', str_getcsv($line, $this->separator, '"', ''))
+            : explode($this->separator, $line);
     }
 
     /** @return array{float, float, float}|null seconds, volts, amps */
@@ -199,6 +241,9 @@ final class LogReader
 
     private function seconds(string $cell): ?float
     {
+        if (is_numeric($cell)) {
+            return (float) $cell * $this->units['time'];
+        }
         $cell = trim($cell, " \t\"");
         if (preg_match('/^(?:\d{4}-\d\d-\d\d[T ])?(\d{1,3}):(\d\d)(?::(\d\d(?:[.,]\d+)?))?Z?$/', $cell, $parts) === 1) {
             $this->isClock = true;
@@ -211,47 +256,67 @@ final class LogReader
     }
 
     /**
+     * Each with the one behind it, or null behind the last.
+     *
+     * @param  iterable<array{float, float, float, int}>  $rows
+     * @return \Generator<int, array{array{float, float, float, int}, array{float, float, float, int}|null}>
+     */
+    private static function withNext(iterable $rows): \Generator
+    {
+        $row = null;
+        foreach ($rows as $next) {
+            if ($row !== null) {
+                yield [$row, $next];
+            }
+            $row = $next;
+        }
+        if ($row !== null) {
+            yield [$row, null];
+        }
+    }
+
+    /**
      * Rows in the order of time. A clock that starts anew (past midnight, or set back) goes on from where it stood;
      * a single row out of order is left out.
      *
-     * @param  list<array{float, float, float, int}>  $rows  with the line each came from
-     * @return list<array{float, float, float, int}>
+     * @param  iterable<array{float, float, float, int}>  $rows  with the line each came from
+     * @return \Generator<int, array{float, float, float, int}>
      */
-    private function inOrder(array $rows): array
+    private function inOrder(iterable $rows): \Generator
     {
-        $kept = [];
         $last = $lastRead = null;
         $shift = 0.0;
-        foreach ($rows as $index => [$read, $volts, $amps, $line]) {
-            $next = $rows[$index + 1][0] ?? null;
+        foreach (self::withNext($rows) as [[$read, $volts, $amps, $line], $following]) {
+            $next = $following[0] ?? null;
             if ($last !== null && $read + $shift < $last) {
                 if ($this->isClock && $lastRead - $read > self::DAY / 2 && $lastRead < self::DAY) {
                     $shift += self::DAY;
                 } elseif ($next !== null && $next >= $read && $next + $shift < $last) {
                     $shift += $last - ($read + $shift) + $next - $read;
-                    $this->trouble($line, sprintf('the clock is set back from %s s to %s s; from this row on the time is counted on from the row before', Number::exact((float) $lastRead), Number::exact($read)));
+                    $this->trouble($line, 'the clock is set back from %s s to %s s; from this row on the time is counted on from the row before', (float) $lastRead, $read);
                 } else {
-                    $this->trouble($line, sprintf('the clock runs backwards, from %s s to %s s; the row is left out', Number::exact((float) $lastRead), Number::exact($read)));
+                    $this->trouble($line, 'the clock runs backwards, from %s s to %s s; the row is left out', (float) $lastRead, $read);
 
                     continue;
                 }
             }
             if ($last !== null && $read + $shift === $last) {
-                $this->trouble($line, sprintf('a second row at %s s; the first one counts', Number::exact($read)));
+                $this->trouble($line, 'a second row at %s s; the first one counts', $read);
 
                 continue;
             }
             $last = $read + $shift;
             $lastRead = $read;
-            $kept[] = [$last, $volts, $amps, $line];
+            yield [$last, $volts, $amps, $line];
         }
-
-        return $kept;
     }
 
     /** @param  array<string, float>  $units */
     private function figure(string $cell, array $units, float $unit): ?float
     {
+        if (is_numeric($cell)) {
+            return (float) $cell * $unit;
+        }
         $cell = trim($cell, " \t\"");
         if ($this->commaIsPoint || preg_match('/^[-+]?\d+,\d+\D*$/', $cell) === 1) {
             $cell = str_replace(',', '.', $cell);
@@ -268,81 +333,36 @@ final class LogReader
     }
 
     /**
-     * @param  list<array{float, float, float, int}>  $rows  with the line each came from
-     * @return list<array{float, float, float, int}>
+     * @param  iterable<array{float, float, float, int}>  $rows  with the line each came from
+     * @return \Generator<int, array{float, float, float, int}>
      */
-    private function withoutJumps(array $rows): array
+    private function withoutJumps(iterable $rows): \Generator
     {
-        $kept = [];
-        $count = count($rows);
-        foreach ($rows as $index => $row) {
-            $before = $kept === [] ? null : $kept[count($kept) - 1][1];
-            $after = $index + 1 < $count ? $rows[$index + 1][1] : null;
-            if ($before !== null && $after !== null && $before > 0.0 && abs($row[1] - $before) > self::JUMP * $before && abs($after - $before) < self::JUMP * $before / 3) {
-                $this->trouble($row[3], sprintf('the volts jump from %s to %s V and back; the row is left out', Number::exact($before), Number::exact($row[1])));
+        $before = null;
+        foreach (self::withNext($rows) as [$row, $next]) {
+            if ($before !== null && $next !== null && $before > 0.0 && abs($row[1] - $before) > self::JUMP * $before && abs($next[1] - $before) < self::JUMP * $before / 3) {
+                $this->trouble($row[3], 'the volts jump from %s to %s V and back; the row is left out', $before, $row[1]);
 
                 continue;
             }
-            $kept[] = $row;
+            $before = $row[1];
+            yield $row;
         }
-
-        return $kept;
     }
 
-    /** @param  list<array{float, float, float, int}>  $rows */
-    private function tellGaps(array $rows): void
+    private function tellGap(int $line, float $seconds): void
     {
-        $pauses = [];
-        for ($row = 1, $count = count($rows); $row < $count; $row++) {
-            $pauses[] = $rows[$row][0] - $rows[$row - 1][0];
-        }
-        if (count($pauses) < 3) {
-            return;
-        }
-        $sorted = $pauses;
-        sort($sorted);
-        $usual = $sorted[intdiv(count($sorted), 2)];
-        foreach ($pauses as $index => $pause) {
-            if ($usual > 0.0 && $pause > self::GAP * $usual) {
-                $this->trouble($rows[$index + 1][3], sprintf('a gap of %s s before this row; what flowed meanwhile is taken as the mean of both sides', Number::exact($pause)));
-            }
-        }
+        $this->trouble($line, 'a gap of %s s before this row; what flowed meanwhile is taken as the mean of both sides', $seconds);
     }
 
-    private function trouble(int $line, string $says): void
+    /** @param  string  $says  a pattern of sprintf's where there are figures to put in */
+    private function trouble(int $line, string $says, string|float ...$figures): void
     {
         if (count($this->troubles) < self::TOLD) {
-            $this->troubles[] = ['line' => $line, 'says' => $says];
+            $this->troubles[] = ['line' => $line, 'says' => $figures === [] ? $says : sprintf($says, ...array_map(static fn (string|float $one): string => is_float($one) ? Number::exact($one) : $one, $figures))];
         } else {
             $this->untold++;
         }
-    }
-
-    /**
-     * Means over even stretches of rows, first and last kept as they are.
-     *
-     * @param  list<array{float, float, float}>  $log
-     * @return list<array{float, float, float}>
-     */
-    private static function thinned(array $log): array
-    {
-        $count = count($log);
-        if ($count <= self::KEPT) {
-            return $log;
-        }
-        $kept = [$log[0]];
-        $wide = ($count - 2) / (self::KEPT - 2);
-        for ($bucket = 0; $bucket < self::KEPT - 2; $bucket++) {
-            $from = 1 + (int) floor($bucket * $wide);
-            $to = max($from + 1, 1 + (int) floor(($bucket + 1) * $wide));
-            $sum = [0.0, 0.0, 0.0];
-            for ($row = $from; $row < $to; $row++) {
-                $sum = [$sum[0] + $log[$row][0], $sum[1] + $log[$row][1], $sum[2] + $log[$row][2]];
-            }
-            $kept[] = [round($sum[0] / ($to - $from), 3), round($sum[1] / ($to - $from), 5), round($sum[2] / ($to - $from), 6)];
-        }
-
-        return [...$kept, $log[$count - 1]];
     }
 
     private static function dayNumber(int $year, int $month, int $day): float

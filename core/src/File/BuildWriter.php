@@ -46,7 +46,7 @@ final class BuildWriter
     /** @param  array<string, mixed>  $document */
     public static function json(array $document): string
     {
-        return Json::encode($document, JSON_PRETTY_PRINT)."\n";
+        return Json::inFile($document, Format::MOST_BYTES);
     }
 
     /** @return array<string, mixed> the rates as a file and a row keep them */

@@ -17,7 +17,14 @@ final readonly class Format
 
     public const VERSION = 1;
 
-    public const MOST_BYTES = 4_000_000;
+    /** A build with its photographs and logs; whatever is kept of one build stays below this, so that its file can always be taken in again. */
+    public const MOST_BYTES = 16_000_000;
+
+    /** Groups within groups, unknown ones included; deeper ones cannot be kept. */
+    public const MOST_DEPTH = 24;
+
+    /** What a problem is about that has no path. */
+    private const WHOLE = 'the file';
 
     /** @param  string  $schema the text of core/schema/build.schema.json or library.schema.json */
     public function __construct(private string $kind, private string $schema) {}
@@ -29,14 +36,7 @@ final readonly class Format
      */
     public function decode(string $text): array
     {
-        if (strlen($text) > self::MOST_BYTES) {
-            throw BadFile::tooLarge(strlen($text), self::MOST_BYTES);
-        }
-        try {
-            $tree = json_decode($text, false, 64, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $notJson) {
-            throw BadFile::notJson($notJson->getMessage());
-        }
+        $tree = self::tree($text);
         $document = Json::asArrays($tree);
         if (! is_array($document) || ! is_object($tree) || ($document['format'] ?? null) !== $this->kind) {
             throw BadFile::foreign($this->kind);
@@ -45,15 +45,94 @@ final readonly class Format
         if (is_int($version) && $version > self::VERSION) {
             throw BadFile::newer($version);
         }
-        $this->check($tree);
+        $this->check(self::withoutLogs($tree), $this->schema());
 
         return (new Fields($document))->rest([]);
     }
 
-    private function check(object $tree): void
+    /**
+     * Holds one piece of a document against its part of the schema.
+     *
+     * @param  string  $piece  a name under "$defs" of the schema: "brief", "part", "reading"
+     * @param  mixed  $value  as Json::decode gives it
+     *
+     * @throws BadFile whose paths begin with the piece's name
+     */
+    public function refuseBadPiece(string $piece, mixed $value): void
+    {
+        try {
+            $schema = (object) ['$ref' => "#/\$defs/{$piece}", '$defs' => $this->schema()->{'$defs'}];
+            $this->check(self::withoutLogs(self::tree(Json::encode($value))), $schema);
+        } catch (\JsonException $notJson) {
+            throw BadFile::at($piece, "cannot be written down ({$notJson->getMessage()}); correct it");
+        } catch (BadFile $bad) {
+            throw new BadFile(array_map(static fn (string $problem): string => str_starts_with($problem, self::WHOLE.': ') ? $piece.substr($problem, strlen(self::WHOLE)) : "{$piece}/{$problem}", $bad->problems));
+        }
+    }
+
+    private function schema(): \stdClass
+    {
+        $schema = json_decode($this->schema, false, 64, JSON_THROW_ON_ERROR);
+
+        return $schema instanceof \stdClass ? $schema : throw new \LogicException('the schema is no group of fields');
+    }
+
+    /** @throws BadFile when the text is too long, no JSON, or holds what cannot be kept */
+    private static function tree(string $text): mixed
+    {
+        if (strlen($text) > self::MOST_BYTES) {
+            throw BadFile::tooLarge(strlen($text), self::MOST_BYTES);
+        }
+        try {
+            $tree = json_decode($text, false, 512, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $notJson) {
+            throw BadFile::notJson($notJson->getMessage());
+        }
+        self::refuseWhatCannotBeKept($tree);
+
+        return $tree;
+    }
+
+    /** @throws BadFile naming the place */
+    private static function refuseWhatCannotBeKept(mixed $value, string $path = '', int $depth = 1): void
+    {
+        if (is_float($value) && ! is_finite($value)) {
+            throw BadFile::at($path, 'is a number too large to be kept; write a smaller one');
+        }
+        if (! is_array($value) && ! $value instanceof \stdClass) {
+            return;
+        }
+        if ($depth > self::MOST_DEPTH) {
+            throw BadFile::at($path, sprintf('lies more than %d groups deep; bring it further up', self::MOST_DEPTH));
+        }
+        foreach ($value instanceof \stdClass ? get_object_vars($value) : $value as $key => $inner) {
+            if (is_string($inner) || is_int($inner)) {
+                continue;
+            }
+            self::refuseWhatCannotBeKept($inner, $path === '' ? (string) $key : "{$path}/{$key}", $depth + 1);
+        }
+    }
+
+    /** Rows of logs are judged by ReadingReader: tens of thousands of rows take the schema seconds. */
+    private static function withoutLogs(mixed $tree): mixed
+    {
+        if (! is_object($tree)) {
+            return $tree;
+        }
+        $readings = is_array($tree->readings ?? null) ? $tree->readings : [];
+        foreach ([$tree, ...$readings] as $reading) {
+            if (is_object($reading) && is_array($reading->log ?? null) && count($reading->log) <= ReadingReader::MOST_ROWS) {
+                unset($reading->log);
+            }
+        }
+
+        return $tree;
+    }
+
+    private function check(mixed $tree, object $schema): void
     {
         $validator = new Validator(max_errors: 30, stop_at_first_error: false);
-        $result = $validator->validate($tree, $this->schema);
+        $result = $validator->validate($tree, $schema);
         if ($result->isValid()) {
             return;
         }
@@ -88,6 +167,6 @@ final readonly class Format
             default => (new ErrorFormatter)->formatErrorMessage($error),
         };
 
-        return [($path === '' ? 'the file' : $path).': '.$says];
+        return [($path === '' ? self::WHOLE : $path).': '.$says];
     }
 }

@@ -22,6 +22,18 @@ final class Json
         return json_encode($value, $flags | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
     }
 
+    /**
+     * The text of a file: laid out for people to read, and without that where it would grow beyond what can be taken in again.
+     *
+     * @throws \JsonException
+     */
+    public static function inFile(mixed $value, int $mostBytes): string
+    {
+        $text = self::encode($value, JSON_PRETTY_PRINT)."\n";
+
+        return strlen($text) <= $mostBytes ? $text : self::encode($value)."\n";
+    }
+
     public static function asArrays(mixed $value): mixed
     {
         if ($value instanceof \stdClass) {

@@ -11,6 +11,9 @@ use PocketPlot\Quantity\Number;
 /** Reads and writes what was measured on the bench, each kind with the fields it needs. */
 final class ReadingReader
 {
+    /** Rows of one log. */
+    public const MOST_ROWS = 2000;
+
     public const KEYS = [
         'id', 'kind', 'line', 'takenOn', 'instrument', 'conditions', 'note', 'simulated', 'steps', 'signal', 'state', 'volts', 'milliamps',
         'profile', 'brightness', 'hours', 'stopped', 'fromShare', 'toShare', 'celsius', 'airC', 'figure', 'value', 'log', 'photo', 'part', 'wattHours',
@@ -132,18 +135,24 @@ final class ReadingReader
      */
     private static function log(Fields $fields): array
     {
+        $rows = $fields->data['log'] ?? [];
+        if (! is_array($rows) || count($rows) > self::MOST_ROWS) {
+            throw BadFile::at("{$fields->path}/log", sprintf('has to be a list of at most %d rows: seconds, volts, amps', self::MOST_ROWS));
+        }
         $log = [];
         $last = -INF;
-        foreach (is_array($rows = $fields->data['log'] ?? []) ? array_values($rows) : [] as $index => $row) {
-            $numbers = is_array($row) ? array_values(array_filter($row, static fn (mixed $value): bool => is_int($value) || is_float($value))) : [];
-            if (count($numbers) !== 3) {
+        foreach (array_values($rows) as $index => $row) {
+            $cells = is_array($row) ? array_values($row) : [];
+            $numbers = array_values(array_filter($cells, static fn (mixed $value): bool => is_int($value) || (is_float($value) && is_finite($value))));
+            if (count($numbers) !== 3 || count($cells) !== 3) {
                 throw BadFile::at("{$fields->path}/log/{$index}", 'has to be three numbers: seconds, volts, amps');
             }
-            if ($numbers[0] < $last) {
+            [$seconds, $volts, $amps] = [(float) $numbers[0], (float) $numbers[1], (float) $numbers[2]];
+            if ($seconds < $last) {
                 throw BadFile::at("{$fields->path}/log/{$index}", 'lies before the row above it; put the rows in order of time');
             }
-            $last = (float) $numbers[0];
-            $log[] = [(float) $numbers[0], (float) $numbers[1], (float) $numbers[2]];
+            $last = $seconds;
+            $log[] = [$seconds, $volts, $amps];
         }
 
         return $log;

@@ -42,7 +42,24 @@ final class TypedPart
             throw new BadFile($problems);
         }
 
-        return [...$given, 'facets' => $facets];
+        return [...$given, 'facets' => self::groups($facets)];
+    }
+
+    /**
+     * Empty groups as groups: a list that came from a page for a group of nothing would not follow the schema.
+     *
+     * @param  array<array-key, mixed>  $facets
+     * @return array<array-key, mixed>|\stdClass
+     */
+    private static function groups(array $facets): array|\stdClass
+    {
+        foreach ($facets as $name => $facet) {
+            if ($facet === [] && ! in_array($name, FacetBook::MANY, true)) {
+                $facets[$name] = new \stdClass;
+            }
+        }
+
+        return $facets === [] ? new \stdClass : $facets;
     }
 
     /**

@@ -49,6 +49,8 @@ export class Problem extends Error {
         readonly fields: Record<string, string[]> = {},
         readonly problems: string[] = [],
         readonly fresh: Build | null = null,
+        /** The build that cannot be read, when it is one. */
+        readonly build: string | null = null,
     ) {
         super(message);
     }
@@ -88,17 +90,22 @@ async function send<T>(method: string, path: string, body?: unknown, again = fal
         await fetch('/api/session', { credentials: 'same-origin' }).catch(() => undefined);
         return send<T>(method, path, body, true);
     }
-    let answer: unknown;
+    if (!response.ok) throw await problemOf(response);
     try {
-        answer = await response.json();
+        return (await response.json()) as T;
     } catch {
         throw new Problem('away', away);
     }
-    if (!response.ok) {
-        const said = answer as ProblemBody;
-        throw new Problem(said.code, said.message, said.fields, said.problems, said.fresh ?? null);
+}
+
+/** What a refused answer says. */
+export async function problemOf(response: Response): Promise<Problem> {
+    try {
+        const said = (await response.json()) as ProblemBody;
+        return new Problem(said.code, said.message, said.fields, said.problems, said.fresh ?? null, said.build ?? null);
+    } catch {
+        return new Problem('away', away);
     }
-    return answer as T;
 }
 
 export const api = {

@@ -30,8 +30,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make an account */
+        /** Ask for an account; a letter opens it */
         post: operations["postRegister"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/open-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open an account with the key of its letter */
+        post: operations["postOpenAccount"];
         delete?: never;
         options?: never;
         head?: never;
@@ -83,6 +100,40 @@ export interface paths {
         put?: never;
         /** Sign out */
         post: operations["postSignOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sign-out-everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End every session of the account */
+        post: operations["postSignOutEverywhere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Another password; every other device is signed out */
+        put: operations["putPassword"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -199,7 +250,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Your builds */
+        /** Your builds, the last touched first, a page at a time */
         get: operations["getBuilds"];
         put?: never;
         /** Start a build */
@@ -900,8 +951,10 @@ export interface components {
             user: {
                 name: string;
                 email: string;
+                isDemo: boolean;
             } | null;
             demoDoor: boolean;
+            demoMode: boolean;
         };
         Message: {
             message: string;
@@ -914,6 +967,7 @@ export interface components {
             };
             problems?: string[];
             fresh?: components["schemas"]["Build"];
+            build?: string;
         };
         Letter: {
             id: number;
@@ -1138,10 +1192,11 @@ export interface components {
             id: string;
             name: string;
             purpose: string;
-            verdict: components["schemas"]["Verdict"];
+            verdict: components["schemas"]["Verdict"] | null;
             lines: number;
-            vitals: components["schemas"]["Vitals"];
+            vitals: components["schemas"]["Vitals"] | null;
             updatedAt: string | null;
+            unreadable: string | null;
         };
         Candidate: {
             libraryId: number;
@@ -1766,6 +1821,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["Message"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postOpenAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["Session"];
                 };
             };
@@ -1792,6 +1882,7 @@ export interface operations {
                 "application/json": {
                     email: string;
                     password: string;
+                    remember?: boolean;
                 };
             };
         };
@@ -1853,6 +1944,71 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSignOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    current: string;
+                    password: string;
+                };
+            };
+        };
         responses: {
             /** @description done */
             200: {
@@ -2118,7 +2274,10 @@ export interface operations {
     };
     getBuilds: {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                from?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2132,6 +2291,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        total: number;
                         builds: components["schemas"]["BuildCard"][];
                     };
                 };

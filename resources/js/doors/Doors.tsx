@@ -28,6 +28,8 @@ function useDoor<T>(path: string, then: (answer: T) => void) {
     return useMutation<T, Error, Record<string, string>>({ mutationFn: (body) => api.post<T>(path, body), onSuccess: then });
 }
 
+export const goodPassword = '10 characters or more. Three or four words that have nothing to do with each other do well.';
+
 const about = (error: Error | null, field: string) => (error instanceof Problem ? error.about(field) : undefined);
 
 function Complaint({ error }: { error: Error | null }) {
@@ -70,10 +72,17 @@ export function SignIn() {
                     <Complaint error={demo.error} />
                 </div>
             )}
+            {session.data?.demoMode === true && !session.data.demoDoor && (
+                <p className="mb-6 border-b border-line pb-6">The demo workshop needs no account: open the whole address that <code>bin/start</code> printed, with the key at its end.</p>
+            )}
             <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                 <Complaint error={door.error} />
                 <Field label="E-mail" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
                 <Field label="Password" name="password" type="password" autoComplete="current-password" required problem={about(door.error, 'password')} />
+                <label className="flex min-h-9 items-center gap-2">
+                    <input type="checkbox" name="remember" value="1" className="size-5 accent-pen" />
+                    Stay signed in on this device for thirty days
+                </label>
                 <Button type="submit" look={session.data?.demoDoor === true ? 'plain' : 'pen'} disabled={door.isPending}>
                     Sign in
                 </Button>
@@ -90,17 +99,65 @@ export function SignIn() {
     );
 }
 
+function InMailbox({ demoDoor }: { demoDoor: boolean | undefined }) {
+    return demoDoor === true ? (
+        <>
+            {' '}
+            In demo mode letters land in the{' '}
+            <Link className="text-pen underline" to="/mailbox">
+                stand-in mailbox
+            </Link>
+            .
+        </>
+    ) : null;
+}
+
 export function Register() {
-    const door = useDoor<Session>('/register', useEnter());
+    const session = useSession();
+    const door = useDoor<{ message: string }>('/register', () => undefined);
     return (
         <Door title="Make an account">
-            <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4" noValidate>
+            {door.isSuccess ? (
+                <p role="status">
+                    {door.data.message}
+                    <InMailbox demoDoor={session.data?.demoDoor} />
+                </p>
+            ) : (
+                <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4" noValidate>
+                    <Complaint error={door.error} />
+                    <Field label="What should we call you?" name="name" autoComplete="name" required problem={about(door.error, 'name')} />
+                    <Field label="E-mail" name="email" type="email" autoComplete="username" required hint="A letter comes to it; its link opens the account." problem={about(door.error, 'email')} />
+                    <Field label="Password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about(door.error, 'password')} />
+                    <Button type="submit" look="pen" disabled={door.isPending}>
+                        Make the account
+                    </Button>
+                </form>
+            )}
+            <p className="mt-5 text-pen">
+                <Link className="underline" to="/sign-in">
+                    Sign in instead
+                </Link>
+            </p>
+        </Door>
+    );
+}
+
+/** Where the link in the letter leads. A press opens the account, not the link alone: mail programs look at links by themselves. */
+export function OpenAccount() {
+    const [query] = useSearchParams();
+    const door = useDoor<Session>('/open-account', useEnter());
+    return (
+        <Door title="Open your account">
+            <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                 <Complaint error={door.error} />
-                <Field label="What should we call you?" name="name" autoComplete="name" required problem={about(door.error, 'name')} />
-                <Field label="E-mail" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
-                <Field label="Password" name="password" type="password" autoComplete="new-password" required hint="10 characters or more." problem={about(door.error, 'password')} />
-                <Button type="submit" look="pen" disabled={door.isPending}>
-                    Make the account
+                {about(door.error, 'token') !== undefined && (
+                    <p role="alert" className="text-clash">
+                        {about(door.error, 'token')}
+                    </p>
+                )}
+                <input type="hidden" name="token" value={query.get('token') ?? ''} />
+                <Button type="submit" look="pen" className="min-h-12 text-lg" disabled={door.isPending}>
+                    Open it and come in
                 </Button>
             </form>
             <p className="mt-5 text-pen">
@@ -119,16 +176,8 @@ export function AskForPassword() {
         <Door title="A new password">
             {door.isSuccess ? (
                 <p role="status">
-                    {door.data.message}{' '}
-                    {session.data?.demoDoor === true && (
-                        <>
-                            In demo mode letters land in the{' '}
-                            <Link className="text-pen underline" to="/mailbox">
-                                stand-in mailbox
-                            </Link>
-                            .
-                        </>
-                    )}
+                    {door.data.message}
+                    <InMailbox demoDoor={session.data?.demoDoor} />
                 </p>
             ) : (
                 <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
@@ -156,7 +205,7 @@ export function NewPassword() {
         <Door title="Set a new password">
             {done ? (
                 <p role="status">
-                    The new password holds.{' '}
+                    The new password holds, and every other device is signed out.{' '}
                     <Link className="text-pen underline" to="/sign-in">
                         Sign in with it.
                     </Link>
@@ -171,7 +220,7 @@ export function NewPassword() {
                     )}
                     <input type="hidden" name="token" value={query.get('token') ?? ''} />
                     <input type="hidden" name="email" value={query.get('email') ?? ''} />
-                    <Field label="New password" name="password" type="password" autoComplete="new-password" required hint="10 characters or more." problem={about(door.error, 'password')} />
+                    <Field label="New password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about(door.error, 'password')} />
                     <Button type="submit" look="pen" disabled={door.isPending}>
                         Set it
                     </Button>

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
-import { api, type Build, type Verdict } from '../api/client';
+import { api, Problem, type Build, type Verdict } from '../api/client';
 import { OpenBuildContext, useBuildQuery, useEdit } from '../api/useBuild';
 import { Button } from '../ui/Button';
 import { number } from '../ui/format';
@@ -90,7 +90,19 @@ export function Sheet() {
             <main className="mx-auto max-w-xl p-8">
                 <h1 className="mb-2 text-2xl">This page cannot be opened</h1>
                 <p className="mb-4">{query.error?.message}</p>
-                <div className="flex gap-3">
+                {query.error instanceof Problem && query.error.problems.length > 0 && (
+                    <ul className="mb-4 list-disc pl-5">
+                        {query.error.problems.map((problem) => (
+                            <li key={problem}>{problem}</li>
+                        ))}
+                    </ul>
+                )}
+                <div className="flex flex-wrap gap-3">
+                    {query.error instanceof Problem && query.error.code === 'unreadable' && (
+                        <a className="self-center font-semibold text-pen underline" href={`/api/builds/${id}/file`} download>
+                            Save as file
+                        </a>
+                    )}
                     <Button look="pen" onClick={() => void query.refetch()}>
                         Try again
                     </Button>

@@ -1,8 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useDeferredValue, useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session } from '../api/client';
+import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session, type Vitals } from '../api/client';
 import { useSession } from '../doors/InWorkshop';
 import { Places } from '../library/Frame';
 import { Button } from '../ui/Button';
@@ -25,7 +25,21 @@ export function Shelf() {
     const go = useNavigate();
     const notices = useNotices();
     const session = useSession();
-    const builds = useQuery({ queryKey: ['builds'], queryFn: () => api.get<{ builds: BuildCard[] }>('/builds') });
+    const [words, setWords] = useState('');
+    const sought = useDeferredValue(words.trim());
+    const builds = useInfiniteQuery({
+        queryKey: ['builds', sought],
+        queryFn: ({ pageParam }) => api.get<{ total: number; builds: BuildCard[] }>(`/builds?from=${pageParam}&q=${encodeURIComponent(sought)}`),
+        initialPageParam: 0,
+        getNextPageParam: (last, pages) => {
+            const shown = pages.reduce((sum, page) => sum + page.builds.length, 0);
+            return last.builds.length === 0 || shown >= last.total ? undefined : shown;
+        },
+        placeholderData: keepPreviousData,
+    });
+    // A build that was touched meanwhile may come twice, once a page.
+    const cards = [...new Map((builds.data?.pages ?? []).flatMap((page) => page.builds).map((card) => [card.id, card])).values()];
+    const total = builds.data?.pages[0]?.total ?? 0;
     const [starting, setStarting] = useState(false);
     const refresh = () => cache.invalidateQueries({ queryKey: ['builds'] });
     const failed = (error: Error) => notices.say(error.message, 'bad');
@@ -64,6 +78,9 @@ export function Shelf() {
                     <Button look="bare" onClick={turnLight}>
                         Day / night
                     </Button>
+                    <Link className="px-3 py-1 font-semibold text-pen hover:underline" to="/account">
+                        Account
+                    </Link>
                     <Button look="bare" onClick={() => signOut.mutate()}>
                         Sign out
                     </Button>
@@ -80,7 +97,15 @@ export function Shelf() {
                     </Button>
                 </div>
                 {builds.isError && <p role="alert">{builds.error.message}</p>}
-                {builds.data?.builds.length === 0 && (
+                {(total > fewBuilds || words !== '') && (
+                    <div className="mb-5 flex flex-wrap items-end gap-x-4 gap-y-2">
+                        <Field label="Search name and purpose" type="search" className="w-full max-w-sm" value={words} onChange={(event) => setWords(event.target.value)} />
+                        <p className="pb-1.5 text-pencil" role="status">
+                            {sought === '' ? `${total} builds` : total === 0 ? 'No build has all these words.' : `${total} found`}
+                        </p>
+                    </div>
+                )}
+                {builds.data !== undefined && total === 0 && words === '' && sought === '' && (
                     <div className="dot-grid rounded-sm border border-dashed border-edge p-8">
                         <h2 className="mb-2 text-xl">Nothing on the shelf yet</h2>
                         <p className="mb-4 max-w-prose">
@@ -93,7 +118,7 @@ export function Shelf() {
                     </div>
                 )}
                 <ul className="grid gap-5 md:grid-cols-2 lg:grid-cols-3">
-                    {builds.data?.builds.map((card) => (
+                    {cards.map((card) => (
                         <li key={card.id} className="relative flex flex-col rounded-sm border border-line bg-leaf p-5 shadow-sm focus-within:border-pen hover:border-pen">
                             <div className="mb-2 flex items-start justify-between gap-2">
                                 <h2 className="text-xl">
@@ -101,32 +126,9 @@ export function Shelf() {
                                         {card.name}
                                     </Link>
                                 </h2>
-                                <Peg verdict={card.verdict} size={24} named />
+                                {card.verdict !== null && <Peg verdict={card.verdict} size={24} named />}
                             </div>
-                            <p className="mb-4 line-clamp-3 min-h-[4.2em] text-pencil">{card.purpose === '' ? 'No purpose written yet.' : card.purpose}</p>
-                            <dl className="figures mb-4 grid grid-cols-2 gap-x-4 gap-y-1 text-sm [&_dd]:text-right [&_dt]:font-sans">
-                                {(
-                                    [
-                                        ['Cost', `${card.vitals.cost.amount} ${card.vitals.cost.currency}`],
-                                        ['Run time', runTime(card.vitals.runTime)],
-                                        ['Clashes', String(card.vitals.clashes)],
-                                        ['Unmeasured', String(card.vitals.unmeasured)],
-                                        ['Finished', finish(card.vitals.finish)],
-                                        ['Steps left', String(card.vitals.stepsLeft)],
-                                    ] as const
-                                ).map(([what, value]) => (
-                                    <div key={what} className="col-span-2 flex justify-between border-b border-dotted border-line">
-                                        <dt className="text-pencil" style={{ fontFamily: 'var(--font-text)', letterSpacing: 0 }}>
-                                            {what}
-                                        </dt>
-                                        <dd>{value}</dd>
-                                    </div>
-                                ))}
-                            </dl>
-                            <p className="mt-auto line-clamp-2 pr-10 text-sm">
-                                <span className="font-semibold">Next: </span>
-                                {card.vitals.next.says}
-                            </p>
+                            {card.vitals === null ? <p className="mb-4 border-l-4 border-clash pr-10 pl-3">{card.unreadable}</p> : <Sums card={card} vitals={card.vitals} />}
                             <DropdownMenu.Root>
                                 <DropdownMenu.Trigger className="absolute right-3 bottom-3 z-10 min-h-9 min-w-9 rounded-sm text-pencil hover:text-pen" aria-label={`More for ${card.name}`}>
                                     ⋯
@@ -147,9 +149,51 @@ export function Shelf() {
                         </li>
                     ))}
                 </ul>
+                {builds.hasNextPage && (
+                    <p className="mt-6 text-center">
+                        <Button onClick={() => void builds.fetchNextPage()} disabled={builds.isFetchingNextPage}>
+                            Show more ({total - cards.length} left)
+                        </Button>
+                    </p>
+                )}
             </main>
             <Begin open={starting} onClose={() => setStarting(false)} />
         </div>
+    );
+}
+
+/** So many builds are found by looking. */
+const fewBuilds = 6;
+
+/** What a card says of a build: what it is for, its vitals, and what to do next. */
+function Sums({ card, vitals }: { card: BuildCard; vitals: Vitals }) {
+    return (
+        <>
+            <p className="mb-4 line-clamp-3 min-h-[4.2em] text-pencil">{card.purpose === '' ? 'No purpose written yet.' : card.purpose}</p>
+            <dl className="figures mb-4 grid grid-cols-2 gap-x-4 gap-y-1 text-sm [&_dd]:text-right [&_dt]:font-sans">
+                {(
+                    [
+                        ['Cost', `${vitals.cost.amount} ${vitals.cost.currency}`],
+                        ['Run time', runTime(vitals.runTime)],
+                        ['Clashes', String(vitals.clashes)],
+                        ['Unmeasured', String(vitals.unmeasured)],
+                        ['Finished', finish(vitals.finish)],
+                        ['Steps left', String(vitals.stepsLeft)],
+                    ] as const
+                ).map(([what, value]) => (
+                    <div key={what} className="col-span-2 flex justify-between border-b border-dotted border-line">
+                        <dt className="text-pencil" style={{ fontFamily: 'var(--font-text)', letterSpacing: 0 }}>
+                            {what}
+                        </dt>
+                        <dd>{value}</dd>
+                    </div>
+                ))}
+            </dl>
+            <p className="mt-auto line-clamp-2 pr-10 text-sm">
+                <span className="font-semibold">Next: </span>
+                {vitals.next.says}
+            </p>
+        </>
     );
 }
 
@@ -199,7 +243,7 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
 }
 
 /** As core/src/File/Format.php has it. */
-const mostBytes = 4_000_000;
+const mostBytes = 16_000_000;
 
 function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
     const [text, setText] = useState('');

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Mapping\BuildMapper;
+use App\Mapping\BuildView;
+use App\Mapping\UnreadableBuild;
+use App\Models\BuildPartRecord;
+use App\Models\BuildRecord;
+use App\Models\ReadingRecord;
+use App\Models\Written;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\Format;
+use PocketPlot\File\Json;
+
+/**
+ * The gate that every write of a build passes before its transaction ends: what is kept can be read back by the
+ * core, appraised, answered, saved as a file and taken in again. What does not pass is never committed.
+ */
+final class ReadBack
+{
+    public const MOST_LINES = 1000;
+
+    public const MOST_JOINS = 2000;
+
+    public const MOST_TICKS = 5000;
+
+    public const MOST_READINGS = 500;
+
+    /** Bytes of a file besides its parts, readings and photographs and lines: keys, brackets, the brief. */
+    private const FRAME_BYTES = 1000;
+
+    /**
+     * @param  BuildRecord  $build  fresh from the database, relations not loaded
+     * @return JsonResponse the whole build, encoded
+     *
+     * @throws ValidationException naming what cannot be kept
+     */
+    public static function answer(BuildRecord $build, int $status = 200): JsonResponse
+    {
+        $build->unsetRelations()->load(BuildMapper::RELATIONS);
+        self::refuseTooMuch($build);
+        try {
+            self::refuseBadPieces($build);
+            $response = new JsonResponse(BuildView::of($build), $status);
+        } catch (UnreadableBuild $unreadable) {
+            throw Complaint::about(new BadFile($unreadable->problems));
+        } catch (BadFile $bad) {
+            throw Complaint::about($bad);
+        } catch (\InvalidArgumentException) {
+            throw ValidationException::withMessages(['build' => 'This would give figures that nobody can write down. Correct the figure you changed.']);
+        }
+
+        return $response;
+    }
+
+    /** Pieces that were written in this transaction, against the schema that a saved file has to follow. */
+    private static function refuseBadPieces(BuildRecord $build): void
+    {
+        $pieces = [];
+        foreach (Written::take() as $row) {
+            $pieces[] = match (true) {
+                $row instanceof BuildRecord && $row->wasChanged('brief') => ['brief', $row->brief],
+                $row instanceof BuildPartRecord => ['part', $row->spec],
+                $row instanceof ReadingRecord => ['reading', $row->document],
+                default => null,
+            };
+        }
+        foreach (array_filter($pieces) as [$name, $value]) {
+            (new Format(Format::BUILD, (string) file_get_contents(base_path('core/schema/build.schema.json'))))->refuseBadPiece($name, $value === [] ? new \stdClass : $value);
+        }
+    }
+
+    /** @throws ValidationException when the build would grow beyond what its file may hold */
+    private static function refuseTooMuch(BuildRecord $build): void
+    {
+        foreach ([
+            'part' => [$build->lines->count(), self::MOST_LINES, 'lines'],
+            'join' => [$build->joins->count(), self::MOST_JOINS, 'settled joins'],
+            'step' => [$build->ticks->count(), self::MOST_TICKS, 'ticked steps'],
+        ] as $field => [$there, $most, $what]) {
+            if ($there > $most) {
+                throw ValidationException::withMessages([$field => "A build holds at most {$most} {$what}. Remove some, or begin another build."]);
+            }
+        }
+        $readings = DB::selectOne('select count(*) as kept, coalesce(sum(length(r.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos from build_readings r left join reading_photos p on p.reading_id = r.id where r.build_id = ? and r.removed_at is null', [$build->id]);
+        [$kept, $bytes, $photos] = is_object($readings) ? array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, array_values(get_object_vars($readings))) : [0, 0, 0];
+        if ($kept > self::MOST_READINGS) {
+            throw ValidationException::withMessages(['line' => 'A build holds at most '.self::MOST_READINGS.' readings. Put some aside, or begin another build.']);
+        }
+        $parts = $build->parts->sum(static fn (BuildPartRecord $row): int => strlen((string) $row->getRawOriginal('spec')));
+        // Notes are counted as they are written into the file, where some letters take six bytes.
+        $lines = $build->lines->sum(static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')));
+        $rest = strlen(Json::encode([$build->brief, $build->extra, $build->profiles])) + 300 * ($build->joins->count() + $build->ticks->count());
+        $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * $kept;
+        if ($all > Format::MOST_BYTES) {
+            throw ValidationException::withMessages(['build' => sprintf(
+                'This build would have %.1f MB; at most %.1f MB are kept, so that its file can always be taken in again. Put readings with long logs or photographs aside, or begin another build.', $all / 1e6, Format::MOST_BYTES / 1e6,
+            )]);
+        }
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Mapping;
+
+use App\Models\BuildRecord;
+use PocketPlot\File\BadFile;
+
+/** A build whose rows the core cannot read. It stays as it is and can be saved as a file (Mapping\RawDocument). */
+final class UnreadableBuild extends \RuntimeException
+{
+    /** @param  non-empty-list<string>  $problems  as BadFile has them: where, and what is wrong */
+    public function __construct(public readonly BuildRecord $record, public readonly array $problems, ?\Throwable $why = null)
+    {
+        parent::__construct(implode("\n", $problems), 0, $why);
+    }
+
+    public static function because(BuildRecord $record, \Throwable $why): self
+    {
+        return new self($record, $why instanceof BadFile ? $why->problems : [get_debug_type($why).' at '.basename($why->getFile()).':'.$why->getLine()], $why);
+    }
+}

@@ -1,0 +1,88 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type SubmitEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { api, Problem, type Session } from '../api/client';
+import { Frame } from '../library/Frame';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { useNotices } from '../ui/Notices';
+import { goodPassword } from './Doors';
+import { useSession } from './InWorkshop';
+
+/** One's own account: another password, and an end to every session there is. */
+export default function Account() {
+    const session = useSession();
+    const user = session.data?.user;
+    return (
+        <Frame title="Your account" says={user === undefined || user === null ? undefined : `${user.name}, ${user.email}`}>
+            {user?.isDemo === true ? (
+                <p className="max-w-prose">The demo builder has no password. Make an account of your own to keep what you build.</p>
+            ) : (
+                <div className="grid gap-10 md:grid-cols-2">
+                    <AnotherPassword />
+                    <Everywhere />
+                </div>
+            )}
+        </Frame>
+    );
+}
+
+function AnotherPassword() {
+    const cache = useQueryClient();
+    const notices = useNotices();
+    const [round, setRound] = useState(0);
+    const change = useMutation<Session, Error, Record<string, FormDataEntryValue>>({
+        mutationFn: (body) => api.put<Session>('/password', body),
+        onSuccess: (after) => {
+            cache.setQueryData(['session'], after);
+            setRound((before) => before + 1);
+            notices.say('The new password holds. Every other device was signed out.');
+        },
+    });
+    const about = (field: string) => (change.error instanceof Problem ? change.error.about(field) : undefined);
+    const send = (event: SubmitEvent<HTMLFormElement>) => {
+        event.preventDefault();
+        change.mutate(Object.fromEntries(new FormData(event.currentTarget)));
+    };
+    return (
+        <section>
+            <h2 className="mb-3 text-xl">Another password</h2>
+            <form key={round} onSubmit={send} className="grid max-w-md gap-4">
+                {change.error !== null && about('current') === undefined && about('password') === undefined && (
+                    <p role="alert" className="text-clash">
+                        {change.error.message}
+                    </p>
+                )}
+                <Field label="The password that holds now" name="current" type="password" autoComplete="current-password" required problem={about('current')} />
+                <Field label="New password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about('password')} />
+                <Button type="submit" look="pen" disabled={change.isPending}>
+                    Change it
+                </Button>
+            </form>
+        </section>
+    );
+}
+
+function Everywhere() {
+    const cache = useQueryClient();
+    const go = useNavigate();
+    const notices = useNotices();
+    const leave = useMutation({
+        mutationFn: () => api.post<Session>('/sign-out-everywhere'),
+        onSuccess: (after) => {
+            cache.clear();
+            cache.setQueryData(['session'], after);
+            void go('/sign-in');
+        },
+        onError: (error: Error) => notices.say(error.message, 'bad'),
+    });
+    return (
+        <section>
+            <h2 className="mb-3 text-xl">Sign out everywhere</h2>
+            <p className="mb-4 max-w-prose">Ends every session of this account, here and on every other device, also where it was to stay signed in. For a lost phone, or a machine that others use.</p>
+            <Button onClick={() => leave.mutate()} disabled={leave.isPending}>
+                Sign out everywhere
+            </Button>
+        </section>
+    );
+}
