@@ -52,7 +52,7 @@ abstract class TestCase extends LaravelTestCase
     /** As a browser that opened the address which bin/start printed. */
     public function withDoorKey(): static
     {
-        return $this->withCookie(OnlyHere::COOKIE, 'for-tests');
+        return $this->withCredentials()->withCookie(OnlyHere::COOKIE, 'for-tests');
     }
 
     public function refuge(User $user): BuildRecord

@@ -16,7 +16,8 @@ final class ChangeBrief
     public static function margins(BuildRecord $build, array $margins): void
     {
         $before = is_array($build->brief['margins'] ?? null) ? $build->brief['margins'] : [];
-        $build->brief = [...$build->brief, 'margins' => array_filter([...$before, ...$margins], static fn (mixed $value): bool => $value !== null)];
+        $own = array_filter([...$before, ...$margins], static fn (mixed $value): bool => $value !== null);
+        $build->brief = $own === [] ? array_diff_key($build->brief, ['margins' => true]) : [...$build->brief, 'margins' => $own];
     }
 
     /** @param  array<string, mixed>  $brief validated fields of ChangeBriefRequest */

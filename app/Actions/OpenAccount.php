@@ -12,6 +12,8 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Validation\ValidationException;
 
+use function Illuminate\Support\defer;
+
 /**
  * An account in two steps: asked for on a page, opened with the key of a letter. Nobody at the page learns
  * whether the address has an account already; only who reads its letters does.
@@ -28,7 +30,7 @@ final class OpenAccount
             PendingAccount::query()->create(['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()]);
         });
         // After the answer has gone out: what is sent would tell by its time.
-        app()->terminating(static fn () => self::write($email, $token));
+        defer(static fn () => self::write($email, $token));
     }
 
     /** Refused, naming the token, when the key is none, has run out, or the address has an account by now. */

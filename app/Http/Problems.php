@@ -44,8 +44,10 @@ final class Problems
 
             return false;
         });
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api', 'api/*'));
-        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $request->is('api', 'api/*') ? self::answer($error) : null);
+        // By the path as it was sent: one that is no text has no decoded form.
+        $isApi = static fn (Request $request): bool => preg_match('#^/+api(/|$)#', $request->getPathInfo()) === 1;
+        $exceptions->shouldRenderJsonWhen($isApi);
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?JsonResponse => $isApi($request) ? self::answer($error) : null);
     }
 
     private static function answer(\Throwable $error): ?JsonResponse

@@ -115,11 +115,9 @@ final class BuildController
 
     public function restore(BuildRecord $build): JsonResponse
     {
-        return DB::transaction(static function () use ($build): JsonResponse {
-            $build->restore();
+        DB::transaction(static fn () => $build->restore());
 
-            return new JsonResponse(BuildView::of($build));
-        });
+        return new JsonResponse(['id' => $build->id]);
     }
 
     public function brief(ChangeBriefRequest $request, BuildRecord $build): JsonResponse

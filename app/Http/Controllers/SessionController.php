@@ -21,6 +21,8 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
 
+use function Illuminate\Support\defer;
+
 /** Who is here. No answer tells whether an address has an account: not by words, nor by status, nor by how long it took. */
 final class SessionController
 {
@@ -105,7 +107,7 @@ final class SessionController
         $email = $request->email();
         Journal::note('a new password was asked for', ['address' => Journal::masked($email)]);
         // After the answer has gone out: what is sent would tell by its time.
-        app()->terminating(static fn (): string => Password::sendResetLink(['email' => $email]));
+        defer(static fn (): string => Password::sendResetLink(['email' => $email]));
 
         return self::told('If there is an account with this address, a letter is on its way.');
     }

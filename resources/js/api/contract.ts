@@ -2496,7 +2496,9 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Build"];
+                    "application/json": {
+                        id: string;
+                    };
                 };
             };
             /** @description what went wrong */

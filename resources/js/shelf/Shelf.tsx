@@ -43,7 +43,7 @@ export function Shelf() {
     const [starting, setStarting] = useState(false);
     const refresh = () => cache.invalidateQueries({ queryKey: ['builds'] });
     const failed = (error: Error) => notices.say(error.message, 'bad');
-    const restore = useMutation({ mutationFn: (id: string) => api.post<Build>(`/builds/${id}/restore`), onSuccess: refresh, onError: failed });
+    const restore = useMutation({ mutationFn: (id: string) => api.post<{ id: string }>(`/builds/${id}/restore`), onSuccess: refresh, onError: failed });
     const discard = useMutation({
         mutationFn: (card: BuildCard) => api.remove<{ id: string }>(`/builds/${card.id}`),
         onSuccess: (_, card) => {
