@@ -27,7 +27,7 @@ final class Photo
         if ($bytes === false || strlen($bytes) > self::MOST_BYTES) {
             throw ValidationException::withMessages(['photo' => 'Choose a photograph of at most 6 MB, as JPEG, PNG or WebP.']);
         }
-        $size = getimagesizefromstring($bytes);
+        $size = @getimagesizefromstring($bytes);
         // An unpacked picture takes four bytes a pixel: what would fill the memory is not unpacked.
         $picture = $size === false || $size[0] * $size[1] > 30_000_000 ? false : @imagecreatefromstring($bytes);
         if ($picture === false) {

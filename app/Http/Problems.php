@@ -79,6 +79,7 @@ final class Problems
     {
         // 2002 refused, 2006 gone away, 2013 lost, 1040 too many: the server is away, not the query wrong.
         $away = preg_match('/\b(2002|2006|2013|1040)\b/', $error->getMessage()) === 1;
+
         return $away
             ? self::json(503, 'database-away', 'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.')
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');

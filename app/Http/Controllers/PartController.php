@@ -15,6 +15,7 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
 use PocketPlot\File\PartReader;
@@ -56,7 +57,7 @@ final class PartController
     {
         abort_unless($part->user_id === $user->id, 404);
         $spec = $part->spec;
-        $part->delete();
+        DB::transaction(static fn () => $part->delete());
 
         // Builds keep their own copies; what is answered is enough to take it back.
         return new JsonResponse(['part' => $spec]);

@@ -19,7 +19,7 @@ final class LogTally
     /** @var array{float, float, float}|null */
     private ?array $last = null;
 
-    /** @var list<array{float, float, float}> sums over as many rows each as $wide says; the last one may have fewer */
+    /** @var list<array{float, float, float}> sums over as many rows each as says; the last one may have fewer */
     private array $buckets = [];
 
     private int $wide = 1;

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\StartBuild;
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use Illuminate\Routing\Route as LaravelRoute;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
+
+/*
+ * Every route that writes, taken from the router: after a call that was refused, or that broke on its way, the
+ * build, the list, the library and the files are what they were.
+ */
+
+/** @return list<array{string, string}> method and path of every route that writes to a build or a library */
+function writingRoutes(): array
+{
+    $found = [];
+    /** @var LaravelRoute $route */
+    foreach (Route::getRoutes() as $route) {
+        $path = '/'.$route->uri();
+        foreach (array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']) as $method) {
+            if (preg_match('#^/api/(builds|parts|imports)(/|$)#', $path) === 1) {
+                $found[] = [$method, $path];
+            }
+        }
+    }
+
+    return $found;
+}
+
+/** What would be a good call of each route, by method and path with its parameters. */
+const GOOD = [
+    'POST /api/builds' => ['name' => 'New'],
+    'POST /api/imports/preview' => ['text' => '{"format":"pocketplot-build","version":1,"name":"x","lines":[]}'],
+    'POST /api/imports' => ['text' => '{"format":"pocketplot-build","version":1,"name":"x","lines":[]}'],
+    'POST /api/parts' => ['part' => ['name' => 'New', 'role' => 'tool']],
+    'POST /api/parts/imports/preview' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
+    'POST /api/parts/imports' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
+    'PUT /api/parts/{part}' => ['version' => 1, 'part' => ['name' => 'Changed', 'role' => 'tool']],
+    'DELETE /api/parts/{part}' => [],
+    'POST /api/parts/{part}/copy' => [],
+    'DELETE /api/builds/{build}' => [],
+    'POST /api/builds/{build}/restore' => [],
+    'PUT /api/builds/{build}/brief' => ['version' => 2, 'name' => 'Changed', 'brief' => ['currency' => 'EUR', 'games' => []]],
+    'PUT /api/builds/{build}/margins' => ['version' => 2, 'margins' => ['supply-volts' => 2]],
+    'POST /api/builds/{build}/look' => ['version' => 2],
+    'PUT /api/builds/{build}/joins' => ['version' => 2, 'kind' => 'power', 'from' => 'cell', 'to' => 'board'],
+    'DELETE /api/builds/{build}/joins' => ['version' => 2, 'kind' => 'power', 'to' => 'board'],
+    'PUT /api/builds/{build}/ways' => ['version' => 2, 'profiles' => [['name' => 'slow', 'usual' => 1.0]]],
+    'POST /api/builds/{build}/readings' => ['version' => 2, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => 5, 'milliamps' => 600],
+    'DELETE /api/builds/{build}/readings/{reading}' => ['version' => 2],
+    'POST /api/builds/{build}/readings/{reading}/restore' => ['version' => 2],
+    'POST /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
+    'DELETE /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
+    'PUT /api/builds/{build}/ticks' => ['version' => 2, 'step' => 'meter/pack', 'done' => true],
+    'POST /api/builds/{build}/lines' => ['version' => 2, 'part' => '{library}', 'role' => 'tool'],
+    'PATCH /api/builds/{build}/lines/{line}' => ['version' => 2, 'note' => 'changed'],
+    'DELETE /api/builds/{build}/lines/{line}' => ['version' => 2],
+    'PUT /api/builds/{build}/lines/{line}/figures' => ['version' => 2, 'figure' => 'size.heightMm', 'typed' => '17 mm'],
+    'PUT /api/builds/{build}/lines/{line}/part' => ['version' => 2, 'part' => ['name' => 'Changed', 'role' => 'board', 'facets' => []]],
+    'POST /api/builds/{build}/lines/{line}/swap' => ['version' => 2, 'part' => '{library}'],
+    'POST /api/builds/{build}/lines/{line}/choose' => ['version' => 2],
+    'POST /api/builds/{build}/lines/{line}/restore' => ['version' => 2],
+];
+
+beforeEach(function (): void {
+    $this->travelTo('2026-11-23 12:00:00');
+    $this->user = $this->builder();
+    $this->actingAs($this->user);
+    $this->postJson('/api/parts', ['part' => ['name' => 'Mine', 'role' => 'tool']])->assertCreated();
+    $this->own = PartRecord::query()->where('user_id', $this->user->id)->sole()->id;
+    $this->build = StartBuild::fromDemo($this->user, 'thimble', null);
+    $this->reading = $this->postJson("/api/builds/{$this->build->id}/readings", ['version' => 1, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => 5, 'milliamps' => 600])->assertOk();
+    $this->reading = $this->getJson("/api/builds/{$this->build->id}/bench")->json('readings.0.id');
+    $this->state = fn (): array => [
+        $this->getJson("/api/builds/{$this->build->id}")->assertOk()->json(),
+        $this->getJson('/api/builds')->assertOk()->json(),
+        (string) $this->get("/api/builds/{$this->build->id}/file")->assertOk()->getContent(),
+        (string) $this->get('/api/parts/file')->assertOk()->getContent(),
+        $this->getJson("/api/builds/{$this->build->id}/bench")->assertOk()->json(),
+        BuildRecord::withTrashed()->count(), PartRecord::query()->count(),
+    ];
+    $this->ask = function (string $method, string $path, array $given): TestResponse {
+        $path = str_replace(['{build}', '{line}', '{reading}', '{part}'], [$this->build->id, 'board', $this->reading, (string) $this->own], $path);
+
+        return $this->json($method, $path, array_map(fn (mixed $value): mixed => $value === '{library}' ? $this->part('reg-tide-12') : $value, $given));
+    };
+});
+
+it('knows a good call of every route that writes', function (): void {
+    $routes = array_map(static fn (array $route): string => "{$route[0]} {$route[1]}", writingRoutes());
+    expect(array_values(array_diff($routes, array_keys(GOOD))))->toBe([])->and(array_values(array_diff(array_keys(GOOD), $routes)))->toBe([]);
+});
+
+it('takes the good call', function (string $route): void {
+    [$method, $path] = explode(' ', $route);
+    $answer = ($this->ask)($method, $path, GOOD[$route]);
+    expect($answer->getStatusCode())->toBeIn([200, 201]);
+})->with(array_keys(GOOD));
+
+it('leaves everything as it was when the call is refused', function (string $route): void {
+    [$method, $path] = explode(' ', $route);
+    $before = ($this->state)();
+    $refused = 0;
+    $good = GOOD[$route];
+    $calls = [];
+    foreach (array_keys($good) as $field) {
+        foreach ([null, [], ['x' => ['y' => 'z']], "\0", str_repeat('x', 5000), -1, '', 1e300, true] as $odd) {
+            $calls[] = [...$good, $field => $odd];
+        }
+        $calls[] = array_diff_key($good, [$field => true]);
+    }
+    if (isset($good['version'])) {
+        $calls[] = [...$good, 'version' => 1];
+        $calls[] = [...$good, 'version' => 3];
+    }
+    foreach ($calls as $given) {
+        // Some of the odd calls are good ones: what they write is taken back, what a refused one wrote stays to be seen.
+        DB::beginTransaction();
+        $answer = ($this->ask)($method, $path, $given);
+        if ($answer->getStatusCode() < 400) {
+            DB::rollBack();
+
+            continue;
+        }
+        DB::commit();
+        $refused++;
+        $this->assertShape($answer, 'Problem');
+        expect($answer->getStatusCode())->toBeLessThan(500, json_encode($given, JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '');
+    }
+    expect(($this->state)())->toBe($before)->and($refused > 0 || $good === [])->toBeTrue();
+})->with(array_keys(GOOD));
+
+it('leaves everything as it was when the call breaks after its last write', function (string $route): void {
+    if (str_contains($route, 'preview')) {
+        expect(GOOD[$route])->toHaveKey('text');
+
+        return;
+    }
+    [$method, $path] = explode(' ', $route);
+    $before = ($this->state)();
+    // The first call counts the writes, the second breaks behind the last of them.
+    $writes = 0;
+    $breakAt = null;
+    DB::listen(function ($query) use (&$writes, &$breakAt): void {
+        if (preg_match('/^(insert|update|delete)/', $query->sql) === 1 && ++$writes === $breakAt) {
+            throw new RuntimeException('the power went');
+        }
+    });
+    DB::beginTransaction();
+    ($this->ask)($method, $path, GOOD[$route]);
+    DB::rollBack();
+    $breakAt = $writes;
+    $writes = 0;
+    if ($breakAt === 0) {
+        // Restoring what is there writes nothing.
+        expect($route)->toContain('restore');
+
+        return;
+    }
+    ($this->ask)($method, $path, GOOD[$route])->assertStatus(500)->assertJsonPath('code', 'broken');
+    $breakAt = null;
+    expect(($this->state)())->toBe($before);
+})->with(array_keys(GOOD));
+
+it('leaves everything as it was when the answer cannot be worked out', function (string $route): void {
+    [$method, $path] = explode(' ', $route);
+    $before = ($this->state)();
+    $broken = false;
+    DB::listen(function ($query) use (&$broken): void {
+        // The rows are read back for the answer; here that fails.
+        if ($broken && str_starts_with($query->sql, 'select * from `build_ticks`')) {
+            throw new RuntimeException('the power went');
+        }
+    });
+    $broken = true;
+    $answer = ($this->ask)($method, $path, GOOD[$route]);
+    $broken = false;
+    expect($answer->getStatusCode())->toBe(500)->and(($this->state)())->toBe($before);
+})->with(array_values(array_filter(array_keys(GOOD), static fn (string $route): bool => isset(GOOD[$route]['version']) && str_contains($route, '{build}'))));
