@@ -3,7 +3,7 @@
 
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 cd "$ROOT"
-DATA="$ROOT/.data"
+DATA="${POCKETPLOT_DATA:-$ROOT/.data}"
 mkdir -p "$DATA"
 # Passwords, sessions and everybody's builds: nobody else on the machine looks in. Root's database runs under an
 # account of its own, which has to pass through.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Http\Journal;
 use App\Models\BuildRecord;
 use App\Models\User;
 
@@ -12,6 +13,12 @@ final class BuildPolicy
 {
     public function touch(User $user, BuildRecord $build): bool
     {
-        return $build->user_id === $user->id;
+        if ($build->user_id !== $user->id) {
+            Journal::note('somebody else\'s build was refused', ['build' => $build->id]);
+
+            return false;
+        }
+
+        return true;
     }
 }
