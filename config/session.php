@@ -9,7 +9,7 @@ return [
     'encrypt' => true,
     'files' => storage_path('framework/sessions'),
     'lottery' => [2, 100],
-    'cookie' => 'pocketplot_session',
+    'cookie' => env('SESSION_COOKIE', 'pocketplot_session'),
     'path' => '/',
     'domain' => null,
     'secure' => env('SESSION_SECURE_COOKIE', false),

@@ -32,6 +32,7 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::post('sign-out-everywhere', [SessionController::class, 'signOutEverywhere']);
+        Route::delete('account', [SessionController::class, 'throwAway'])->middleware('throttle:sign-in');
         Route::put('password', [SessionController::class, 'changePassword'])->middleware('throttle:sign-in');
         Route::get('parts', [LibraryController::class, 'search']);
         Route::post('parts', [PartController::class, 'store']);

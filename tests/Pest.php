@@ -4,4 +4,4 @@ declare(strict_types=1);
 
 use Tests\TestCase;
 
-uses(TestCase::class)->in('Application');
+uses(TestCase::class)->in('Application', 'Fuzz');

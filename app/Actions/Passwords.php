@@ -8,8 +8,11 @@ use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
+
+use function Illuminate\Support\defer;
 
 /** Checking and changing passwords, with the same work for addresses that nobody has. */
 final class Passwords
@@ -33,6 +36,11 @@ final class Passwords
     public static function change(User $user, string $password): void
     {
         DB::transaction(static fn () => $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'sessions_key' => User::newSessionsKey()])->save());
+        // Whoever did not do this has to hear of it.
+        defer(static fn () => Mail::raw(
+            "The password of your account was changed, and every other device was signed out.\n\nIf it was not you, ask for a new one at once:\n".User::link('/forgot-password')."\n",
+            static fn ($letter) => $letter->to($user->email)->subject('Your password was changed'),
+        ));
     }
 
     /** Ends every session and every remembered sign-in of the account. */

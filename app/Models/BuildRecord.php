@@ -88,7 +88,7 @@ final class BuildRecord extends Model
     /** @return HasMany<TickRecord, $this> */
     public function ticks(): HasMany
     {
-        return $this->hasMany(TickRecord::class, 'build_id');
+        return $this->hasMany(TickRecord::class, 'build_id')->orderBy('id');
     }
 
     /** @return HasMany<ReadingRecord, $this> */

@@ -9,6 +9,7 @@ use PocketPlot\Check\Since;
 use PocketPlot\Check\Verdict;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
+use PocketPlot\File\Fields;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\PartSheet;
@@ -141,19 +142,42 @@ describe('the part editor', function () use ($panel): void {
     });
 });
 
-it('refuses joins that can never be, naming the end', function (array $join, string $field): void {
+describe('a join that can never be', function (): void {
     $lines = ['pack' => ['role' => 'cells', 'facets' => Make::ironPack()], 'panel' => ['role' => 'display', 'facets' => Make::load(9, 16)], 'box' => ['role' => 'case']];
-    try {
-        Make::build($lines, [], ['joins' => [$join]]);
-        throw new RuntimeException('it was taken');
-    } catch (BadFile $bad) {
-        expect($bad->problems[0])->toStartWith("joins/0/{$field}: ");
-    }
-})->with([
-    [['from' => 'panel', 'to' => 'pack'], 'to'], [['from' => 'panel', 'to' => 'panel'], 'to'], [['from' => 'box', 'to' => 'panel'], 'from'], [['from' => 'pack', 'to' => 'box'], 'to'],
-    [['from' => 'pack', 'to' => 'panel', 'output' => 'nowhere'], 'output'], [['from' => 'pack', 'to' => 'panel', 'input' => 'nowhere'], 'input'],
-    [['kind' => 'parallel', 'from' => 'pack', 'to' => 'panel'], 'to'], [['kind' => 'magic', 'from' => 'pack', 'to' => 'panel'], 'kind'], [['from' => 'gone', 'to' => 'panel'], 'from'],
-]);
+    $problem = static function (callable $work): string {
+        try {
+            $work();
+        } catch (BadFile $bad) {
+            return $bad->problems[0];
+        }
+
+        return '';
+    };
+
+    it('is refused when somebody settles it, naming the end', function (array $join, string $field) use ($lines, $problem): void {
+        $build = Make::build($lines);
+        $given = BuildReader::join(new Fields($join, 'join'));
+        $from = $build->line($given->from) ?? throw new LogicException;
+        $to = $build->line($given->to) ?? throw new LogicException;
+        expect($problem(static fn () => BuildReader::refuseImpossible($given, $from, $to, 'join')))->toStartWith("join/{$field}: ");
+    })->with([
+        [['from' => 'panel', 'to' => 'pack'], 'to'], [['from' => 'panel', 'to' => 'panel'], 'to'], [['from' => 'box', 'to' => 'panel'], 'from'], [['from' => 'pack', 'to' => 'box'], 'to'],
+        [['from' => 'pack', 'to' => 'panel', 'output' => 'nowhere'], 'output'], [['from' => 'pack', 'to' => 'panel', 'input' => 'nowhere'], 'input'], [['kind' => 'parallel', 'from' => 'pack', 'to' => 'panel'], 'to'],
+    ]);
+
+    it('is refused in a file when it says nothing at all', function (array $join, string $field) use ($lines, $problem): void {
+        expect($problem(static fn () => Make::build($lines, [], ['joins' => [$join]])))->toStartWith("joins/0/{$field}: ");
+    })->with([[['from' => 'panel', 'to' => 'panel'], 'to'], [['kind' => 'magic', 'from' => 'pack', 'to' => 'panel'], 'kind'], [['from' => 'gone', 'to' => 'panel'], 'from']]);
+
+    it('is taken in a file and shown as a clash, for a swap may have left it there', function (array $join) use ($lines): void {
+        $before = Make::appraise(Make::build($lines))->keysOf(Verdict::Clash);
+        $after = Make::appraise(Make::build($lines, [], ['joins' => [$join]]))->keysOf(Verdict::Clash);
+        expect(array_diff($after, $before))->not->toBe([]);
+    })->with([
+        [['from' => 'panel', 'to' => 'pack']], [['from' => 'box', 'to' => 'panel']], [['from' => 'pack', 'to' => 'box']], [['from' => 'pack', 'to' => 'panel', 'output' => 'nowhere']],
+        [['from' => 'pack', 'to' => 'panel', 'input' => 'nowhere']], [['kind' => 'parallel', 'from' => 'pack', 'to' => 'panel']],
+    ]);
+});
 
 it('sets part against part with the worst mark between them', function (): void {
     $appraisal = Make::appraise(Make::demo('refuge'));

@@ -56,8 +56,9 @@ describe('an account', function () use ($wish): void {
     });
 
     it('says which field is wrong and how to mend it', function (array $given, string $field, string $words) use ($wish): void {
+        $before = PendingAccount::query()->count();
         $response = $this->postJson('/api/register', $wish($given))->assertStatus(422);
-        expect($this->assertShape($response, 'Problem')->json("fields.{$field}")[0])->toContain($words)->and(PendingAccount::query()->count())->toBe(0);
+        expect($this->assertShape($response, 'Problem')->json("fields.{$field}")[0])->toContain($words)->and(PendingAccount::query()->count())->toBe($before);
     })->with([
         [['email' => 'nonsense'], 'email', 'name@example.org'],
         [['email' => ['a@b.test']], 'email', 'name@example.org'],
@@ -271,6 +272,35 @@ describe('signing in', function (): void {
         $this->app['auth']->forgetGuards();
         $this->withSession(['login_web_'.sha1(Illuminate\Auth\SessionGuard::class) => $user->id, HoldsSession::KEY => $old])->getJson('/api/builds')->assertUnauthorized();
     });
+});
+
+it('tells the owner by letter that the password was changed', function (): void {
+    $this->actingAs($this->builder());
+    $this->putJson('/api/password', ['current' => TestCase::PASSWORD, 'password' => 'quite another heron'])->assertOk();
+    expect(Letter::query()->where('recipient', 'ada@example.test')->sole()->subject)->toBe('Your password was changed');
+});
+
+it('throws an account away with all that is its own, when its password is given', function (): void {
+    $user = $this->builder();
+    $this->actingAs($user);
+    $build = $this->refuge($user);
+    $away = $this->refuge($user);
+    $this->deleteJson("/api/builds/{$away->id}")->assertOk();
+    $this->postJson('/api/parts', ['part' => ['name' => 'Mine', 'role' => 'tool']])->assertCreated();
+    $others = $this->refuge($this->builder('other@example.test'));
+    $this->deleteJson('/api/account', ['password' => 'not this one'])->assertStatus(422)->assertJsonPath('fields.password.0', 'This is not the password that holds now.');
+    $this->deleteJson('/api/account', ['password' => TestCase::PASSWORD])->assertOk()->assertJsonPath('user', null);
+    expect(User::query()->whereKey($user->id)->exists())->toBeFalse();
+    foreach (['builds' => 'id', 'build_lines' => 'build_id', 'build_parts' => 'build_id', 'build_ticks' => 'build_id'] as $table => $column) {
+        expect(DB::table($table)->whereIn($column, [$build->id, $away->id])->count())->toBe(0)->and($table === 'build_ticks' || DB::table($table)->where($column, $others->id)->exists())->toBeTrue();
+    }
+    expect(DB::table('parts')->where('user_id', $user->id)->count())->toBe(0);
+});
+
+it('takes JSON that says so, and nothing else', function (): void {
+    $this->actingAs($this->builder());
+    $this->assertShape($this->call('POST', '/api/builds', [], [], [], ['CONTENT_TYPE' => 'application/x-www-form-urlencoded'], 'name=Sent+by+a+form'), 'Problem')->assertStatus(415);
+    $this->getJson('/api/builds')->assertJsonPath('total', 0)->assertHeader('Content-Disposition', 'attachment; filename="api.json"');
 });
 
 describe('the demo door', function (): void {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, vital, withBuild } from './helpers';
+import { expectAccessible, vital, withAccount, withBuild } from './helpers';
 
 for (const light of ['day', 'night'] as const) {
     test(`every station can be read by everyone, by ${light}`, async ({ page }) => {
@@ -91,11 +91,7 @@ test('lists its shortcuts, and single keys can be switched off', async ({ page }
 });
 
 test('an empty account is told how to begin', async ({ page }) => {
-    await page.goto('/register');
-    await page.getByLabel('What should we call you?').fill('Somebody new');
-    await page.getByLabel('E-mail').fill(`new${Date.now()}@example.test`);
-    await page.getByLabel('Password').fill('a long enough one');
-    await page.getByRole('button', { name: 'Make the account' }).click();
+    await withAccount(page, 'Somebody new');
     await expect(page.getByRole('heading', { name: 'Nothing on the shelf yet' })).toBeVisible();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Begin a build' }).first().click();
@@ -105,26 +101,4 @@ test('an empty account is told how to begin', async ({ page }) => {
     await page.locator('body').press('2');
     await expect(page.getByRole('heading', { name: 'Begin with the big three' })).toBeVisible();
     await expectAccessible(page);
-});
-
-test('a letter sets a new password', async ({ page }) => {
-    const email = `forgetful${Date.now()}@example.test`;
-    await page.goto('/register');
-    await page.getByLabel('What should we call you?').fill('Forgetful');
-    await page.getByLabel('E-mail').fill(email);
-    await page.getByLabel('Password').fill('a long enough one');
-    await page.getByRole('button', { name: 'Make the account' }).click();
-    await page.getByRole('button', { name: 'Sign out' }).click();
-    await page.getByRole('link', { name: 'Forgotten the password?' }).click();
-    await page.getByLabel('E-mail of your account').fill(email);
-    await page.getByRole('button', { name: 'Send me a letter' }).click();
-    await page.getByRole('link', { name: 'stand-in mailbox' }).click();
-    await page.getByRole('listitem').filter({ hasText: email }).getByRole('link').click();
-    await page.getByLabel('New password').fill('quite another one');
-    await page.getByRole('button', { name: 'Set it' }).click();
-    await page.getByRole('link', { name: 'Sign in with it.' }).click();
-    await page.getByLabel('E-mail').fill(email);
-    await page.getByLabel('Password').fill('quite another one');
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('heading', { name: 'Your builds' })).toBeVisible();
 });

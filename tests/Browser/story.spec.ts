@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { expectAccessible, vital } from './helpers';
+import { expectAccessible, vital, withKey } from './helpers';
 
 test('from the demo door to a second build with the same appraisal', async ({ page }) => {
     const problems: string[] = [];
@@ -10,7 +10,7 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     });
 
     // In by the demo door; a copy keeps the demo itself as it is, so that the story can be told again.
-    await page.goto('/');
+    await page.goto(withKey());
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Look around the demo workshop' }).click();
     await page.getByRole('link', { name: 'Refuge', exact: true }).first().waitFor();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { withBuild } from './helpers';
+import { copyOf, signIn, withAccount, withBuild } from './helpers';
 
 test('a stale page says so, shows the fresh build and keeps what was typed', async ({ page, context }) => {
     const build = await withBuild(page, 'thimble');
@@ -32,8 +32,11 @@ test('an expired session keeps what was typed, and saving goes on after signing 
     await expect(page.getByText('page 2')).toBeVisible();
 });
 
-test('a session that ran out is taken up again without a word', async ({ page, context }) => {
-    await withBuild(page, 'thimble');
+test('a session that ran out is taken up again without a word where one stays signed in', async ({ page, context }) => {
+    const email = await withAccount(page);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await signIn(page, email);
+    await copyOf(page, 'thimble');
     await page.getByLabel('Note on Quill micro board').fill('typed over night');
     await context.clearCookies({ name: 'pocketplot_session' });
     await context.clearCookies({ name: 'XSRF-TOKEN' });
@@ -69,6 +72,6 @@ test('a bad file is refused with its reasons', async ({ page }) => {
     const chooser = page.getByLabel('A file that ends in .pocketplot.json');
     await chooser.setInputFiles({ name: 'recipe.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"recipe"}') });
     await expect(page.getByRole('alert')).toContainText('not of ours');
-    await chooser.setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.from(' '.repeat(5_000_000)) });
+    await chooser.setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.from(' '.repeat(17_000_000)) });
     await expect(page.getByRole('alert')).toContainText('MB');
 });

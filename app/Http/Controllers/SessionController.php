@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\OpenAccount;
 use App\Actions\Passwords;
+use App\Actions\ThrowAccountAway;
 use App\Http\Journal;
 use App\Http\Middleware\OnlyHere;
 use App\Http\Requests\ChangePasswordRequest;
@@ -18,6 +19,7 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
 
@@ -100,6 +102,22 @@ final class SessionController
         Journal::note('the password was changed');
 
         return $this->enter($request, $user, $isRemembered);
+    }
+
+    /** Throws the account away with its builds and parts, once and for all; its password is asked for. */
+    public function throwAway(Request $request, User $user): JsonResponse
+    {
+        $given = $request->validate(['password' => ['required', 'string', 'max:200']], ['password.*' => 'Write your password.']);
+        if (Passwords::accountFor($user->email, is_string($given['password']) ? $given['password'] : '') === null) {
+            Journal::note('throwing an account away was refused');
+            throw ValidationException::withMessages(['password' => 'This is not the password that holds now.']);
+        }
+        DB::transaction(static fn () => ThrowAccountAway::of($user));
+        Journal::note('an account was thrown away', ['account' => $user->id]);
+        Auth::logoutCurrentDevice();
+        $this->leave($request);
+
+        return $this->who($request);
     }
 
     public function forgot(EmailRequest $request): JsonResponse

@@ -9,8 +9,9 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\UnsupportedMediaTypeHttpException;
 
-/** Text is UTF-8 and holds no nul: what no keyboard writes is refused at its field, before anything looks at it. */
+/** What is sent is JSON; its text is UTF-8 and holds no nul: what no keyboard writes is refused at its field, before anything looks at it. */
 final class PlainInput
 {
     /** Groups within groups of one request. */
@@ -21,6 +22,9 @@ final class PlainInput
     {
         if (! self::isPlain(rawurldecode($request->getPathInfo()))) {
             throw new NotFoundHttpException('There is nothing under such an address.');
+        }
+        if (! $request->isJson() && ! $request->isMethodSafe() && $request->getContent() !== '') {
+            throw new UnsupportedMediaTypeHttpException('What is sent here is JSON, and says so.');
         }
         foreach ([$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $input) {
             self::refuse($input, '', 0);

@@ -25,6 +25,10 @@ final class SecureHeaders
         ]);
         if ($request->is('api/*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
+            if (! $response->headers->has('Content-Disposition')) {
+                // Opened by itself in a browser, an answer is a file and never a page.
+                $response->headers->set('Content-Disposition', 'attachment; filename="api.json"');
+            }
         }
 
         return $response;

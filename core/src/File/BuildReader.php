@@ -186,7 +186,8 @@ final class BuildReader
                     throw BadFile::at("{$fields->path}/{$end}", "there is no line \"{$id}\"");
                 }
             }
-            self::refuseImpossible($join, $lines[$join->from], $lines[$join->to], $fields->path);
+            self::refuseToItself($join, $fields->path);
+            // What cannot be joined any more, since a part was swapped, is kept and shown as a clash.
             $joins[] = $join;
         }
 
@@ -207,12 +208,18 @@ final class BuildReader
         );
     }
 
-    /** @throws BadFile when the two lines can never be joined this way */
-    public static function refuseImpossible(Join $join, Line $from, Line $to, string $path): void
+    /** @throws BadFile */
+    private static function refuseToItself(Join $join, string $path): void
     {
         if ($join->from === $join->to) {
             throw BadFile::at("{$path}/to", $join->kind === 'power' ? 'a line cannot feed itself' : 'a line cannot be joined to itself');
         }
+    }
+
+    /** @throws BadFile when the two lines cannot be joined this way */
+    public static function refuseImpossible(Join $join, Line $from, Line $to, string $path): void
+    {
+        self::refuseToItself($join, $path);
         if ($join->kind === 'parallel') {
             foreach (['from' => $from, 'to' => $to] as $end => $line) {
                 if ($line->part->pack === null) {

@@ -225,7 +225,7 @@ final class Circuit
             foreach ($build->joins as $join) {
                 if ($join->kind === 'parallel' && isset($found[$join->from]) !== isset($found[$join->to])) {
                     $other = $build->line(isset($found[$join->from]) ? $join->to : $join->from);
-                    if ($other !== null && $other->chosen) {
+                    if ($other !== null && $other->chosen && $other->part->pack !== null) {
                         $found[$other->id] = $other;
                     }
                 }

@@ -225,6 +225,8 @@ describe(ParallelCells::id(), function () use ($pack): void {
         'flags different cell counts' => [['pack' => $pack(), 'other' => $pack(['series' => 3])], $join, ['clash pack']],
         'flags different chemistries' => [['pack' => $pack(), 'other' => $pack(['chemistry' => 'lithium-ion'])], $join, ['clash pack']],
         'does not know an unknown capacity' => [['pack' => $pack(), 'other' => $pack(['capacityMah' => null])], $join, ['unmeasured other']],
+        'flags a join to what is no pack any more' => [['pack' => $pack(), 'other' => ['role' => 'board', 'facets' => []]], $join, ['clash other']],
+        'flags it from either end' => [['other' => ['role' => 'board', 'facets' => []], 'pack' => $pack()], $join, ['clash other']],
     ]);
 });
 

@@ -4,10 +4,10 @@ import { useNavigate } from 'react-router';
 import { api, Problem, type Session } from '../api/client';
 import { Frame } from '../library/Frame';
 import { Button } from '../ui/Button';
-import { Field } from '../ui/Field';
 import { useNotices } from '../ui/Notices';
 import { goodPassword } from './Doors';
 import { useSession } from './InWorkshop';
+import { PasswordField } from './PasswordField';
 
 /** One's own account: another password, and an end to every session there is. */
 export default function Account() {
@@ -20,7 +20,10 @@ export default function Account() {
             ) : (
                 <div className="grid gap-10 md:grid-cols-2">
                     <AnotherPassword />
-                    <Everywhere />
+                    <div className="grid content-start gap-10">
+                        <Everywhere />
+                        <ThrowAway />
+                    </div>
                 </div>
             )}
         </Frame>
@@ -53,8 +56,8 @@ function AnotherPassword() {
                         {change.error.message}
                     </p>
                 )}
-                <Field label="The password that holds now" name="current" type="password" autoComplete="current-password" required problem={about('current')} />
-                <Field label="New password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about('password')} />
+                <PasswordField label="The password that holds now" name="current" autoComplete="current-password" problem={about('current')} />
+                <PasswordField label="New password" name="password" autoComplete="new-password" hint={goodPassword} problem={about('password')} />
                 <Button type="submit" look="pen" disabled={change.isPending}>
                     Change it
                 </Button>
@@ -83,6 +86,43 @@ function Everywhere() {
             <Button onClick={() => leave.mutate()} disabled={leave.isPending}>
                 Sign out everywhere
             </Button>
+        </section>
+    );
+}
+
+function ThrowAway() {
+    const cache = useQueryClient();
+    const go = useNavigate();
+    const [sure, setSure] = useState(false);
+    const away = useMutation<Session, Error, Record<string, FormDataEntryValue>>({
+        mutationFn: (body) => api.remove<Session>('/account', body),
+        onSuccess: (after) => {
+            cache.clear();
+            cache.setQueryData(['session'], after);
+            void go('/sign-in');
+        },
+    });
+    const send = (event: SubmitEvent<HTMLFormElement>) => {
+        event.preventDefault();
+        away.mutate(Object.fromEntries(new FormData(event.currentTarget)));
+    };
+    return (
+        <section>
+            <h2 className="mb-3 text-xl">Throw the account away</h2>
+            <p className="mb-4 max-w-prose">With every build, part and photograph in it, also what was put away. It cannot be taken back: save as files what you want to keep.</p>
+            {sure ? (
+                <form onSubmit={send} className="grid max-w-md gap-4">
+                    <PasswordField label="Your password" name="password" autoComplete="current-password" problem={away.error instanceof Problem ? (away.error.about('password') ?? away.error.message) : away.error?.message} />
+                    <div className="flex gap-3">
+                        <Button type="submit" className="border-clash text-clash" disabled={away.isPending}>
+                            Throw it away for good
+                        </Button>
+                        <Button onClick={() => setSure(false)}>Keep it</Button>
+                    </div>
+                </form>
+            ) : (
+                <Button onClick={() => setSure(true)}>Throw it away …</Button>
+            )}
         </section>
     );
 }

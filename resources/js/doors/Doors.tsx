@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Peg } from '../ui/Peg';
 import { useSession } from './InWorkshop';
+import { PasswordField } from './PasswordField';
 
 function Door({ title, children }: { title: string; children: ReactNode }) {
     return (
@@ -78,7 +79,7 @@ export function SignIn() {
             <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                 <Complaint error={door.error} />
                 <Field label="E-mail" name="email" type="email" autoComplete="username" required problem={about(door.error, 'email')} />
-                <Field label="Password" name="password" type="password" autoComplete="current-password" required problem={about(door.error, 'password')} />
+                <PasswordField label="Password" name="password" autoComplete="current-password" problem={about(door.error, 'password')} />
                 <label className="flex min-h-9 items-center gap-2">
                     <input type="checkbox" name="remember" value="1" className="size-5 accent-pen" />
                     Stay signed in on this device for thirty days
@@ -127,7 +128,7 @@ export function Register() {
                     <Complaint error={door.error} />
                     <Field label="What should we call you?" name="name" autoComplete="name" required problem={about(door.error, 'name')} />
                     <Field label="E-mail" name="email" type="email" autoComplete="username" required hint="A letter comes to it; its link opens the account." problem={about(door.error, 'email')} />
-                    <Field label="Password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about(door.error, 'password')} />
+                    <PasswordField label="Password" name="password" autoComplete="new-password" hint={goodPassword} problem={about(door.error, 'password')} />
                     <Button type="submit" look="pen" disabled={door.isPending}>
                         Make the account
                     </Button>
@@ -220,7 +221,7 @@ export function NewPassword() {
                     )}
                     <input type="hidden" name="token" value={query.get('token') ?? ''} />
                     <input type="hidden" name="email" value={query.get('email') ?? ''} />
-                    <Field label="New password" name="password" type="password" autoComplete="new-password" required hint={goodPassword} problem={about(door.error, 'password')} />
+                    <PasswordField label="New password" name="password" autoComplete="new-password" hint={goodPassword} problem={about(door.error, 'password')} />
                     <Button type="submit" look="pen" disabled={door.isPending}>
                         Set it
                     </Button>

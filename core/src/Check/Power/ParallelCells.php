@@ -35,7 +35,13 @@ final class ParallelCells implements Rule
         foreach ($facts->build->joins as $join) {
             $one = $facts->build->line($join->from);
             $other = $facts->build->line($join->to);
-            if ($join->kind !== 'parallel' || $one?->part->pack === null || $other?->part->pack === null || ! $one->chosen || ! $other->chosen) {
+            if ($join->kind !== 'parallel' || $one === null || $other === null || ! $one->chosen || ! $other->chosen) {
+                continue;
+            }
+            if ($one->part->pack === null || $other->part->pack === null) {
+                $none = $one->part->pack === null ? $one : $other;
+                yield $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], "{$none->name()} is no pack; only packs stand side by side.", [], 'an impossible join', [Remedy::byHand('Take the join away.')], "{$one->id}/{$other->id}");
+
                 continue;
             }
             yield $this->pair($one, $one->part->pack, $other, $other->part->pack, $facts);
