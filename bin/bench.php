@@ -59,6 +59,16 @@ final class Visitor
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1]);
     }
 
+    /** The cookies as one header. */
+    public function jar(): string
+    {
+        return implode('; ', array_map(static function (string $cookie): string {
+            $fields = explode("\t", $cookie);
+
+            return "{$fields[5]}={$fields[6]}";
+        }, curl_getinfo($this->curl, CURLINFO_COOKIELIST)));
+    }
+
     /** A page, as a browser opens it. */
     public function open(string $path): void
     {
@@ -180,6 +190,104 @@ $median = static function (array $times): array {
 row('an empty route, over HTTP', $median($nothings), '');
 row('an edit\'s whole answer, over HTTP', $median($edits), '');
 printf("%-52s %8.1f times                %s\n", 'edit against empty route, medians', $median($edits)[1] / $median($nothings)[1], '4 times or less');
+
+/**
+ * Keeps as many requests under way as there are callers, each of which asks one after the other.
+ *
+ * @param  list<array{jar: string, next: callable(?array<string, mixed>): array{string, string, ?array<string, mixed>}}>  $callers  what each asks next, given its last answer
+ * @return array{list<float>, float} milliseconds of each request, requests a second
+ */
+function underLoad(array $callers, int $requests, string $base): array
+{
+    $multi = curl_multi_init();
+    $times = [];
+    $sent = 0;
+    $under = new SplObjectStorage;
+    $send = static function (int $caller, ?array $last) use (&$sent, $callers, $multi, $under, $base): void {
+        [$method, $path, $body] = $callers[$caller]['next']($last);
+        $curl = curl_init();
+        curl_setopt_array($curl, [
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_COOKIE => $callers[$caller]['jar'],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.urldecode((string) preg_replace('/.*XSRF-TOKEN=([^;]+).*/', '$1', $callers[$caller]['jar']))],
+        ]);
+        $under[$curl] = [$caller, hrtime(true)];
+        curl_multi_add_handle($multi, $curl);
+        $sent++;
+    };
+    $began = hrtime(true);
+    foreach (array_keys($callers) as $caller) {
+        $send($caller, null);
+    }
+    do {
+        curl_multi_exec($multi, $running);
+        while (($done = curl_multi_info_read($multi)) !== false) {
+            $curl = $done['handle'];
+            [$caller, $at] = $under[$curl];
+            $times[] = (hrtime(true) - $at) / 1e6;
+            $answer = json_decode((string) curl_multi_getcontent($curl), true);
+            if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) >= 400 || ! is_array($answer)) {
+                throw new RuntimeException('under load: '.curl_getinfo($curl, CURLINFO_RESPONSE_CODE).' '.curl_multi_getcontent($curl));
+            }
+            curl_multi_remove_handle($multi, $curl);
+            unset($under[$curl]);
+            if ($sent < $requests) {
+                $send($caller, $answer);
+            }
+        }
+        curl_multi_select($multi, 0.05);
+    } while (count($under) > 0);
+
+    return [$times, $requests / ((hrtime(true) - $began) / 1e9)];
+}
+
+$callers = [];
+foreach (range(1, 4) as $number) {
+    $email = "load-{$number}@example.test";
+    $account = User::query()->create(['name' => "Load {$number}", 'email' => $email, 'password' => 'four calm grey herons', 'sessions_key' => User::newSessionsKey()]);
+    $own = App\Actions\StartBuild::fromDemo($account, 'refuge', null);
+    App\Actions\StartBuild::fromDemo($account, 'thimble', null);
+    $caller = new Visitor((string) getenv('BASE_URL').'/api');
+    $caller->ask('GET', '/session');
+    $caller->ask('POST', '/sign-in', ['email' => $email, 'password' => 'four calm grey herons']);
+    $callers[] = ['jar' => $caller->jar(), 'build' => $own->id];
+}
+$base = (string) getenv('BASE_URL').'/api';
+$empty = array_map(static fn (array $caller): array => ['jar' => $caller['jar'], 'next' => static fn (): array => ['GET', '/nothing', null]], $callers);
+$mixed = array_map(static function (array $caller): array {
+    $round = 0;
+    $version = 1;
+
+    return ['jar' => $caller['jar'], 'next' => static function (?array $last) use ($caller, &$round, &$version): array {
+        $version = is_int($last['version'] ?? null) ? $last['version'] : $version;
+
+        // Four reads to an edit.
+        return match ($round++ % 5) {
+            0 => ['GET', "/builds/{$caller['build']}", null],
+            1 => ['GET', '/parts?q=panel&role=display', null],
+            2 => ['PATCH', "/builds/{$caller['build']}/lines/panel", ['version' => $version, 'note' => "round {$round}"]],
+            3 => ['GET', '/builds', null],
+            default => ['GET', "/builds/{$caller['build']}/bench", null],
+        };
+    }];
+}, $callers);
+$p95 = static function (array $times): float {
+    sort($times);
+
+    return $times[(int) (count($times) * 0.95)];
+};
+underLoad($empty, 60, $base);
+underLoad($mixed, 60, $base);
+// In turns, so that both meet the same moments of the machine.
+$emptyTimes = $mixedTimes = $emptyRates = $mixedRates = [];
+foreach (range(1, 5) as $turn) {
+    [$times, $emptyRates[]] = underLoad($empty, 200, $base);
+    $emptyTimes = [...$emptyTimes, ...$times];
+    [$times, $mixedRates[]] = underLoad($mixed, 200, $base);
+    $mixedTimes = [...$mixedTimes, ...$times];
+}
+printf("%-52s %8.1f /s       p95 %6.1f ms\n", 'an empty route, four at once', $median($emptyRates)[1], $p95($emptyTimes));
+printf("%-52s %8.1f /s       p95 %6.1f ms\n", 'reads and edits 4 : 1, four at once', $median($mixedRates)[1], $p95($mixedTimes));
+printf("%-52s %8.1f times                %s\n", 'p95 of the mixed load against the empty route', $p95($mixedTimes) / $p95($emptyTimes), '6 times or less');
 
 $demo = User::query()->where('email', config('pocketplot.demo_email'))->firstOrFail();
 $makers = ['Heron', 'Moss', 'Cairn', 'Willow', 'Slate', 'Amber', 'Copper', 'Linen'];

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Database\Seeders\DatabaseSeeder;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
+use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\Process\Process;

@@ -114,10 +114,10 @@ function ThrowAway() {
                 <form onSubmit={send} className="grid max-w-md gap-4">
                     <PasswordField label="Your password" name="password" autoComplete="current-password" problem={away.error instanceof Problem ? (away.error.about('password') ?? away.error.message) : away.error?.message} />
                     <div className="flex gap-3">
-                        <Button type="submit" className="border-clash text-clash" disabled={away.isPending}>
+                        <Button type="submit" className="border-clash! text-clash!" disabled={away.isPending}>
                             Throw it away for good
                         </Button>
-                        <Button onClick={() => setSure(false)}>Keep it</Button>
+                        <Button onClick={() => setSure(false)}>Cancel</Button>
                     </div>
                 </form>
             ) : (

@@ -40,7 +40,7 @@ export function PasswordField({ label, name, autoComplete, problem, hint }: Pass
                     onChange={(event) => setText(event.target.value)}
                     aria-invalid={problem !== undefined}
                     aria-describedby={said === undefined ? undefined : `${id}-said`}
-                    className={`${inputLook} rounded-r-none ${problem === undefined ? '' : 'border-2 border-clash'}`}
+                    className={`${inputLook} rounded-r-none ${problem === undefined ? '' : 'border-2 border-clash!'}`}
                 />
                 <button type="button" className="rounded-r-sm border border-l-0 border-edge bg-leaf px-3 text-sm text-pen hover:underline" aria-pressed={shown} onClick={() => setShown(!shown)}>
                     {shown ? 'Hide' : 'Show'}

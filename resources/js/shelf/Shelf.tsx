@@ -128,7 +128,7 @@ export function Shelf() {
                                 </h2>
                                 {card.verdict !== null && <Peg verdict={card.verdict} size={24} named />}
                             </div>
-                            {card.vitals === null ? <p className="mb-4 border-l-4 border-clash pr-10 pl-3">{card.unreadable}</p> : <Sums card={card} vitals={card.vitals} />}
+                            {card.vitals === null ? <Unreadable card={card} /> : <Sums card={card} vitals={card.vitals} />}
                             <DropdownMenu.Root>
                                 <DropdownMenu.Trigger className="absolute right-3 bottom-3 z-10 min-h-9 min-w-9 rounded-sm text-pencil hover:text-pen" aria-label={`More for ${card.name}`}>
                                     ⋯
@@ -158,6 +158,18 @@ export function Shelf() {
                 )}
             </main>
             <Begin open={starting} onClose={() => setStarting(false)} />
+        </div>
+    );
+}
+
+/** A build that the application cannot read: what is wrong, and the way to keep it. */
+function Unreadable({ card }: { card: BuildCard }) {
+    return (
+        <div className="mb-4 border-l-4 border-clash pr-10 pl-3">
+            <p className="mb-3">{card.unreadable}</p>
+            <a className="relative z-10 font-semibold text-pen underline" href={`/api/builds/${card.id}/file`} download>
+                Save {card.name} as a file
+            </a>
         </div>
     );
 }

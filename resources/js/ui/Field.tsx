@@ -23,7 +23,7 @@ export function Field({ label, hint, problem, className, id, ...rest }: FieldPro
                 id={name}
                 aria-invalid={problem !== undefined}
                 aria-describedby={said === undefined ? undefined : `${name}-said`}
-                className={clsx(inputLook, problem !== undefined && 'border-2 border-clash')}
+                className={clsx(inputLook, problem !== undefined && 'border-2 border-clash!')}
             />
             {said !== undefined && (
                 <p id={`${name}-said`} className={clsx('mt-1 text-sm', problem === undefined ? 'text-pencil' : 'text-clash')}>
