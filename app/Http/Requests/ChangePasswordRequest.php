@@ -26,7 +26,7 @@ final class ChangePasswordRequest extends FormRequest
     {
         return [
             'current.*' => 'Write the password that holds now.',
-            'password.required' => 'Write a password of 10 characters or more.',
+            'password.required' => 'Write a password of 12 characters or more.',
             'password.different' => 'This is the password that holds now; write another.',
         ];
     }

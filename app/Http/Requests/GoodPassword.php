@@ -9,20 +9,20 @@ use Illuminate\Contracts\Validation\DataAwareRule;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /**
- * A password that is not among those that are tried first: 10 to 200 letters, any of them; none of the commonest
+ * A password that is not among those that are tried first: 12 to 200 letters, any of them; none of the commonest
  * (resources/passwords/common.txt), also not with figures and marks around it; no single letter again and again,
  * no row of keys, and not the name or the address.
  */
 final class GoodPassword implements DataAwareRule, ValidationRule
 {
-    private const LEAST = 10;
+    private const LEAST = 12;
 
     private const MOST = 200;
 
     /** Fewer different letters than these are one and the same key, pressed again. */
     private const LEAST_DIFFERENT = 5;
 
-    private const ROWS = ['abcdefghijklmnopqrstuvwxyz', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop', '01234567890', '1q2w3e4r5t6y7u8i9o0p', 'qazwsxedcrfvtgbyhnujmikolp', '1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p'];
+    private const ROWS = ['abcdefghijklmnopqrstuvwxyz', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop', '1234567890', '1q2w3e4r5t6y7u8i9o0p', 'qazwsxedcrfvtgbyhnujmikolp', '1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p'];
 
     /** @var array<string, true>|null */
     private static ?array $common = null;

@@ -20,6 +20,6 @@ final class NewPasswordRequest extends EmailRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...parent::messages(), 'password.required' => 'Write a password of 10 characters or more.', 'token.*' => 'Open the whole link of the letter.'];
+        return [...parent::messages(), 'password.required' => 'Write a password of 12 characters or more.', 'token.*' => 'Open the whole link of the letter.'];
     }
 }

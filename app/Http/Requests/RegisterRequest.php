@@ -23,7 +23,7 @@ final class RegisterRequest extends EmailRequest
         return [
             'name.*' => 'Write the name you want to be called by.',
             'email.*' => 'Write an e-mail address, such as name@example.org.',
-            'password.required' => 'Write a password of 10 characters or more.',
+            'password.required' => 'Write a password of 12 characters or more.',
         ];
     }
 }

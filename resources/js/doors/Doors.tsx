@@ -29,7 +29,7 @@ function useDoor<T>(path: string, then: (answer: T) => void) {
     return useMutation<T, Error, Record<string, string>>({ mutationFn: (body) => api.post<T>(path, body), onSuccess: then });
 }
 
-export const goodPassword = '10 characters or more. Three or four words that have nothing to do with each other do well.';
+export const goodPassword = '12 characters or more. Three or four words that have nothing to do with each other do well.';
 
 const about = (error: Error | null, field: string) => (error instanceof Problem ? error.about(field) : undefined);
 

@@ -15,7 +15,7 @@ const calmAt = 24;
 type Length = 'too short' | 'short' | 'long enough' | 'good and long';
 
 /** How far along the length of a password is; whether it is a common one, only the application knows. */
-const lengthOf = (text: string): Length => (text.length < 10 ? 'too short' : text.length < 14 ? 'short' : text.length < calmAt ? 'long enough' : 'good and long');
+const lengthOf = (text: string): Length => (text.length < 12 ? 'too short' : text.length < 16 ? 'short' : text.length < calmAt ? 'long enough' : 'good and long');
 
 /** A password that can be looked at while it is written, and that says how long it is when it is a new one. */
 export function PasswordField({ label, name, autoComplete, problem, hint }: PasswordFieldProps) {
