@@ -127,6 +127,9 @@ database_folder() { # name
             folder="/var/lib/pocketplot/$(printf %s "$ROOT" | sha256sum | cut -c1-12)/$1"
             mkdir -p "$folder"
             chmod 0711 /var/lib/pocketplot "$(dirname "$folder")"
+            # What an older version kept in the project moves along.
+            [ ! -f "$DATA/$1/ready" ] || [ -f "$folder/ready" ] || mv "$DATA/$1"/* "$folder"/
+            rmdir "$DATA/$1" 2>/dev/null || true
         fi
         chown "$owner" "$folder"
     fi
