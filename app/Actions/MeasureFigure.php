@@ -10,13 +10,14 @@ use Illuminate\Validation\ValidationException;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\BadFigure;
 
 /** Writes what the builder measured into the build's own copy of a part; what was stated stays beside it. */
 final class MeasureFigure
 {
     /** @throws ValidationException when the figure or what was typed cannot be taken */
-    public static function in(BuildRecord $build, string $line, string $figure, string $typed): void
+    public static function in(BuildRecord $build, string $line, FigureRef $figure, string $typed): void
     {
         $place = FigurePlace::of($figure) ?? throw ValidationException::withMessages(['figure' => 'This is more than one field; open the part and write it there.']);
         $part = BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);

@@ -87,7 +87,7 @@ final class BenchView
             'asks' => $asks,
             'isOfThisPart' => $isOfThisPart,
             'replaces' => array_map(static fn (Replacement $one): array => [
-                'figure' => $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
+                'figure' => (string) $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
                 'counts' => $line !== null && FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
             ], $replacements),
         ];

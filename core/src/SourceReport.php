@@ -64,7 +64,7 @@ final readonly class SourceReport
     /** @return array{line: string, figure: string, says: string, how: string} */
     private static function gap(Missing $missing): array
     {
-        return ['line' => $missing->line->id, 'figure' => $missing->figure, 'says' => Measuring::name($missing->figure)." of {$missing->line->name()}", 'how' => Measuring::how($missing->figure)];
+        return ['line' => $missing->line->id, 'figure' => (string) $missing->figure, 'says' => Measuring::name($missing->figure)." of {$missing->line->name()}", 'how' => Measuring::how($missing->figure)];
     }
 
     private static function round(?float $value): ?float

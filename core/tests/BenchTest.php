@@ -87,7 +87,7 @@ describe('a voltage sweep', function (): void {
 });
 
 describe('a reading in the place of a spec figure', function (): void {
-    $of = static fn (array $readings): array => array_map(static fn (Replacement $one): array => [$one->figure, $one->typed], Replacement::of($build = onBench($readings), $build->readings[count($readings) - 1], []));
+    $of = static fn (array $readings): array => array_map(static fn (Replacement $one): array => [(string) $one->figure, $one->typed], Replacement::of($build = onBench($readings), $build->readings[count($readings) - 1], []));
 
     it('writes what a builder would type', function (array $reading, array $expected) use ($of): void {
         expect($of([$reading]))->toBe($expected);

@@ -309,7 +309,7 @@ it('refuses what cannot be, naming part and figure', function (array $lines, str
         Power::circuit($lines);
         $this->fail('it went through');
     } catch (BadSupply $bad) {
-        expect($bad->figure)->toBe($figure)->and($bad->getMessage())->toContain('write');
+        expect((string) $bad->figure)->toBe($figure)->and($bad->getMessage())->toContain('write');
     }
 })->with([
     'no efficiency worth the name' => fn () => [['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.0), 'panel' => Power::steady(1000, 5)], 'output.efficiency@out'],
@@ -360,7 +360,7 @@ it('says which figures it misses', function (array $drop, string $figure): void 
     $appraisal = Make::appraise(Make::build($lines, ['runTimeHours' => 1], $joins));
     expect($appraisal->vitals->runTime->isKnown())->toBeFalse();
     $findings = array_values(array_filter($appraisal->findings, static fn ($one): bool => $one->rule === 'power.runtime'));
-    expect($findings[0]->remedies[0]->figure)->toBe($figure);
+    expect((string) $findings[0]->remedies[0]->figure)->toBe($figure);
 })->with([
     'efficiency' => [['five', ['outputs', 0, 'efficiency']], 'output.efficiency@out'],
     'output volts' => [['five', ['outputs', 0, 'volts']], 'output.volts@out'],
@@ -375,7 +375,7 @@ it('keeps to a careful figure where the resistance is not known, and says so', f
     $gaps = new Gaps;
     $facts = new Facts(Make::build($lines));
     Circuit::of($facts->build, $facts->supplyTree(), $facts->lines()[0], new Profile('steady'), Assumption::worst(), [], 25, $gaps);
-    expect($gaps->allAssumed()[0]->figure)->toBe('pack.resistanceMohm');
+    expect((string) $gaps->allAssumed()[0]->figure)->toBe('pack.resistanceMohm');
 });
 
 describe('curves', function (): void {

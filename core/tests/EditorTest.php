@@ -14,6 +14,7 @@ use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\PartSheet;
 use PocketPlot\File\TypedPart;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Source;
 use PocketPlot\Quantity\Typed;
@@ -47,36 +48,48 @@ $panel = static fn (array $facets): array => ['id' => 'p', 'name' => 'Panel', 'r
 describe('a measurement', function () use ($panel): void {
     it('outranks the datasheet and leaves it visible', function () use ($panel): void {
         $raw = $panel(['supply' => ['volts' => ['least' => 9, 'most' => 13, 'source' => 'datasheet']]]);
-        $measured = FigurePlace::of('supply.volts')?->write($raw, '8.2 to 14 V', '2026-11-20') ?? [];
+        $measured = FigurePlace::of(FigureRef::parse('supply.volts'))?->write($raw, '8.2 to 14 V', '2026-11-20') ?? [];
         $volts = PartReader::read($measured)->supply?->volts;
         expect($volts?->says())->toBe('8.2 to 14 V')->and($volts?->source)->toBe(Source::Measured)->and($volts?->on)->toBe('2026-11-20')
             ->and($volts?->stated)->toBe('9 to 13 V (datasheet)');
     });
     it('stands alone where nothing was known', function () use ($panel): void {
-        $measured = FigurePlace::of('supply.peakMa')?->write($panel([]), '0,75 A', '2026-11-20') ?? [];
+        $measured = FigurePlace::of(FigureRef::parse('supply.peakMa'))?->write($panel([]), '0,75 A', '2026-11-20') ?? [];
         expect(PartReader::read($measured)->supply?->peakMa->usual())->toBe(750.0)->and(PartReader::read($measured)->supply?->peakMa->stated)->toBeNull();
+    });
+    it('of a second way in never touches the main one', function () use ($panel): void {
+        $raw = $panel(['supply' => ['name' => 'plug', 'volts' => 5], 'supplies' => [['name' => 'aux', 'volts' => 12]]]);
+        foreach (['plug' => [7.0, 12.0], 'aux' => [5.0, 7.0], '' => [7.0, 12.0]] as $name => [$plug, $aux]) {
+            $place = FigurePlace::of(FigureRef::of('supply', 'volts', $name));
+            $measured = $place?->write($raw, '7 V', '2026-11-20') ?? [];
+            $part = PartReader::read($measured);
+            expect($part->supplies[0]->volts->usual())->toBe($plug)->and($part->supplies[1]->volts->usual())->toBe($aux)
+                ->and($place?->holds($measured, '7 V'))->toBeTrue();
+            $back = PartReader::read($place?->takeBack($measured) ?? []);
+            expect([$back->supplies[0]->volts->usual(), $back->supplies[1]->volts->usual()])->toBe([5.0, 12.0]);
+        }
     });
     it('finds the one of several by its name', function () use ($panel): void {
         $raw = $panel(['outputs' => [['name' => '5 V'], ['name' => '3.3 V', 'volts' => 3.3]]]);
-        $part = PartReader::read(FigurePlace::of('output.efficiency@3.3 V')?->write($raw, '88 %', '2026-11-20') ?? []);
+        $part = PartReader::read(FigurePlace::of(FigureRef::parse('output.efficiency@3.3 V'))?->write($raw, '88 %', '2026-11-20') ?? []);
         expect($part->outputs[1]->efficiency->usual())->toBe(0.88)->and($part->outputs[0]->efficiency->isKnown())->toBeFalse()->and($part->outputs[1]->volts->usual())->toBe(3.3);
     });
     it('takes several figures in one go', function (string $figure, array $facets, string $typed, callable $look, array $expected) use ($panel): void {
-        expect($look(PartReader::read(FigurePlace::of($figure)?->write($panel($facets), $typed, '2026-11-20') ?? [])))->toEqualWithDelta($expected, 1e-9);
+        expect($look(PartReader::read(FigurePlace::of(FigureRef::parse($figure))?->write($panel($facets), $typed, '2026-11-20') ?? [])))->toEqualWithDelta($expected, 1e-9);
     })->with([
         ['size', [], '6 x 4 x 0,5 cm', static fn ($part): array => $part->size->sidesMm(), [60, 40, 5]],
         ['body.openings@slot', ['body' => ['openings' => [['name' => 'slot', 'connector' => 'usb-c']]]], '13 × 7 mm', static fn ($part): array => [$part->body->openings[0]->widthMm->usual(), $part->body->openings[0]->heightMm->usual()], [13, 7]],
         ['pack.volts', ['pack' => ['chemistry' => 'lithium-ion', 'series' => 2]], '3 / 3.6 / 4.2 V', static fn ($part): array => [$part->pack->volts()->least(), $part->pack->volts()->most()], [6, 8.4]],
     ]);
     it('answers questions that are no numbers', function () use ($panel): void {
-        $part = PartReader::read(FigurePlace::of('panel.needsSignal')?->write($panel(['panel' => ['widthPx' => 9, 'heightPx' => 9]]), 'yes', '2026-11-20') ?? []);
+        $part = PartReader::read(FigurePlace::of(FigureRef::parse('panel.needsSignal'))?->write($panel(['panel' => ['widthPx' => 9, 'heightPx' => 9]]), 'yes', '2026-11-20') ?? []);
         expect($part->panel?->needsSignal->value)->toBe('yes');
     });
     it('refuses what cannot be', function (string $figure, string $typed) use ($panel): void {
-        expect(static fn () => FigurePlace::of($figure)?->write($panel(['outputs' => [['name' => 'a']]]), $typed, '2026-11-20'))->toThrow(DomainException::class);
+        expect(static fn () => FigurePlace::of(FigureRef::parse($figure))?->write($panel(['outputs' => [['name' => 'a']]]), $typed, '2026-11-20'))->toThrow(DomainException::class);
     })->with([['size', '60 x 40'], ['panel.needsSignal', 'perhaps'], ['output.volts@b', '5 V'], ['supply.volts', '14 to 9 V']]);
     it('leaves to the editor what is more than a field', function (string $figure): void {
-        expect(FigurePlace::of($figure))->toBeNull();
+        expect(FigurePlace::of(FigureRef::parse($figure)))->toBeNull();
     })->with(['sockets', 'drivers', 'variant', 'price', 'skills', 'pins.does']);
     it('settles the verdicts that waited for it', function (): void {
         $document = Make::demoDocument('barge');

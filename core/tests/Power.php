@@ -72,7 +72,7 @@ final class Power
         foreach ($facts->supplyTree()->sources() as $source) {
             if ($source->part->pack !== null) {
                 return Circuit::of($facts->build, $facts->supplyTree(), $source, $profile, $at, $facts->leadOhms(), $celsius, $gaps)
-                    ?? throw new RuntimeException('missing: '.implode(', ', array_map(static fn ($one): string => $one->figure, $gaps->allMissing())));
+                    ?? throw new RuntimeException('missing: '.implode(', ', array_map(static fn ($one): string => (string) $one->figure, $gaps->allMissing())));
             }
         }
         throw new RuntimeException('nothing is fed');

@@ -128,7 +128,7 @@ it('knows what cuts a pack off', function (array $pack, ?array $board, ?string $
     }
     $build = Make::build($lines);
     $cutOff = CutOff::of($build, $build->lines[0], $build->lines[0]->part->pack ?? throw new RuntimeException);
-    expect([$cutOff->by?->id, $cutOff->volts->usual, $cutOff->key('cutOffV'), $cutOff->latches])->toBe([$by, $volts, $key, $latches]);
+    expect([$cutOff->by?->id, $cutOff->volts->usual, (string) $cutOff->ref('cutOffV'), $cutOff->latches])->toBe([$by, $volts, $key, $latches]);
 })->with([
     'nothing' => [['protection' => 'none'], null, null, null, 'pack.cutOffV', YesNo::Unknown],
     'its own' => [['protection' => 'built-in', 'cutOffV' => 3.0, 'latches' => 'yes'], null, 'pack', 3.0, 'pack.cutOffV', YesNo::Yes],

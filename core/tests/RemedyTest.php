@@ -9,6 +9,7 @@ use PocketPlot\Check\RemedyFinder;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Part;
 
 function shelfPart(string $id): Part
@@ -85,12 +86,12 @@ it('knows a name and a way to measure for every figure that a rule or a room can
     }
     expect(count(array_unique($keys)))->toBeGreaterThan(12);
     foreach (array_unique($keys) as $key) {
-        expect(Measuring::name($key))->not->toBe('')->and(strlen(Measuring::how($key)))->toBeGreaterThan(30);
+        expect(Measuring::name(FigureRef::parse($key)))->not->toBe('')->and(strlen(Measuring::how(FigureRef::parse($key))))->toBeGreaterThan(30);
     }
 });
 
 it('warns of harm where a measurement could do some', function (string $figure, string $words): void {
-    expect(Measuring::how($figure))->toContain($words);
+    expect(Measuring::how(FigureRef::parse($figure)))->toContain($words);
 })->with([
     ['pack.protection', 'do not test by shorting'], ['pack.volts', 'Do not short'], ['pack.maxChargeMa', 'do not find it out by trying'], ['supply.volts', 'Never step above'],
 ]);

@@ -91,7 +91,7 @@ describe('charging', function () use ($charger, $wall, $plan): void {
         // 4.2 V × 1 A × (1 ÷ 0.9 − 1) = 0.467 W with the full pack.
         $lines = static fn (array $with): array => ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['way' => 'switching', ...$with]), 'wall' => $wall(2000)];
         expect($plan($lines(['efficiency' => 0.9]))->atRest?->mostHeatW)->toEqualWithDelta(0.467, 0.01)
-            ->and($plan($lines([]))->atRest?->mostHeatW)->toBeNull()->and($plan($lines([]))->missing[0]->figure)->toBe('charger.efficiency');
+            ->and($plan($lines([]))->atRest?->mostHeatW)->toBeNull()->and((string) $plan($lines([]))->missing[0]->figure)->toBe('charger.efficiency');
     });
 
     it('says what is left for the pack during play', function () use ($charger, $wall, $plan): void {
@@ -111,7 +111,7 @@ describe('charging', function () use ($charger, $wall, $plan): void {
         $lines = ['pack' => Power::pack('lithium-ion', 1, 2000), 'charger' => $charger(['chargeMa' => null])];
         unset($lines['charger']['facets']['charger']['chargeMa']);
         $facts = new Facts(Make::build($lines));
-        expect(ChargePlan::of($facts->build, $facts->with('pack')[0], null)?->missing[0]->figure)->toBe('charger.chargeMa');
+        expect((string) ChargePlan::of($facts->build, $facts->with('pack')[0], null)?->missing[0]->figure)->toBe('charger.chargeMa');
         $facts = new Facts(Make::build(['pack' => Power::pack('alkaline', 1, 2000), 'charger' => $charger()]));
         expect(ChargePlan::of($facts->build, $facts->with('pack')[0], null))->toBeNull();
     });
@@ -313,7 +313,7 @@ describe('protection', function (): void {
 
     it('warns of a pack that nothing cuts off', function () use ($guard): void {
         expect(implode(' ', $guard([])->says))->toContain('Nothing cuts Pack off')->toContain('can burn')
-            ->and($guard(['protection' => 'unknown'])->open[0]->figure)->toBe('pack.protection');
+            ->and((string) $guard(['protection' => 'unknown'])->open[0]->figure)->toBe('pack.protection');
     });
 
     it('holds the notice against the time of a shutdown', function () use ($guard): void {

@@ -178,7 +178,7 @@ final class PowerOfFile extends Command
                 array_map(fn (string $clash) => $this->say("      clash: {$clash}"), $choice->clashes);
             }
         }
-        if ($sizing->left->wants !== null) {
+        if ($sizing->left->wants !== null && $sizing->left->figure !== null) {
             $this->say('the room that the body leaves is open: nobody knows the '.Measuring::name($sizing->left->figure)." of {$sizing->left->wants->name()}");
         }
         if ($sizing->roomCm3 === null) {

@@ -29,6 +29,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\PartSheet;
+use PocketPlot\Part\FigureRef;
 
 /** Edits of the bill of materials. Each answers the whole build with its new appraisal. */
 final class LineController
@@ -75,7 +76,7 @@ final class LineController
     /** What was measured of a line's part takes the place of what was stated. */
     public function measure(MeasureRequest $request, BuildRecord $build, string $line): JsonResponse
     {
-        return $this->edit($request, $build, static fn (BuildRecord $build) => MeasureFigure::in($build, $line, $request->string('figure')->toString(), $request->string('typed')->toString()));
+        return $this->edit($request, $build, static fn (BuildRecord $build) => MeasureFigure::in($build, $line, FigureRef::parse($request->string('figure')->toString()), $request->string('typed')->toString()));
     }
 
     /** The build's own copy of a line's part, as its editor opens it. */

@@ -12,6 +12,7 @@ use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\File\FacetBook;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Typed;
 
@@ -90,7 +91,7 @@ final class RuleController
     {
         return [
             'id' => $meta->id, 'family' => $meta->family(), 'sentence' => $meta->sentence,
-            'figures' => array_map(static fn (string $key): array => ['key' => $key, 'name' => Measuring::name($key), 'how' => Measuring::how($key)], $meta->figures),
+            'figures' => array_map(static fn (string $key): array => ['key' => $key, 'name' => Measuring::name(FigureRef::parse($key)), 'how' => Measuring::how(FigureRef::parse($key))], $meta->figures),
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 
@@ -38,11 +39,11 @@ trait Answers
     /**
      * @param  list<Line>  $others
      * @param  list<WorkingLine>  $working
-     * @param  string  $figure  a key of Measuring, with "@name" where a part has several
      * @param  string  $so  what stays open until it is known
      */
-    private function unmeasured(Line $line, string $figure, array $others = [], array $working = [], string $about = '', string $so = ''): Finding
+    private function unmeasured(Line $line, string|FigureRef $figure, array $others = [], array $working = [], string $about = '', string $so = ''): Finding
     {
+        $figure = $figure instanceof FigureRef ? $figure : FigureRef::parse($figure);
         $name = Measuring::name($figure);
 
         return $this->answer(

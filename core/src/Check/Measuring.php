@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
+use PocketPlot\Part\FigureRef;
+
 /** Every figure a rule may miss: what it is called, and how to find it out without harm. */
 final class Measuring
 {
-    /** @var array<string, array{string, string}> key => name, how */
+    /** @var array<string, array{string, string}> FigureRef::key() => name, how */
     private const FIGURES = [
         'supply.volts' => ['supply window', 'Ask the maker or look for the regulator on the board. Else start at the voltage the listing names, with a current-limited bench supply, and step down 0.2 V at a time until it dies; write that down. Never step above the printed voltage.'],
         'supply.drawMa' => ['current draw', 'Put a meter in the supply lead, or read the bench supply: once idle, once in ordinary use, once at the worst load.'],
@@ -118,23 +120,21 @@ final class Measuring
     /** Keys that one look at the brief answers for every line. */
     public const OF_BRIEF = ['skills', 'tools', 'consumables', 'rate'];
 
-    /** @param  string  $figure a key, or a key and "@name" for one of several */
-    public static function name(string $figure): string
+    public static function name(FigureRef $figure): string
     {
-        [$key, $at] = [...explode('@', $figure, 2), ''];
-        $name = self::FIGURES[$key][0];
+        $name = self::FIGURES[$figure->key()][0];
 
-        return $at === '' ? $name : "{$name} ({$at})";
+        return $figure->name === '' ? $name : "{$name} ({$figure->name})";
     }
 
-    public static function how(string $figure): string
+    public static function how(FigureRef $figure): string
     {
-        return self::FIGURES[explode('@', $figure, 2)[0]][1];
+        return self::FIGURES[$figure->key()][1];
     }
 
-    public static function isKnown(string $figure): bool
+    public static function isKnown(FigureRef $figure): bool
     {
-        return isset(self::FIGURES[explode('@', $figure, 2)[0]]);
+        return isset(self::FIGURES[$figure->key()]);
     }
 
     /** @return list<string> */

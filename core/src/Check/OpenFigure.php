@@ -6,12 +6,13 @@ namespace PocketPlot\Check;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 
 /** A figure that nobody knows yet, and the findings that wait for it. */
 final readonly class OpenFigure
 {
     /** @param  list<string>  $findings keys */
-    private function __construct(public Line $line, public string $figure, public array $findings) {}
+    private function __construct(public Line $line, public FigureRef $figure, public array $findings) {}
 
     /**
      * @param  list<Finding>  $findings
@@ -24,7 +25,7 @@ final readonly class OpenFigure
             foreach ($finding->verdict === Verdict::Unmeasured && $finding->rule !== 'whole.unmeasured' ? $finding->remedies : [] as $remedy) {
                 if ($remedy->kind === RemedyKind::Measure && $remedy->lineId !== null && $remedy->figure !== null) {
                     // One look at the brief answers skills, tools and rates for every line.
-                    $key = in_array($remedy->figure, Measuring::OF_BRIEF, true) ? $remedy->figure : "{$remedy->lineId} {$remedy->figure}";
+                    $key = in_array($remedy->figure->key(), Measuring::OF_BRIEF, true) ? (string) $remedy->figure : "{$remedy->lineId} {$remedy->figure}";
                     $waiting[$key] ??= ['line' => $remedy->lineId, 'figure' => $remedy->figure, 'findings' => []];
                     $waiting[$key]['findings'][] = $finding->key();
                 }
@@ -45,6 +46,6 @@ final readonly class OpenFigure
     /** @return array{line: string, figure: string, name: string, how: string, findings: list<string>} */
     public function toArray(): array
     {
-        return ['line' => $this->line->id, 'figure' => $this->figure, 'name' => Measuring::name($this->figure), 'how' => Measuring::how($this->figure), 'findings' => $this->findings];
+        return ['line' => $this->line->id, 'figure' => (string) $this->figure, 'name' => Measuring::name($this->figure), 'how' => Measuring::how($this->figure), 'findings' => $this->findings];
     }
 }

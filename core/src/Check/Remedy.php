@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 
 /**
@@ -17,7 +18,7 @@ final readonly class Remedy
         public string $says,
         public ?string $lineId = null,
         public ?Role $role = null,
-        public ?string $figure = null,
+        public ?FigureRef $figure = null,
     ) {}
 
     public static function swap(string $lineId, Role $role, string $says): self
@@ -30,7 +31,7 @@ final readonly class Remedy
         return new self(RemedyKind::Add, $says, null, $role);
     }
 
-    public static function measure(string $lineId, string $figure): self
+    public static function measure(string $lineId, FigureRef $figure): self
     {
         return new self(RemedyKind::Measure, Measuring::how($figure), $lineId, null, $figure);
     }
@@ -48,6 +49,6 @@ final readonly class Remedy
     /** @return array{kind: string, says: string, line: ?string, role: ?string, figure: ?string} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'says' => $this->says, 'line' => $this->lineId, 'role' => $this->role?->value, 'figure' => $this->figure];
+        return ['kind' => $this->kind->value, 'says' => $this->says, 'line' => $this->lineId, 'role' => $this->role?->value, 'figure' => $this->figure === null ? null : (string) $this->figure];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\File;
 
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Source;
 use PocketPlot\Quantity\Typed;
@@ -46,10 +47,11 @@ final readonly class FigurePlace
         public string $asks,
     ) {}
 
-    /** @param  string  $figure a key of Check\Measuring, with "@name" for one of several; null when it is no matter of one field */
-    public static function of(string $figure): ?self
+    /** @return ?self null when it is no matter of one field */
+    public static function of(FigureRef $figure): ?self
     {
-        [$key, $name] = [...explode('@', $figure, 2), ''];
+        $key = $figure->key();
+        $name = $figure->name;
         $list = self::INSIDE_BODY[$key] ?? null;
         if (isset(self::TOGETHER[$key])) {
             [$facet, $fields, $asks] = self::TOGETHER[$key];
@@ -59,9 +61,8 @@ final readonly class FigurePlace
         if ($key === 'body.material') {
             return new self('size', null, '', ['material'], 'choice', ['plastic', 'metal', 'wood', 'glass', 'card'], 'made of');
         }
-        [$group, $field] = [...explode('.', $key, 2), ''];
-        $facet = ['output' => 'outputs', 'socket' => 'sockets'][$group] ?? $group;
-        $field = self::ONE_OF_BODY[$key] ?? $field;
+        $facet = ['output' => 'outputs', 'socket' => 'sockets'][$figure->facet] ?? $figure->facet;
+        $field = self::ONE_OF_BODY[$key] ?? $figure->field;
         $fields = FacetBook::facets()[$facet]['fields'] ?? [];
         if ($list !== null) {
             $fields = FacetBook::nested($fields[$list][2] ?? []);
@@ -113,9 +114,10 @@ final readonly class FigurePlace
 
             return $group;
         };
-        $isMany = in_array($this->facet, FacetBook::MANY, true);
         $facets = self::asGroup($raw['facets'] ?? null);
-        $facet = self::asGroup($facets[$this->facet] ?? null);
+        $name = $this->facetIn($facets);
+        $isMany = in_array($name, FacetBook::MANY, true);
+        $facet = self::asGroup($facets[$name] ?? null);
         if ($this->list !== null) {
             $groups = self::asGroup($facet[$this->list] ?? null);
             $index = $this->indexIn($groups);
@@ -127,7 +129,19 @@ final readonly class FigurePlace
             $facet = $fill($facet);
         }
 
-        return [...$raw, 'facets' => [...$facets, $this->facet => $facet]];
+        return [...$raw, 'facets' => [...$facets, $name => $facet]];
+    }
+
+    /**
+     * A part's main way in stands by itself, further ones in a list: which of the two holds the one of this name.
+     *
+     * @param  array<array-key, mixed>  $facets
+     */
+    private function facetIn(array $facets): string
+    {
+        $isMain = $this->facet !== 'supply' || $this->name === '' || (self::asGroup($facets['supply'] ?? null)['name'] ?? '') === $this->name;
+
+        return $isMain ? $this->facet : 'supplies';
     }
 
     /**

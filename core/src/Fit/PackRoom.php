@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Fit;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 
 /** What the body leaves for the pack: the room inside, filled as far as is easy, less the blocks of all other parts. */
@@ -13,9 +14,8 @@ final readonly class PackRoom
     /**
      * @param  ?float  $cm3  never below nought; null without a body, without a bound, or while a figure is missing
      * @param  ?Line  $wants  whose figure is missing
-     * @param  string  $figure  which, a key of Check\Measuring
      */
-    private function __construct(public ?float $cm3, public ?Line $wants = null, public string $figure = '') {}
+    private function __construct(public ?float $cm3, public ?Line $wants = null, public ?FigureRef $figure = null) {}
 
     /**
      * @param  list<Line>  $inBody  lines whose parts have to find room
@@ -31,13 +31,13 @@ final readonly class PackRoom
         }
         $room = $body->drawn ? self::within($largestMm, $body->wallMm) : $body->cavity()->volumeCm3();
         if ($room === null) {
-            return new self(null, $bodyLine, $body->drawn ? 'body.wall' : 'body.cavity');
+            return new self(null, $bodyLine, FigureRef::of('body', $body->drawn ? 'wall' : 'cavity'));
         }
         $others = 0.0;
         foreach ($inBody as $line) {
             $volume = $line->id === $packLine ? 0.0 : $line->part->size->volumeCm3();
             if ($volume === null) {
-                return new self(null, $line, 'size');
+                return new self(null, $line, FigureRef::of('size'));
             }
             $others += $volume * $line->quantity;
         }

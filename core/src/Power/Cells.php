@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
 use PocketPlot\Quantity\Figure;
 
@@ -78,10 +79,10 @@ final class Cells
         $coulombs = $at->of("{$line->id} capacity", $pack->capacityMah, true) * 3.6 * $line->quantity
             * $at->of("{$line->id} share", $pack->usableShare, true) * $age * Chemistry::coldShare($pack->chemistry, $celsius);
         if ($coulombs <= 0.0) {
-            throw BadSupply::at($line, 'pack.capacityMah', 'is nought; write what is printed on the pack');
+            throw BadSupply::at($line, FigureRef::of('pack', 'capacityMah'), 'is nought; write what is printed on the pack');
         }
         if ($ohm < 0.0) {
-            throw BadSupply::at($line, 'pack.resistanceMohm', 'is below nought; write the ohms as they were measured');
+            throw BadSupply::at($line, FigureRef::of('pack', 'resistanceMohm'), 'is below nought; write the ohms as they were measured');
         }
 
         return new self(

@@ -240,7 +240,7 @@ final class Circuit
     {
         $cutOff = CutOff::of($build, $line, $pack);
         if ($cutOff->by !== null && ! $cutOff->volts->isKnown() && ! $pack->sealed) {
-            $gaps->assumed($cutOff->by, $cutOff->key('cutOffV'));
+            $gaps->assumed($cutOff->by, $cutOff->ref('cutOffV'));
         }
         $most = $build->guardOf($pack)->part->protector->mostMa ?? null;
 

@@ -9,6 +9,7 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Constants;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\DrawKind;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Figure;
@@ -47,13 +48,13 @@ final class CircuitParts
         $isLinear = $output->converts === Converts::Linear;
         $efficiency = $isLinear || $lossless ? 1.0 : $this->share($line, $output);
         if (! $output->volts->isKnown()) {
-            $this->gaps->missing($line, "output.volts@{$output->name}");
+            $this->gaps->missing($line, FigureRef::output($output, 'volts'));
         }
         $dropout = 0.0;
         if ($output->converts === Converts::Down || $isLinear) {
-            $output->dropoutV->isKnown() ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false) : $this->gaps->assumed($line, "output.dropoutV@{$output->name}");
+            $output->dropoutV->isKnown() ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false) : $this->gaps->assumed($line, FigureRef::output($output, 'dropoutV'));
         } elseif ($output->converts === Converts::Unknown && $line->part->isConverter()) {
-            $this->gaps->assumed($line, "output.converts@{$output->name}");
+            $this->gaps->assumed($line, FigureRef::output($output, 'converts'));
         }
         $branches = $this->branches($rail);
         if ($efficiency === null || ! $output->volts->isKnown()) {
@@ -96,13 +97,13 @@ final class CircuitParts
     private function share(Line $line, Output $output): ?float
     {
         if (! $output->efficiency->isKnown()) {
-            $this->gaps->missing($line, "output.efficiency@{$output->name}");
+            $this->gaps->missing($line, FigureRef::output($output, 'efficiency'));
 
             return null;
         }
         $share = $this->at->of("{$line->id} efficiency", $output->efficiency, true);
         if ($share <= 0.0 || $share > 1.0) {
-            throw BadSupply::at($line, "output.efficiency@{$output->name}", 'lies outside 0 to 100 %; write watts out divided by watts in');
+            throw BadSupply::at($line, FigureRef::output($output, 'efficiency'), 'lies outside 0 to 100 %; write watts out divided by watts in');
         }
 
         return $share;
@@ -120,7 +121,7 @@ final class CircuitParts
             }
         }
         if (! $input->volts->isKnown()) {
-            $this->gaps->assumed($line, $input->name === '' ? 'supply.volts' : "supply.volts@{$input->name}");
+            $this->gaps->assumed($line, FigureRef::supply($input, 'volts'));
         }
         [$draw, $peak] = $this->draws($feed);
         $key = $feed->key();
@@ -152,22 +153,21 @@ final class CircuitParts
         if ($line->part->isConverter() && ! $input->drawMa->isKnown()) {
             return $nothing;
         }
-        $at = $input->name === '' ? '' : "@{$input->name}";
         if (! $input->drawMa->isKnown() || ! $input->drawAtV->isKnown()) {
-            $this->gaps->missing($line, ($input->drawMa->isKnown() ? 'supply.drawAtV' : 'supply.drawMa').$at);
+            $this->gaps->missing($line, FigureRef::supply($input, $input->drawMa->isKnown() ? 'drawAtV' : 'drawMa'));
 
             return $nothing;
         }
         $volts = $input->drawAtV->usual();
         if ($volts <= 0.0) {
-            throw BadSupply::at($line, "supply.drawAtV{$at}", 'is nought; write the volts at which the draw was taken');
+            throw BadSupply::at($line, FigureRef::supply($input, 'drawAtV'), 'is nought; write the volts at which the draw was taken');
         }
         if (! $input->offMa->isKnown() && $this->profile->off > 0.0) {
-            $this->gaps->missing($line, "supply.offMa{$at}");
+            $this->gaps->missing($line, FigureRef::supply($input, 'offMa'));
         }
         if (! $input->peakMa->isKnown()) {
             $this->peakKnown = false;
-            $this->gaps->assumed($line, "supply.peakMa{$at}");
+            $this->gaps->assumed($line, FigureRef::supply($input, 'peakMa'));
         }
         $off = $input->offMa->most ?? 0.0;
         [$idle, $usual, $heavy] = $this->milliamps($feed);

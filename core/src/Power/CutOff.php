@@ -6,6 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\YesNo;
@@ -39,9 +40,9 @@ final readonly class CutOff
         return $isFirst ? $own : new self($board, $guard->cutOffV, $guard->releaseV, $guard->latches, 'protector');
     }
 
-    /** The key of Check\Measuring under which one of its figures is found: "cutOffV", "releaseV", "latches". */
-    public function key(string $field): string
+    /** Which of its figures is meant: "cutOffV", "releaseV", "latches". */
+    public function ref(string $field): FigureRef
     {
-        return "{$this->facet}.{$field}";
+        return FigureRef::of($this->facet, $field);
     }
 }

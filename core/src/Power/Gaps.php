@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 
 /** Collects what nobody knows: figures without which nothing can be reckoned, and those for which something else stood in. */
 final class Gaps
@@ -15,14 +16,14 @@ final class Gaps
     /** @var array<string, Missing> */
     private array $assumed = [];
 
-    public function missing(Line $line, string $figure): void
+    public function missing(Line $line, string|FigureRef $figure): void
     {
-        $this->missing["{$line->id} {$figure}"] = new Missing($line, $figure);
+        $this->missing["{$line->id} {$figure}"] = new Missing($line, $figure instanceof FigureRef ? $figure : FigureRef::parse($figure));
     }
 
-    public function assumed(Line $line, string $figure): void
+    public function assumed(Line $line, string|FigureRef $figure): void
     {
-        $this->assumed["{$line->id} {$figure}"] = new Missing($line, $figure);
+        $this->assumed["{$line->id} {$figure}"] = new Missing($line, $figure instanceof FigureRef ? $figure : FigureRef::parse($figure));
     }
 
     /** @return list<Missing> */

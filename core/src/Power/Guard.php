@@ -6,6 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Gauge;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
@@ -41,7 +42,7 @@ final readonly class Guard
         $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->restVolts($run->chargeLeft);
         if ($by === null && $pack->protection === Protection::Unknown) {
             $says[] = "Nobody knows whether anything cuts {$line->name()} off. Until it is known, switch off before it is empty.";
-            $open[] = new Missing($line, 'pack.protection');
+            $open[] = new Missing($line, FigureRef::of('pack', 'protection'));
         } elseif ($by === null) {
             $says[] = $pack->isLithium()
                 ? "Nothing cuts {$line->name()} off. Emptied below its least volts it is spoiled, and a spoiled lithium cell can burn when it is charged again: do not use it so."
@@ -51,7 +52,7 @@ final readonly class Guard
             $says[] = $cutOff->isKnown() ? "{$who} cuts off at {$cutOff->says()}. The volts vanish at once: whatever runs sees its plug pulled." : "{$who} cuts off, at volts that nobody knows yet.";
             if ($latches === YesNo::Unknown) {
                 $says[] = 'Nobody knows whether it stays off after it has tripped.';
-                $open[] = new Missing($by, $first->key('latches'));
+                $open[] = new Missing($by, $first->ref('latches'));
             } elseif ($latches === YesNo::Yes) {
                 $says[] = 'It stays off until a charger is plugged in: nothing starts again by itself.';
             } elseif ($rests !== null && $release->isKnown()) {
@@ -60,7 +61,7 @@ final readonly class Guard
                     : sprintf('Left alone the pack recovers to %s V, below the %s at which it lets go again: it stays dark until it is charged.', Number::says($rests), $release->says());
             } else {
                 $says[] = 'It comes back by itself as the pack recovers; the console may start and drop out again. Switch off.';
-                $release->isKnown() ?: $open[] = new Missing($by, $first->key('releaseV'));
+                $release->isKnown() ?: $open[] = new Missing($by, $first->ref('releaseV'));
             }
         }
         [$notice, $shutdown, $told] = self::notice($build, $run);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -30,6 +31,12 @@ final readonly class Rail
         public Figure $peakWatts,
         public array $missing,
     ) {}
+
+    /** The figure that says its volts: the pack's own, or those of the output. */
+    public function voltsRef(): FigureRef
+    {
+        return $this->isRawPack ? FigureRef::of('pack', 'volts') : FigureRef::of('output', 'volts', $this->name);
+    }
 
     public function says(): string
     {

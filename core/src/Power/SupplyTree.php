@@ -7,6 +7,7 @@ namespace PocketPlot\Power;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\SupplyInput;
@@ -391,7 +392,6 @@ final class SupplyTree
     {
         $load = $feed->line;
         $supply = $feed->input;
-        $at = $supply->name === '' ? '' : "@{$supply->name}";
         $own = $supply->watts();
         $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->livesOn === '';
         $missing = [];
@@ -401,9 +401,9 @@ final class SupplyTree
         } else {
             $peak = $supply->peakWatts();
             if (! $own->isKnown()) {
-                $missing[] = new Missing($load, ($supply->drawAtV->isKnown() ? 'supply.drawMa' : 'supply.drawAtV').$at);
+                $missing[] = new Missing($load, FigureRef::supply($supply, $supply->drawAtV->isKnown() ? 'drawMa' : 'drawAtV'));
             } elseif (! $peak->isKnown()) {
-                $missing[] = new Missing($load, "supply.peakMa{$at}");
+                $missing[] = new Missing($load, FigureRef::supply($supply, 'peakMa'));
             }
         }
         $own = $own->times($load->quantity);
@@ -444,6 +444,6 @@ final class SupplyTree
     {
         $matters = $output !== null && $rail->loads !== [];
 
-        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, "output.efficiency@{$rail->name}")] : [];
+        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, FigureRef::of('output', 'efficiency', $rail->name))] : [];
     }
 }

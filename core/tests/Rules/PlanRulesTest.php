@@ -146,7 +146,7 @@ describe('whole.unmeasured', function (): void {
         $counts = array_map(static fn ($open): int => count($open->findings), $appraisal->open);
         $sorted = $counts;
         rsort($sorted);
-        expect($counts)->toBe($sorted)->and($appraisal->open[0]->line->id)->toBe('panel')->and($appraisal->open[0]->figure)->toBe('supply.drawMa');
+        expect($counts)->toBe($sorted)->and($appraisal->open[0]->line->id)->toBe('panel')->and((string) $appraisal->open[0]->figure)->toBe('supply.drawMa');
         expect($appraisal->finding('whole.unmeasured/build/list')?->says)->toContain('Measure the current draw of Slate 10 panel first');
     });
     it('flags a part of which nothing is known', function (): void {

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
+use PocketPlot\Build\Build;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Power\CableDrop;
 use PocketPlot\Check\Power\CableEnds;
 use PocketPlot\Check\Power\ChargeRate;
@@ -16,6 +18,7 @@ use PocketPlot\Check\Power\PortCurrent;
 use PocketPlot\Check\Power\ShortCircuit;
 use PocketPlot\Check\Power\SourceCurrent;
 use PocketPlot\Check\Power\SwitchRating;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Power\Wire;
 
 // A pack of 10.0 to 14.6 V that gives 10 A and takes 5 A.
@@ -135,6 +138,17 @@ describe(CableDrop::id(), function (): void {
         expect(Make::verdicts(CableDrop::class, $build))->toBe($expected);
         // Gauge 20, half a metre: 0.0333 Ω; gauge 30: 0.3386 Ω × 1.5 A = 0.51 V.
     })->with([[20, ['fits board']], [30, ['clash board']]]);
+    it('tells the two ways into one part apart', function () use ($bank): void {
+        $way = static fn (string $name, ?array $volts): array => ['name' => $name, 'volts' => $volts, 'drawMa' => Make::band(100, 200), 'drawAtV' => 5, 'peakMa' => 400];
+        $join = static fn (string $input): array => ['kind' => 'power', 'from' => 'bank', 'to' => 'amp', 'input' => $input, 'gaugeAwg' => 24, 'lengthMm' => 300];
+        $build = static fn (?array $aux): Build => Make::build(
+            ['bank' => $bank, 'amp' => ['role' => 'sound', 'facets' => ['supply' => $way('main', Make::band(4.5, 5.5)), 'supplies' => [$way('aux', $aux)]]]], more: ['joins' => [$join('main'), $join('aux')]],
+        );
+        $keys = static fn (Build $build): array => array_map(static fn (Finding $finding): string => $finding->key(), Make::findings(CableDrop::class, $build));
+        expect($keys($build(Make::band(4.5, 5.5))))->toBe(['power.cable-drop/amp/bank', 'power.cable-drop/amp/aux/bank']);
+        $open = Make::findings(CableDrop::class, $build(null))[1];
+        expect($open->verdict)->toBe(Verdict::Unmeasured)->and((string) $open->remedies[0]->figure)->toBe('supply.volts@aux');
+    });
     it('says nothing of wires nobody described', function () use ($bank, $board): void {
         expect(Make::verdicts(CableDrop::class, Make::build(['bank' => $bank, 'board' => $board(1000)])))->toBe([]);
     });

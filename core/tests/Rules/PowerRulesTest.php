@@ -49,7 +49,7 @@ describe(SupplyWindow::id(), function () use ($pack): void {
         [$finding] = Make::findings(SupplyWindow::class, Make::build(['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => ['supply' => []]]]));
         expect($finding->says)->toContain('supply window of Panel')
             ->and($finding->remedies[0]->lineId)->toBe('panel')
-            ->and($finding->remedies[0]->figure)->toBe('supply.volts')
+            ->and((string) $finding->remedies[0]->figure)->toBe('supply.volts')
             ->and($finding->remedies[0]->says)->toContain('current-limited');
     });
 
@@ -143,7 +143,7 @@ describe(RunTimeWanted::id(), function (): void {
     it('does not know the run time of an unknown pack', function () use ($lines): void {
         unset($lines['pack']['facets']['pack']['capacityMah']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 4]));
-        expect($finding->verdict)->toBe(Verdict::Unmeasured)->and($finding->remedies[0]->figure)->toBe('pack.capacityMah');
+        expect($finding->verdict)->toBe(Verdict::Unmeasured)->and((string) $finding->remedies[0]->figure)->toBe('pack.capacityMah');
     });
 });
 

@@ -40,7 +40,7 @@ final class AudioSupply implements Rule
     {
         $ohm = $speaker->part->speaker->ohm ?? Figure::unknown('Ω');
         if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$amp], [], "sound/{$amp->id}");
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$amp], [], "sound/{$amp->id}");
         }
         if (! $ohm->isKnown()) {
             return $this->unmeasured($speaker, 'speaker.ohm', [$amp], [], 'sound');

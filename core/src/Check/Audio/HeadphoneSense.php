@@ -10,6 +10,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\YesNo;
 
 final class HeadphoneSense implements Rule
@@ -33,7 +34,7 @@ final class HeadphoneSense implements Rule
                     continue;
                 }
                 if ($socket->sense === YesNo::Unknown) {
-                    yield $this->unmeasured($line, "socket.sense@{$socket->name}", $facts->with('speaker'), [], $socket->name);
+                    yield $this->unmeasured($line, FigureRef::socket($socket, 'sense'), $facts->with('speaker'), [], $socket->name);
 
                     continue;
                 }

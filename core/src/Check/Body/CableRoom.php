@@ -15,6 +15,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\Cable;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Socket;
 
 final class CableRoom implements Rule
@@ -57,7 +58,7 @@ final class CableRoom implements Rule
     private function judge(Line $line, Socket $socket, Line $lead, Cable $cable, Line $bodyLine, Body $body): Finding
     {
         $about = "{$socket->name}/{$lead->id}";
-        foreach ([[$line, $socket->depthMm, "socket.depthMm@{$socket->name}"], [$lead, $cable->bendMm, 'cable.bendMm']] as [$owner, $figure, $key]) {
+        foreach ([[$line, $socket->depthMm, FigureRef::socket($socket, 'depthMm')], [$lead, $cable->bendMm, 'cable.bendMm']] as [$owner, $figure, $key]) {
             if (! $figure->isKnown()) {
                 return $this->unmeasured($owner, $key, [$owner === $line ? $lead : $line, $bodyLine], [], $about);
             }

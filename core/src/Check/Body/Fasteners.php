@@ -15,6 +15,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Constants;
 use PocketPlot\Part\Fastener;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Post;
 use PocketPlot\Part\Role;
 
@@ -55,7 +56,7 @@ final class Fasteners implements Rule
         }
         foreach (['depthMm' => $post->depthMm, 'clampMm' => $post->clampMm, 'headAcrossMm' => $post->headAcrossMm, 'headHighMm' => $post->headHighMm] as $figure) {
             if (! $figure->isKnown()) {
-                return $this->unmeasured($bodyLine, "body.post@{$post->pattern}", [$held], [], $about);
+                return $this->unmeasured($bodyLine, FigureRef::of('body', 'post', $post->pattern), [$held], [], $about);
             }
         }
         $best = null;

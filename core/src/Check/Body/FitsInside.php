@@ -14,6 +14,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Part\Body;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Size;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
@@ -76,7 +77,7 @@ final class FitsInside implements Rule
             $sized[] = $line;
             $zone = $this->zoneOf($line, $body);
             if ($zone !== null && ! $zone->hasAllSides()) {
-                yield $this->unmeasured($bodyLine, "body.zone@{$line->place}", [$line], [], "zone/{$line->id}");
+                yield $this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $line->place), [$line], [], "zone/{$line->id}");
                 $zone = null;
             }
             $finding = $this->onePart($line, $bodyLine, $zone ?? $cavity, $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}");

@@ -14,6 +14,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Constants;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Opening;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
@@ -62,7 +63,7 @@ final class Openings implements Rule
         $opening = $free[$index];
         unset($free[$index]);
         if (! $opening->widthMm->isKnown() || ! $opening->heightMm->isKnown() || $shell === null) {
-            return $this->unmeasured($bodyLine, "body.openings@{$opening->name}", [$line], [$need], $line->id.'/'.$about);
+            return $this->unmeasured($bodyLine, FigureRef::of('body', 'openings', $opening->name), [$line], [$need], $line->id.'/'.$about);
         }
         $working = [$need, new WorkingLine("{$bodyLine->name()}, {$opening->name}", self::n($opening->widthMm->least()).' × '.self::n($opening->heightMm->least()), 'mm', $opening->widthMm->source->value)];
         $wanted = $facts->margin('opening-mm');
@@ -72,7 +73,7 @@ final class Openings implements Rule
         }
         // An opening whose place is fixed meets the socket only where the part's own drawing says so.
         if (! $socket->offsetMm->isKnown()) {
-            return $this->unmeasured($line, "socket.offsetMm@{$socket->name}", [$bodyLine], $working, $about, "nobody can say whether it lines up with the {$opening->name}");
+            return $this->unmeasured($line, FigureRef::socket($socket, 'offsetMm'), [$bodyLine], $working, $about, "nobody can say whether it lines up with the {$opening->name}");
         }
         $off = abs($opening->offsetMm->usual() - $socket->offsetMm->usual());
         $may = $margin / 2 + $facts->margin('offset-mm');

@@ -14,6 +14,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Fit\Columns;
 use PocketPlot\Part\Body;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 
 final class StackHeight implements Rule
@@ -85,7 +86,7 @@ final class StackHeight implements Rule
         $working[] = $this->count('Between the layers', $gaps, 'mm');
         $height += $gaps;
         if ($zone !== null && ! $zone->isKnown()) {
-            return [$this->unmeasured($bodyLine, "body.zone@{$name}", $lines, $working, $name), INF];
+            return [$this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $name), $lines, $working, $name), INF];
         }
         if ($zone !== null) {
             $room = $zone->least();

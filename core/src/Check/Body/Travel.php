@@ -12,6 +12,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Slider;
 use PocketPlot\Quantity\Figure;
 
@@ -46,7 +47,7 @@ final class Travel implements Rule
             return $this->unmeasured($line, $slider->moves === 'button' ? 'controls.travelMm' : 'switch.travelMm', [$bodyLine], [], $slider->name);
         }
         if (! $slider->travelMm->isKnown()) {
-            return $this->unmeasured($bodyLine, "body.slider@{$slider->name}", [$line], [], $line->id);
+            return $this->unmeasured($bodyLine, FigureRef::of('body', 'slider', $slider->name), [$line], [], $line->id);
         }
         $margin = $slider->travelMm->least() - $needs->most();
         $verdict = self::byMargin($margin, $wanted);

@@ -11,6 +11,7 @@ use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Heat;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
@@ -40,7 +41,7 @@ final class Dissipation implements Rule
     private function judge(Line $line, Heat $heat, Warmth $warmth, Facts $facts): Finding
     {
         if ($warmth->missing !== null || $warmth->air === null) {
-            $missing = $warmth->missing ?? new Missing($line, 'size');
+            $missing = $warmth->missing ?? new Missing($line, FigureRef::of('size'));
 
             return $this->unmeasured($missing->line, $missing->figure, [$line], [], "hot/{$line->id}", "nobody can say how warm {$line->name()} gets");
         }

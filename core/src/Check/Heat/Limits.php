@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Constants;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 
@@ -33,7 +34,7 @@ final class Limits implements Rule
             return;
         }
         if ($warmth->missing !== null || $warmth->air === null) {
-            $missing = $warmth->missing ?? new Missing($bodyLine, 'size');
+            $missing = $warmth->missing ?? new Missing($bodyLine, FigureRef::of('size'));
             yield $this->unmeasured($missing->line, $missing->figure, [$bodyLine], [], 'warmth', 'nobody can say how warm it gets inside');
 
             return;

@@ -8,6 +8,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Facts;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Heat\BoxAir;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Number;
 
@@ -42,11 +43,11 @@ final readonly class Warmth
         $outside = $facts->bodySize();
         $sides = $outside->size->sidesMm();
         if ($sides === []) {
-            return new self(null, $watts, [], $outside->unsized === null ? new Missing($bodyLine, $bodyLine->part->body?->drawn === true ? 'body.wall' : 'size') : new Missing($outside->unsized, 'size'));
+            return new self(null, $watts, [], $outside->unsized === null ? new Missing($bodyLine, $bodyLine->part->body?->drawn === true ? FigureRef::of('body', 'wall') : FigureRef::of('size')) : new Missing($outside->unsized, FigureRef::of('size')));
         }
         $body = $bodyLine->part->body;
         if ($body !== null && ! $body->drawn && ! $body->ventMm2->isKnown()) {
-            return new self(null, $watts, [], new Missing($bodyLine, 'body.ventMm2'));
+            return new self(null, $watts, [], new Missing($bodyLine, FigureRef::of('body', 'ventMm2')));
         }
         // Nobody has drawn vents into a body that is still to be drawn, unless it says so.
         $vents = $body === null || ! $body->ventMm2->isKnown() ? 0.0 : $body->ventMm2->least();

@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Money;
 
 final class Budget implements Rule
@@ -66,7 +67,7 @@ final class Budget implements Rule
         yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? [...$costs->unpriced, ...$costs->withoutRate] : $dearest, $says, $working,
             'the whole build against the budget', match ($verdict) {
                 Verdict::Fits => [],
-                Verdict::Unmeasured => [Remedy::measure([...$costs->unpriced, ...$costs->withoutRate][0]->id, $costs->unpriced === [] ? 'rate' : 'price')],
+                Verdict::Unmeasured => [Remedy::measure([...$costs->unpriced, ...$costs->withoutRate][0]->id, $costs->unpriced === [] ? FigureRef::of('rate') : FigureRef::of('price'))],
                 default => [
                     ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something cheaper for {$line->name()}"), $dearest),
                     Remedy::brief('Raise the budget in the brief'),

@@ -12,6 +12,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Constants;
+use PocketPlot\Part\FigureRef;
 
 final class Skills implements Rule
 {
@@ -34,7 +35,7 @@ final class Skills implements Rule
             $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
             if ($have === null) {
                 yield $this->answer(Verdict::Unmeasured, [$line], 'The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->work->skills).'.', $working, 'cannot be compared yet', [
-                    Remedy::measure($line->id, 'skills'),
+                    Remedy::measure($line->id, FigureRef::of('skills')),
                 ]);
 
                 continue;

@@ -12,6 +12,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Constants;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Money;
 
@@ -45,7 +46,7 @@ final class Tools implements Rule
                 continue;
             }
             if ($have === null) {
-                yield $this->answer(Verdict::Unmeasured, [$line], "The brief does not say what tools you have; {$line->name()} asks for ".implode(', ', $lacking).'.', $working, 'cannot be compared yet', [Remedy::measure($line->id, 'tools')]);
+                yield $this->answer(Verdict::Unmeasured, [$line], "The brief does not say what tools you have; {$line->name()} asks for ".implode(', ', $lacking).'.', $working, 'cannot be compared yet', [Remedy::measure($line->id, FigureRef::of('tools'))]);
 
                 continue;
             }

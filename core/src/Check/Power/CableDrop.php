@@ -13,6 +13,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Power\Wire;
@@ -100,10 +101,10 @@ final class CableDrop implements Rule
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, ...$others], $working, "{$feed->key()}/lead", 'what its lead loses is open');
         }
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], $working, "{$feed->key()}/lead");
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], $working, "{$feed->key()}/lead");
         }
         if (! $feed->input->volts->isKnown()) {
-            return $this->unmeasured($line, 'supply.volts', $others, $working, 'lead');
+            return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), $others, $working, "{$feed->key()}/lead");
         }
         $amps = $peak->most() / $rail->volts->least();
         $drop = $amps * $ohm;
@@ -131,6 +132,6 @@ final class CableDrop implements Rule
         }), $working, 'volts left against the window and the warning', [
             ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),
             $this->swap($rail->line),
-        ], $rail->line->id);
+        ], ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
     }
 }

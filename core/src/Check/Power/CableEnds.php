@@ -12,6 +12,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Part\YesNo;
@@ -41,7 +42,7 @@ final class CableEnds implements Rule
     {
         $working = [$this->text("{$line->name()}, {$socket->name}: sense resistors", $socket->sense === YesNo::Unknown ? '' : $socket->sense->value)];
         if ($socket->sense === YesNo::Unknown) {
-            return $this->unmeasured($line, "socket.sense@{$socket->name}", [], [], $socket->name, 'nobody knows which cables will charge it');
+            return $this->unmeasured($line, FigureRef::socket($socket, 'sense'), [], [], $socket->name, 'nobody knows which cables will charge it');
         }
         if ($socket->sense === YesNo::Yes) {
             return $this->answer(Verdict::Fits, [$line], "Any cable charges {$line->name()}.", $working, 'it asks for its power', [], $socket->name);

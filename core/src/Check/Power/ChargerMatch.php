@@ -14,6 +14,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Part\Charger;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\ChargePath;
@@ -84,7 +85,7 @@ final class ChargerMatch implements Rule
         }
         $working[] = $this->row("{$line->name()} wants at its input", $charger->inputVolts);
         if (! $output->volts->isKnown()) {
-            return $this->unmeasured($source, "output.volts@{$output->name}", [$line], $working, $packLine->id);
+            return $this->unmeasured($source, FigureRef::output($output, 'volts'), [$line], $working, $packLine->id);
         }
         $working[] = $this->row("{$source->name()} gives", $output->volts);
         // A solar panel's lowest volts only mean that it is not charging yet; too many volts break the charger.

@@ -12,6 +12,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Converts;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
 
@@ -44,20 +45,20 @@ final class ConverterHeadroom implements Rule
         $about = $output->name;
         $working = [$this->row("{$rail->says()} gives", $rail->volts), $this->row("{$line->name()} makes", $output->volts), $this->text('It moves the voltage', $output->converts === Converts::Unknown ? '' : $output->converts->value)];
         if ($output->converts === Converts::Unknown) {
-            return $this->unmeasured($line, "output.converts@{$output->name}", [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
+            return $this->unmeasured($line, FigureRef::output($output, 'converts'), [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
         }
         if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], [$working[1]], "{$line->id}/{$about}");
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[1]], "{$line->id}/{$about}");
         }
         if (! $output->volts->isKnown()) {
-            return $this->unmeasured($line, "output.volts@{$output->name}", [$rail->line], [$working[0]], $about);
+            return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], [$working[0]], $about);
         }
         if ($output->converts === Converts::Both) {
             return $this->answer(Verdict::Fits, [$line, $rail->line], "{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'moves both ways', [], $about);
         }
         $raises = $output->converts === Converts::Up;
         if (! $raises && ! $output->dropoutV->isKnown()) {
-            return $this->unmeasured($line, "output.dropoutV@{$output->name}", [$rail->line], $working, $about);
+            return $this->unmeasured($line, FigureRef::output($output, 'dropoutV'), [$rail->line], $working, $about);
         }
         $margin = $raises ? $output->volts->most() - $rail->volts->most() : $rail->volts->least() - $output->dropoutV->most() - $output->volts->least();
         if (! $raises) {

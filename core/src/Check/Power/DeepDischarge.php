@@ -59,7 +59,7 @@ final class DeepDischarge implements Rule
         $cutOff = $first->volts;
         $by = $first->by ?? $line;
         if (! $cutOff->isKnown()) {
-            return $this->unmeasured($by, $first->key('cutOffV'), $by === $line ? [] : [$line], $working, $by === $line ? 'cut-off' : $line->id);
+            return $this->unmeasured($by, $first->ref('cutOffV'), $by === $line ? [] : [$line], $working, $by === $line ? 'cut-off' : $line->id);
         }
         if (! $pack->volts()->isKnown()) {
             return $this->unmeasured($line, 'pack.volts', [], $working);

@@ -11,6 +11,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
 
@@ -39,7 +40,7 @@ final class KeepAwake implements Rule
     {
         $bank = $rail->line;
         if (! $output->switchOffMa->isKnown()) {
-            return $this->unmeasured($bank, "output.switchOffMa@{$output->name}", [], [], $output->name, 'it may go dark in quiet moments');
+            return $this->unmeasured($bank, FigureRef::output($output, 'switchOffMa'), [], [], $output->name, 'it may go dark in quiet moments');
         }
         $working = [$this->row("{$rail->says()} switches off below", $output->switchOffMa)];
         if ($output->switchOffMa->most() <= 0.0) {
@@ -50,7 +51,7 @@ final class KeepAwake implements Rule
         }
         $takes = $rail->currentMa();
         if (! $takes->isKnown()) {
-            return $this->unmeasured($bank, "output.volts@{$output->name}", [], $working, $output->name);
+            return $this->unmeasured($bank, FigureRef::output($output, 'volts'), [], $working, $output->name);
         }
         $working[] = $this->row('Taken, idle to heavy', $takes);
         $off = $output->switchOffMa->most();

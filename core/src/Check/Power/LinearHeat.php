@@ -14,6 +14,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Constants;
 use PocketPlot\Part\Converts;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
@@ -50,7 +51,7 @@ final class LinearHeat implements Rule
         }
         $current = $below->currentMa();
         if (! $current->isKnown() || ! $above->volts->isKnown()) {
-            return $this->unmeasured($current->isKnown() ? $above->line : $line, $current->isKnown() ? ($above->isRawPack ? 'pack.volts' : "output.volts@{$above->name}") : "output.volts@{$output->name}", [$line], [], "heat/{$line->id}");
+            return $this->unmeasured($current->isKnown() ? $above->line : $line, $current->isKnown() ? ($above->voltsRef()) : FigureRef::output($output, 'volts'), [$line], [], "heat/{$line->id}");
         }
         $watts = ($above->volts->most() - $output->volts->least()) * $current->most() / 1000;
         $working = [$this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')), $this->row("{$line->name()} makes", $output->volts), $this->row('Heavy current', Figure::exactly($current->most(), 'mA')), $this->row('Burnt in it', Figure::exactly($watts, 'W'))];

@@ -13,6 +13,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Constants;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Power\Feed;
@@ -82,7 +83,7 @@ final class PortCurrent implements Rule
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, $rail->line], [], "{$line->id}/{$about}", "nobody can say what the {$from->name} of {$rail->line->name()} has to carry");
         }
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], [], "{$line->id}/{$about}");
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [], "{$line->id}/{$about}");
         }
         // Several of a kind plug in one by one.
         $need = $peak->most() / max(1, $line->quantity) / $rail->volts->least() * 1000;
@@ -98,13 +99,13 @@ final class PortCurrent implements Rule
                 $working[] = $this->count("{$owner->name()}, {$socket->name} ({$socket->connector}, as its family)", $family, 'mA', 'datasheet');
                 $rating = min($rating, $family);
             } else {
-                return $this->unmeasured($owner, "socket.ratingMa@{$socket->name}", [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}");
+                return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}");
             }
         }
         foreach ([[$rail->line, $from], [$line, $to]] as [$owner, $socket]) {
             if ($need > $rating && ! $socket->ratingMa->isKnown()) {
                 // The family's standard is what it bears at least; its maker may allow more.
-                return $this->unmeasured($owner, "socket.ratingMa@{$socket->name}", [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}", sprintf('nobody can say whether it carries %s mA', self::n($need)));
+                return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}", sprintf('nobody can say whether it carries %s mA', self::n($need)));
             }
         }
         $share = $rating > 0.0 ? $need / $rating : INF;

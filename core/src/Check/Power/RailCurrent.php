@@ -13,6 +13,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
@@ -49,18 +50,18 @@ final class RailCurrent implements Rule
         $need = $rail->currentMa();
         $peak = $rail->peakNeedMa();
         if (! $need->isKnown() || $peak === null) {
-            return $this->unmeasured($rail->line, "output.volts@{$rail->name}", $rail->loads, $working, $rail->name);
+            return $this->unmeasured($rail->line, FigureRef::of('output', 'volts', $rail->name), $rail->loads, $working, $rail->name);
         }
         $working[] = $this->row('Together, idle to heavy', $need);
         $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
         if (! $rail->continuousMa->isKnown()) {
-            return $this->unmeasured($rail->line, "output.continuousMa@{$rail->name}", $rail->loads, array_slice($working, 0, -1), $rail->name);
+            return $this->unmeasured($rail->line, FigureRef::of('output', 'continuousMa', $rail->name), $rail->loads, array_slice($working, 0, -1), $rail->name);
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $peak > $rail->continuousMa->least();
         if ($needsPeak && ! $rail->peakMa->isKnown()) {
-            return $this->unmeasured($rail->line, "output.peakMa@{$rail->name}", $rail->loads, $working, $rail->name);
+            return $this->unmeasured($rail->line, FigureRef::of('output', 'peakMa', $rail->name), $rail->loads, $working, $rail->name);
         }
         if ($needsPeak) {
             $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);

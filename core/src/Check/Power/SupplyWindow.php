@@ -11,6 +11,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
@@ -65,10 +66,10 @@ final class SupplyWindow implements Rule
             $this->row("{$rail->says()} gives", $rail->volts),
         ];
         if (! $window->isKnown()) {
-            return $this->unmeasured($line, $feed->input->name === '' ? 'supply.volts' : "supply.volts@{$feed->input->name}", [$rail->line], [$working[1]], $about, "nobody can say whether {$rail->says()} suits it");
+            return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), [$rail->line], [$working[1]], $about, "nobody can say whether {$rail->says()} suits it");
         }
         if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], [$working[0]], $feed->key());
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[0]], $feed->key());
         }
         $below = $rail->volts->least() - $window->least();
         $above = $window->most() - $rail->volts->most();

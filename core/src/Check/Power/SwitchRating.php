@@ -49,7 +49,7 @@ final class SwitchRating implements Rule
         }
         $rail = array_values(array_filter($facts->supplyTree()->railsOf($source), static fn (Rail $rail): bool => $rail->loads !== []))[0];
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
-            return $this->unmeasured($source, $rail->isRawPack ? 'pack.volts' : "output.volts@{$rail->name}", [$line], $working, "switch/{$line->id}");
+            return $this->unmeasured($source, $rail->voltsRef(), [$line], $working, "switch/{$line->id}");
         }
         if (! $switch->ratingV->isKnown()) {
             return $this->unmeasured($line, 'switch.ratingV', [$source], [$working[0]], 'volts');

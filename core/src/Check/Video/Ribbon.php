@@ -12,6 +12,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 
@@ -73,10 +74,10 @@ final class Ribbon implements Rule
         }
         foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
             if (! $socket->pitchMm->isKnown()) {
-                return $this->unmeasured($owner, "socket.pitchMm@{$socket->name}", [$owner === $board ? $display : $board], $working, $about.'/pitch');
+                return $this->unmeasured($owner, FigureRef::socket($socket, 'pitchMm'), [$owner === $board ? $display : $board], $working, $about.'/pitch');
             }
             if ($socket->side === '') {
-                return $this->unmeasured($owner, "socket.side@{$socket->name}", [$owner === $board ? $display : $board], $working, $about.'/side');
+                return $this->unmeasured($owner, FigureRef::socket($socket, 'side'), [$owner === $board ? $display : $board], $working, $about.'/side');
             }
         }
         if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
