@@ -30,7 +30,6 @@ final class EditBuild
             }
             $edit($locked);
             $locked->version++;
-            $locked->save();
 
             return ReadBack::answer($locked);
         });

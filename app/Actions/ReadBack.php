@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Mapping\BuildCards;
 use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
+use App\Mapping\Today;
 use App\Mapping\UnreadableBuild;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
@@ -14,6 +16,7 @@ use App\Models\Written;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Appraisal;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
@@ -36,7 +39,7 @@ final class ReadBack
     private const FRAME_BYTES = 1000;
 
     /**
-     * @param  BuildRecord  $build  fresh from the database, relations not loaded
+     * @param  BuildRecord  $build  as it is to be; it is saved here, its card with it
      * @return JsonResponse the whole build, encoded
      *
      * @throws ValidationException naming what cannot be kept
@@ -47,7 +50,9 @@ final class ReadBack
         self::refuseTooMuch($build);
         try {
             self::refuseBadPieces($build);
-            $response = new JsonResponse(BuildView::of($build), $status);
+            $appraisal = Appraisal::of(BuildMapper::toCore($build), Today::day());
+            $response = new JsonResponse(BuildView::of($build, $appraisal), $status);
+            BuildCards::put($build, $appraisal);
         } catch (UnreadableBuild $unreadable) {
             throw Complaint::about(new BadFile($unreadable->problems));
         } catch (BadFile $bad) {
@@ -56,16 +61,17 @@ final class ReadBack
             throw ValidationException::withMessages(['build' => 'This would give figures that nobody can write down. Correct the figure you changed.']);
         }
 
+        $build->save();
+
         return $response;
     }
 
     /** Pieces that were written in this transaction, against the schema that a saved file has to follow. */
     private static function refuseBadPieces(BuildRecord $build): void
     {
-        $pieces = [];
+        $pieces = [$build->isDirty('brief') ? ['brief', $build->brief] : null];
         foreach (Written::take() as $row) {
             $pieces[] = match (true) {
-                $row instanceof BuildRecord && $row->wasChanged('brief') => ['brief', $row->brief],
                 $row instanceof BuildPartRecord => ['part', $row->spec],
                 $row instanceof ReadingRecord => ['reading', $row->document],
                 default => null,

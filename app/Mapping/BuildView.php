@@ -42,38 +42,6 @@ final class BuildView
         ];
     }
 
-    /**
-     * The card of a build on the shelf of builds. One that cannot be read, or not be appraised, stands there all
-     * the same and takes no other down with it.
-     *
-     * @return array<string, mixed>
-     */
-    public static function card(BuildRecord $record): array
-    {
-        $plain = ['id' => $record->id, 'name' => $record->name, 'updatedAt' => $record->updated_at?->toIso8601String()];
-        try {
-            $record->loadMissing(BuildMapper::RELATIONS);
-            $appraisal = Appraisal::of(BuildMapper::toCore($record), Today::day());
-
-            return $plain + [
-                'purpose' => $appraisal->build->brief->purpose,
-                'verdict' => $appraisal->verdict->value,
-                'lines' => count($appraisal->build->chosen()),
-                'vitals' => $appraisal->vitals->toArray(),
-                'unreadable' => null,
-            ];
-        } catch (\PDOException $away) {
-            throw $away;
-        } catch (\Throwable $why) {
-            report($why);
-
-            return $plain + [
-                'purpose' => '', 'verdict' => null, 'lines' => $record->lines()->count(), 'vitals' => null,
-                'unreadable' => 'This build cannot be read: '.($why instanceof UnreadableBuild ? $why->problems[0] : 'something in it was not expected').'. It is kept as it is; save it as a file.',
-            ];
-        }
-    }
-
     /** @return array<string, mixed> */
     public static function part(Part $part): array
     {

@@ -23,6 +23,8 @@ use Illuminate\Support\Collection;
  * @property int $version grows with every edit
  * @property ?array<string, mixed> $looked finding key => verdict when the builder last looked; null before the first look
  * @property ?list<array<string, mixed>> $profiles the builder's ways of playing; null while there are none
+ * @property ?array<string, mixed> $card what its card says; see Mapping\BuildCards
+ * @property string $card_made the day and the rules by which the card was made
  * @property ?\Illuminate\Support\Carbon $updated_at
  * @property Collection<int, LineRecord> $lines
  * @property Collection<int, LineRecord> $removedLines
@@ -41,17 +43,15 @@ final class BuildRecord extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array', 'profiles' => 'array'];
+    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array', 'profiles' => 'array', 'card' => 'array'];
 
     /**
      * Every word stands somewhere in the name or the purpose.
      *
-     * @template T of \Illuminate\Contracts\Database\Eloquent\Builder
-     *
-     * @param  T  $query
-     * @return T
+     * @param  HasMany<self, User>  $query
+     * @return HasMany<self, User>
      */
-    public static function matching(\Illuminate\Contracts\Database\Eloquent\Builder $query, string $words): \Illuminate\Contracts\Database\Eloquent\Builder
+    public static function matching(HasMany $query, string $words): HasMany
     {
         foreach (array_slice(preg_split('/\s+/u', trim($words), -1, PREG_SPLIT_NO_EMPTY) ?: [], 0, 8) as $word) {
             $like = '%'.addcslashes($word, '%_\\').'%';
@@ -95,10 +95,5 @@ final class BuildRecord extends Model
     public function readings(): HasMany
     {
         return $this->hasMany(ReadingRecord::class, 'build_id')->whereNull('removed_at')->orderBy('id');
-    }
-
-    protected static function booted(): void
-    {
-        self::saved(Written::note(...));
     }
 }

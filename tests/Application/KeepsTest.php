@@ -107,7 +107,7 @@ describe('a build that cannot be read', function (): void {
     beforeEach(function (): void {
         $this->good = $this->refuge($this->user);
         $this->bad = StartBuild::fromDemo($this->user, 'thimble', 'Broken');
-        DB::table('builds')->where('id', $this->bad->id)->update(['brief' => '{"currency":"EUR","rights":"maybe"}']);
+        DB::table('builds')->where('id', $this->bad->id)->update(['brief' => '{"currency":"EUR","rights":"maybe"}', 'card_made' => 'by an older version']);
     });
 
     it('stands in the list, says so, and takes nothing down', function (): void {
@@ -142,6 +142,52 @@ describe('a build that cannot be read', function (): void {
         $this->deleteJson("/api/builds/{$this->bad->id}")->assertOk();
         $this->postJson("/api/builds/{$this->bad->id}/restore")->assertOk();
         expect($this->getJson('/api/builds')->json('total'))->toBe(2);
+    });
+});
+
+describe('a card in the list', function (): void {
+    beforeEach(function (): void {
+        $this->travelTo('2026-11-23 12:00:00');
+        $this->build = $this->refuge($this->user);
+        $this->card = fn (): array => array_column($this->getJson('/api/builds')->assertOk()->json('builds'), null, 'id')[$this->build->id];
+        $this->queries = function (callable $work): array {
+            $said = [];
+            DB::listen(static function ($query) use (&$said): void {
+                $said[] = $query->sql;
+            });
+            $work();
+
+            return $said;
+        };
+    });
+
+    it('says what the build says, after every edit', function (): void {
+        $same = function (): void {
+            $build = $this->getJson("/api/builds/{$this->build->id}")->json();
+            $card = ($this->card)();
+            expect($card['vitals'])->toEqual($build['appraisal']['vitals'])->and($card['verdict'])->toBe($build['appraisal']['verdict'])->and($card['name'])->toBe($build['name']);
+        };
+        $same();
+        $this->patchJson("/api/builds/{$this->build->id}/lines/panel", ['version' => 1, 'price' => '99'])->assertOk();
+        $same();
+        $this->putJson("/api/builds/{$this->build->id}/brief", ['version' => 2, 'name' => 'Another name', 'brief' => ['currency' => 'EUR', 'games' => [], 'purpose' => 'another purpose']])->assertOk();
+        $same();
+        expect(($this->card)()['purpose'])->toBe('another purpose')->and(($this->card)()['vitals']['cost']['verdict'])->not->toBeNull();
+    });
+
+    it('is read, not worked out, while day and rules stand', function (): void {
+        ($this->card)();
+        $said = implode("\n", ($this->queries)($this->card));
+        expect($said)->not->toContain('build_lines')->not->toContain('build_parts');
+    });
+
+    it('is made anew on another day and by other rules, without touching the build', function (): void {
+        $before = ($this->card)();
+        $this->travelTo('2026-11-30 12:00:00');
+        $after = ($this->card)();
+        expect($after['vitals']['finish'])->not->toBe($before['vitals']['finish'])->and($after['updatedAt'])->toBe($before['updatedAt'])->and($this->build->refresh()->version)->toBe(1);
+        DB::table('builds')->where('id', $this->build->id)->update(['card' => json_encode(['verdict' => 'fits']), 'card_made' => '2026-11-30 of older rules']);
+        expect(($this->card)())->toEqual($after);
     });
 });
 

@@ -18,6 +18,7 @@ use App\Http\Requests\ImportRequest;
 use App\Http\Requests\MarginsRequest;
 use App\Http\Requests\StartBuildRequest;
 use App\Http\Requests\TickRequest;
+use App\Mapping\BuildCards;
 use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
 use App\Mapping\PartsCsv;
@@ -45,9 +46,9 @@ final class BuildController
         $given = $request->validate(['q' => ['nullable', 'string', 'max:200'], 'from' => ['nullable', 'integer', 'min:0', 'max:1000000']]);
         $query = BuildRecord::matching($user->builds(), is_string($given['q'] ?? null) ? $given['q'] : '');
         $total = $query->count();
-        $builds = $query->with(BuildMapper::RELATIONS)->latest('updated_at')->latest('id')->offset($request->integer('from'))->limit(self::MOST_CARDS)->get();
+        $builds = $query->latest('updated_at')->latest('id')->offset($request->integer('from'))->limit(self::MOST_CARDS)->get();
 
-        return new JsonResponse(['total' => $total, 'builds' => $builds->map(BuildView::card(...))->all()]);
+        return new JsonResponse(['total' => $total, 'builds' => BuildCards::of($builds)]);
     }
 
     public function store(StartBuildRequest $request, User $user): JsonResponse
