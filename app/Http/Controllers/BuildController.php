@@ -28,6 +28,7 @@ use App\Mapping\Today;
 use App\Mapping\UnreadableBuild;
 use App\Models\BuildRecord;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -46,6 +47,7 @@ final class BuildController
         $given = $request->validate(['q' => ['nullable', 'string', 'max:200'], 'from' => ['nullable', 'integer', 'min:0', 'max:1000000']]);
         $query = BuildRecord::matching($user->builds(), is_string($given['q'] ?? null) ? $given['q'] : '');
         $total = $query->count();
+        /** @var Collection<int, BuildRecord> $builds */
         $builds = $query->latest('updated_at')->latest('id')->offset($request->integer('from'))->limit(self::MOST_CARDS)->get();
 
         return new JsonResponse(['total' => $total, 'builds' => BuildCards::of($builds)]);
