@@ -82,6 +82,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('file', [BuildController::class, 'exportFile']);
             Route::get('parts.csv', [BuildController::class, 'exportCsv']);
             Route::get('candidates', [LibraryController::class, 'candidates']);
+            Route::get('finding', [LibraryController::class, 'finding']);
             Route::get('remedies', [LibraryController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);
             Route::patch('lines/{line}', [LineController::class, 'change']);

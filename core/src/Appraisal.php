@@ -12,10 +12,8 @@ use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Grid;
 use PocketPlot\Check\OpenFigure;
-use PocketPlot\Check\Remedy;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Check\WorkingLine;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
@@ -128,16 +126,8 @@ final readonly class Appraisal
         return [
             'verdict' => $this->verdict->value,
             'vitals' => $this->vitals->toArray(),
-            'findings' => array_map(static fn (Finding $finding): array => [
-                'key' => $finding->key(),
-                'rule' => $finding->rule,
-                'verdict' => $finding->verdict->value,
-                'lines' => $finding->lines,
-                'says' => $finding->says,
-                'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $finding->working),
-                'comparison' => $finding->comparison,
-                'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $finding->remedies),
-            ], $this->findings),
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
+            'tabs' => Tabs::of($this),
             'steps' => array_map(fn (Step $step): array => [
                 'id' => $step->id,
                 'phase' => $step->phase->value,

@@ -75,7 +75,7 @@ final class Golden
             $power['sizing'] = $report->sizing($build->brief->runTimeHours ?? 4.0, array_values(array_filter(Make::library(), static fn (Part $part): bool => $part->pack !== null)))?->toArray();
         }
 
-        return ['findings' => $findings, 'rest' => array_diff_key($all, ['findings' => true]), 'power' => $power];
+        return ['findings' => $findings, 'rest' => array_diff_key($all, ['findings' => true, 'tabs' => true]), 'power' => $power];
     }
 
     /**

@@ -131,7 +131,10 @@ describe('a build\'s own copy', function (): void {
         $build = $this->refuge($this->user);
         $after = $this->assertShape($this->putJson("/api/builds/{$build->id}/lines/panel/figures", ['version' => 1, 'figure' => 'supply.volts', 'typed' => '8 to 15 V'])->assertOk(), 'Build');
         expect($after->json('appraisal.vitals.clashes'))->toBe(1);
-        $finding = collect($after->json('appraisal.findings'))->firstWhere('key', 'power.supply-window/panel');
+        $path = "/api/builds/{$after->json('id')}/finding";
+        $finding = $this->assertShape($this->getJson("{$path}?key=power.supply-window/panel")->assertOk(), 'FindingInFull')->json();
+        $this->getJson("{$path}?key=no.such/finding")->assertNotFound();
+        $this->getJson($path)->assertStatus(422);
         expect($finding['verdict'])->toBe('fits')->and($finding['working'][0])->toMatchArray(['value' => '8 to 15', 'source' => 'measured', 'stated' => '9 to 13 V (datasheet)']);
         expect(collect($after->json('since'))->firstWhere('key', 'power.supply-window/panel'))->toMatchArray(['was' => 'clash', 'is' => 'fits', 'better' => true]);
         expect($this->getJson("/api/parts/{$this->part('panel-rook-9')}")->json('spec.facets.supply.volts'))->not->toHaveKey('measured');

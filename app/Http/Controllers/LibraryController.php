@@ -95,6 +95,16 @@ final class LibraryController
         return new JsonResponse(['candidates' => $answers]);
     }
 
+    /** One finding in full: its working and its ways out. */
+    public function finding(Request $request, BuildRecord $build): JsonResponse
+    {
+        $given = $request->validate(['key' => ['required', 'string', 'max:300']]);
+        $finding = Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())->finding(is_string($given['key']) ? $given['key'] : '');
+        abort_if($finding === null, 404);
+
+        return new JsonResponse($finding->inFull());
+    }
+
     /** For one finding, the swaps and additions that really settle it. */
     public function remedies(Request $request, User $user, BuildRecord $build): JsonResponse
     {

@@ -35,4 +35,28 @@ final readonly class Finding
     {
         return $this->key;
     }
+
+    /** @return array{key: string, rule: string, family: string, verdict: string, lines: list<string>, ofWhole: bool, says: string} what stands in the margin */
+    public function toArray(): array
+    {
+        return [
+            'key' => $this->key,
+            'rule' => $this->rule,
+            'family' => explode('.', $this->rule)[0],
+            'verdict' => $this->verdict->value,
+            'lines' => $this->lines,
+            'ofWhole' => $this->ofWhole || $this->lines === [],
+            'says' => $this->says,
+        ];
+    }
+
+    /** @return array<string, mixed> with the working and the ways out, for whoever opens the note */
+    public function inFull(): array
+    {
+        return $this->toArray() + [
+            'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $this->working),
+            'comparison' => $this->comparison,
+            'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $this->remedies),
+        ];
+    }
 }

@@ -10,6 +10,7 @@ export type Echo = Schemas['Echo'];
 export type FacetField = Schemas['FacetField'];
 export type Facets = Schemas['Facets'];
 export type Finding = Schemas['Finding'];
+export type FindingInFull = Schemas['FindingInFull'];
 export type FoundRemedy = Schemas['FoundRemedy'];
 export type GamesClass = Schemas['GamesClass'];
 export type ImportPreview = Schemas['ImportPreview'];

@@ -398,6 +398,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/finding": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One finding with its working and its ways out */
+        get: operations["getBuildsBuildFinding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/builds/{build}/remedies": {
         parameters: {
             query?: never;
@@ -1057,9 +1074,20 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             lines: string[];
             says: string;
+            family: string;
+            ofWhole: boolean;
+        };
+        FindingInFull: {
+            key: string;
+            rule: string;
+            verdict: components["schemas"]["Verdict"];
+            lines: string[];
+            says: string;
             working: components["schemas"]["WorkingLine"][];
             comparison: string;
             remedies: components["schemas"]["Remedy"][];
+            family: string;
+            ofWhole: boolean;
         };
         Step: {
             id: string;
@@ -1093,6 +1121,36 @@ export interface components {
             toMeasure: components["schemas"]["OpenFigure"][];
             grid: components["schemas"]["GridCell"][];
             supply: components["schemas"]["Supply"];
+            tabs: {
+                brief: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                parts: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                power: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                checks: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                buy: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                build: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                bench: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+            };
         };
         Part: {
             id: string;
@@ -2666,6 +2724,39 @@ export interface operations {
                     "application/json": {
                         candidates: components["schemas"]["Candidate"][];
                     };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildFinding: {
+        parameters: {
+            query: {
+                key: string;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindingInFull"];
                 };
             };
             /** @description what went wrong */

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { Link } from 'react-router';
-import { api, type Build, type Finding, type FoundRemedy } from '../api/client';
+import { api, type Build, type Finding, type FindingInFull, type FoundRemedy } from '../api/client';
 import { useOpenBuild } from '../api/useBuild';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
@@ -43,11 +43,18 @@ export function NoteLeaf({ noteKey, onClose }: { noteKey: string | null; onClose
 
 function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
     const { build } = useOpenBuild();
+    const full = useQuery({
+        queryKey: ['finding', build.id, build.version, finding.key],
+        queryFn: () => api.get<FindingInFull>(`/builds/${build.id}/finding?key=${encodeURIComponent(finding.key)}`),
+    });
+    const working = full.data?.working ?? [];
     const names = finding.lines.map((id) => build.lines.find((line) => line.id === id)?.part.name).filter((name) => name !== undefined);
     return (
         <>
             <p className="mb-4 text-lg leading-snug">{finding.says}</p>
-            {finding.working.length > 0 && (
+            {full.isPending && <p className="mb-5 min-h-24 text-pencil">Fetching the working …</p>}
+            {full.isError && <p role="alert">{full.error.message}</p>}
+            {working.length > 0 && (
                 <section className="mb-5">
                     <h3 className="mb-1 text-lg">Working</h3>
                     <table className="dot-grid w-full border border-line">
@@ -59,7 +66,7 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                             </tr>
                         </thead>
                         <tbody>
-                            {finding.working.map((line, index) => (
+                            {working.map((line, index) => (
                                 <tr key={index} className="border-b border-line last:border-0">
                                     <th scope="row" className="px-2 py-1 text-left font-normal">
                                         {line.label}
@@ -73,16 +80,16 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                             ))}
                         </tbody>
                     </table>
-                    {finding.comparison !== '' && <p className="mt-1 text-sm text-pencil">{finding.comparison}</p>}
+                    {full.data !== undefined && full.data.comparison !== '' && <p className="mt-1 text-sm text-pencil">{full.data.comparison}</p>}
                 </section>
             )}
-            {finding.verdict !== 'fits' && <Remedies finding={finding} onClose={onClose} />}
+            {finding.verdict !== 'fits' && full.data !== undefined && <Remedies finding={full.data} onClose={onClose} />}
             {names.length > 0 && <p className="mt-5 border-t border-line pt-3 text-sm text-pencil">About: {names.join(', ')}</p>}
         </>
     );
 }
 
-function Remedies({ finding, onClose }: { finding: Finding; onClose: () => void }) {
+function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const searched = finding.remedies.some((remedy) => remedy.kind === 'swap' || remedy.kind === 'add');

@@ -1,42 +1,27 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
-import { api, Problem, type Build, type Verdict } from '../api/client';
+import { api, Problem, type Build } from '../api/client';
 import { OpenBuildContext, useBuildQuery, useEdit } from '../api/useBuild';
 import { Button } from '../ui/Button';
-import { number } from '../ui/format';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
-import { Peg, worst } from '../ui/Peg';
+import { Peg } from '../ui/Peg';
 import { useShortcuts } from '../ui/useShortcuts';
 import { NoteLeaf, NoteLeafContext } from './NoteLeaf';
 import { Shortcuts } from './Shortcuts';
 import { VitalsLine } from './VitalsLine';
 
-interface Tab {
-    station: string;
-    name: string;
-    key: string;
-    verdict: Verdict;
-    figure: string;
-}
-
-const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
-
-function tabs({ lines, brief, appraisal }: Build): Tab[] {
-    const { vitals, findings, steps } = appraisal;
-    const any = (verdict: Verdict): Verdict => (lines.length === 0 ? 'unmeasured' : verdict);
-    const waiting = steps.find((step) => step.tickedOn === null && step.waitsFor.length > 0);
-    return [
-        { station: 'brief', name: 'Brief', key: '1', verdict: any(worst([vitals.cost.verdict, vitals.runTime.verdict, vitals.size.verdict, vitals.mass.verdict])), figure: counted((brief.games ?? []).length, 'game', 'games') },
-        { station: 'parts', name: 'Parts', key: '2', verdict: worst(findings.map((finding) => finding.verdict)), figure: counted(lines.filter((line) => line.chosen).length, 'line', 'lines') },
-        { station: 'power', name: 'Power', key: '3', verdict: any(worst(findings.filter((finding) => finding.rule.startsWith('power.')).map((finding) => finding.verdict))), figure: vitals.runTime.fromPack ? (vitals.runTime.usualHours === null ? 'unknown' : `${number(vitals.runTime.usualHours)} h`) : 'no pack' },
-        { station: 'checks', name: 'Checks', key: '4', verdict: worst(findings.map((finding) => finding.verdict)), figure: `${vitals.clashes + vitals.unmeasured} open` },
-        { station: 'buy', name: 'Buy', key: '5', verdict: any(worst(findings.filter((finding) => finding.rule === 'money.budget').map((finding) => finding.verdict))), figure: vitals.cost.amount },
-        { station: 'build', name: 'Build', key: '6', verdict: any(vitals.finish.undated > 0 ? 'unmeasured' : waiting === undefined ? 'fits' : 'tight'), figure: `${vitals.stepsLeft} left` },
-        { station: 'bench', name: 'Bench', key: '7', verdict: any(vitals.unmeasured > 0 ? 'unmeasured' : 'fits'), figure: `${vitals.unmeasured} open` },
-    ];
-}
+/** The stations in the order people work, and the key of each. */
+const stations = [
+    ['brief', 'Brief', '1'],
+    ['parts', 'Parts', '2'],
+    ['power', 'Power', '3'],
+    ['checks', 'Checks', '4'],
+    ['buy', 'Buy', '5'],
+    ['build', 'Build', '6'],
+    ['bench', 'Bench', '7'],
+] as const;
 
 /** The frame that every station shares: name, vitals, page and index tabs. */
 export function Sheet() {
@@ -145,11 +130,11 @@ export function Sheet() {
                         aria-label="Stations"
                         className="fixed inset-x-0 bottom-0 z-20 flex border-t-2 border-edge bg-desk lg:sticky lg:top-3 lg:mt-24 lg:h-fit lg:w-28 lg:flex-col lg:gap-2 lg:border-0 lg:bg-transparent"
                     >
-                        {tabs(build).map((tab) => (
+                        {stations.map(([station, name, key]) => (
                             <NavLink
-                                key={tab.station}
-                                to={tab.station}
-                                title={`${tab.name} (${tab.key})`}
+                                key={station}
+                                to={station}
+                                title={`${name} (${key})`}
                                 className={({ isActive }) =>
                                     `flex min-w-0 flex-1 flex-col items-start gap-0.5 py-1.5 max-lg:items-center max-sm:px-0.5 sm:px-2 lg:rounded-r-md lg:border lg:border-l-0 lg:px-3 lg:py-2.5 ${
                                         isActive ? 'bg-paper font-semibold text-ink lg:border-edge' : 'bg-desk text-ink hover:bg-leaf lg:border-line'
@@ -157,10 +142,10 @@ export function Sheet() {
                                 }
                             >
                                 <span className="font-head flex items-center gap-1.5 text-[1.05rem] max-sm:flex-col max-sm:gap-0 max-sm:text-[0.82rem]">
-                                    <Peg verdict={tab.verdict} size={17} />
-                                    {tab.name}
+                                    <Peg verdict={build.appraisal.tabs[station].verdict} size={17} />
+                                    {name}
                                 </span>
-                                <span className="figures text-xs text-ink max-sm:hidden">{tab.figure}</span>
+                                <span className="figures text-xs text-ink max-sm:hidden">{build.appraisal.tabs[station].figure}</span>
                             </NavLink>
                         ))}
                     </nav>

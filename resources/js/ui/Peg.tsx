@@ -45,8 +45,5 @@ export function Peg({ verdict, size = 20, named = false }: { verdict: Verdict; s
     );
 }
 
-const weight: Record<Verdict, number> = { fits: 0, tight: 1, unmeasured: 2, clash: 3 };
-
-export function worst(verdicts: Verdict[]): Verdict {
-    return verdicts.reduce<Verdict>((a, b) => (weight[b] > weight[a] ? b : a), 'fits');
-}
+/** Of findings as the application orders them, the worst first: the mark of all of them together. */
+export const markOf = (findings: { verdict: Verdict }[]): Verdict => findings[0]?.verdict ?? 'fits';

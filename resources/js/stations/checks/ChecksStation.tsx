@@ -6,7 +6,7 @@ import { useOpenBuild } from '../../api/useBuild';
 import { MarginNotes } from '../../sheet/Margin';
 import { useNoteLeaf } from '../../sheet/NoteLeaf';
 import { capital } from '../../ui/format';
-import { Peg, verdictWords, worst } from '../../ui/Peg';
+import { Peg, verdictWords, markOf } from '../../ui/Peg';
 import { Grid } from './Grid';
 import { Joins } from './Joins';
 import { MarginsPanel } from './MarginsPanel';
@@ -91,16 +91,15 @@ interface Group {
 }
 
 function byPart(findings: Finding[], lines: { id: string; part: { name: string } }[]): Group[] {
-    const isWhole = (finding: Finding) => finding.lines.length === 0 || finding.key.startsWith(`${finding.rule}/build`);
     return [
-        ...lines.map((line) => ({ name: line.part.name, findings: findings.filter((finding) => !isWhole(finding) && finding.lines.includes(line.id)) })),
-        { name: 'The whole build', findings: findings.filter(isWhole) },
+        ...lines.map((line) => ({ name: line.part.name, findings: findings.filter((finding) => !finding.ofWhole && finding.lines.includes(line.id)) })),
+        { name: 'The whole build', findings: findings.filter((finding) => finding.ofWhole) },
     ];
 }
 
 function byFamily(findings: Finding[]): Group[] {
-    const families = [...new Set(findings.map((finding) => finding.rule.split('.')[0] ?? ''))].sort();
-    return families.map((family) => ({ name: capital(family), findings: findings.filter((finding) => finding.rule.startsWith(`${family}.`)) }));
+    const families = [...new Set(findings.map((finding) => finding.family))].sort();
+    return families.map((family) => ({ name: capital(family), findings: findings.filter((finding) => finding.family === family) }));
 }
 
 function Grouped({ groups }: { groups: Group[] }) {
@@ -110,7 +109,7 @@ function Grouped({ groups }: { groups: Group[] }) {
             {full.map((group) => (
                 <section key={group.name} className="mb-5 break-inside-avoid">
                     <h3 className="mb-1 flex items-center gap-2 border-b border-ink text-lg">
-                        <Peg verdict={worst(group.findings.map((finding) => finding.verdict))} size={18} /> {group.name}
+                        <Peg verdict={markOf(group.findings)} size={18} /> {group.name}
                     </h3>
                     <MarginNotes findings={group.findings} label={`Notes on ${group.name}`} />
                     <Fitting findings={group.findings.filter((finding) => finding.verdict === 'fits')} />

@@ -7,7 +7,7 @@ import { MarginNotes } from '../../sheet/Margin';
 import { Button } from '../../ui/Button';
 import { DraftInput } from '../../ui/DraftInput';
 import { useNotices } from '../../ui/Notices';
-import { Peg, worst } from '../../ui/Peg';
+import { Peg, markOf } from '../../ui/Peg';
 import { Select } from '../../ui/Select';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { useLineEdit } from '../useLineEdit';
@@ -21,7 +21,7 @@ export default function PartsStation() {
     const keys = useMemo(() => ({ a: () => setPlace({ role: null, swap: null, beside: null }) }), []);
     useShortcuts(keys);
     const { findings } = build.appraisal;
-    const ofWhole = findings.filter((finding) => finding.lines.length === 0 || finding.key.startsWith(`${finding.rule}/build`));
+    const ofWhole = findings.filter((finding) => finding.ofWhole);
     const beside = (line: Line) => findings.filter((finding) => finding.lines[0] === line.id && !ofWhole.includes(finding));
     const groups = roles.map(([role]) => ({ role, lines: build.lines.filter((line) => line.role === role) })).filter((group) => group.lines.length > 0);
     const fits = findings.filter((finding) => finding.verdict === 'fits');
@@ -78,7 +78,7 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
     const notices = useNotices();
     const go = useNavigate();
     const save = useLineEdit(line.id);
-    const verdict = worst(concerned.map((finding) => finding.verdict));
+    const verdict = markOf(concerned);
     const shared = build.lines.filter((other) => other.slot === line.slot).length > 1;
     const remove = async () => {
         const answer = await edit((path, version) => api.remove<Build>(`${path}/lines/${line.id}`, { version }));

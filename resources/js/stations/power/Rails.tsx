@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { Finding, PowerNode, PowerSource } from '../../api/client';
 import { useOpenBuild } from '../../api/useBuild';
 import { useNoteLeaf } from '../../sheet/NoteLeaf';
-import { Peg, worst } from '../../ui/Peg';
+import { Peg } from '../../ui/Peg';
 import { amps, percent, volts, watts } from '../../ui/electric';
 
 type State = 'idle' | 'usual' | 'heavy';
@@ -162,9 +162,9 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
 /** The worst mark; pressing it opens the worst note. */
 function NotePeg({ findings, name }: { findings: Finding[]; name: string }) {
     const open = useNoteLeaf();
-    const verdict = worst(findings.map((finding) => finding.verdict));
-    const first = findings.find((finding) => finding.verdict === verdict);
+    const [first] = findings;
     if (first === undefined) return null;
+    const { verdict } = first;
     return (
         <button type="button" className="inline-grid size-6 shrink-0 place-items-center rounded-full hover:bg-pen-wash" aria-label={`${name}: ${verdict}`} onClick={() => open(first.key)}>
             <Peg verdict={verdict} size={17} />

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot;
+
+use PocketPlot\Assembly\Step;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Quantity\Number;
+
+/** What stands on the tab of each station: the worst mark inside it, and one figure. */
+final class Tabs
+{
+    /** @return array<string, array{verdict: string, figure: string}> by station */
+    public static function of(Appraisal $appraisal): array
+    {
+        $vitals = $appraisal->vitals;
+        $build = $appraisal->build;
+        $waits = array_filter($appraisal->steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id]) && $step->waitsFor() !== []) !== [];
+        $worst = self::worstOf($appraisal->findings);
+        $hours = $vitals->runTime->usual;
+        $tabs = [
+            'brief' => [$vitals->costVerdict->worseOf($vitals->runTimeVerdict)->worseOf($vitals->sizeVerdict)->worseOf($vitals->massVerdict), self::counted(count($build->brief->games), 'game')],
+            'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
+            'power' => [self::worstOf($appraisal->findings, 'power.'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
+            'checks' => [$worst, ($vitals->clashes + $vitals->unmeasured).' open'],
+            'buy' => [self::worstOf($appraisal->findings, 'money.budget'), $vitals->cost->rounded()],
+            'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
+            'bench' => [$vitals->unmeasured > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->unmeasured} open"],
+        ];
+        $isBlank = $build->lines === [];
+
+        return array_map(static fn (array $tab): array => [
+            // On a blank page nothing fits yet: what is open is all of it.
+            'verdict' => ($isBlank && $tab[0] === Verdict::Fits ? Verdict::Unmeasured : $tab[0])->value,
+            'figure' => $tab[1],
+        ], $tabs);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private static function worstOf(array $findings, string $rule = ''): Verdict
+    {
+        $worst = Verdict::Fits;
+        foreach ($findings as $finding) {
+            $worst = str_starts_with($finding->rule, $rule) ? $worst->worseOf($finding->verdict) : $worst;
+        }
+
+        return $worst;
+    }
+
+    private static function counted(int $count, string $one): string
+    {
+        return "{$count} {$one}".($count === 1 ? '' : 's');
+    }
+}
