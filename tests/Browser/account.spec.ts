@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, password, signIn, withAccount, withBuild, withKey } from './helpers';
+import { expectAccessible, password, registerByHand, signIn, withAccount, withBuild, withKey } from './helpers';
 
 test('the demo door opens with the printed address only', async ({ page }) => {
     await page.goto('/');
@@ -12,7 +12,7 @@ test('the demo door opens with the printed address only', async ({ page }) => {
 });
 
 test('a letter sets a new password', async ({ page }) => {
-    const email = await withAccount(page, 'Forgetful');
+    const email = await registerByHand(page, 'Forgetful');
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.getByRole('link', { name: 'Forgotten the password?' }).click();
     await page.getByLabel('E-mail of your account').fill(email);

@@ -1,0 +1,63 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { api, Problem, problemOf } from '../../resources/js/api/client';
+
+const json = (status: number, body: unknown) => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+beforeEach(() => vi.stubGlobal('document', { cookie: 'other=1; XSRF-TOKEN=a%20key%3D' }));
+afterEach(() => vi.unstubAllGlobals());
+
+/** Answers one call after the other, and tells what was asked. */
+function answering(...answers: (Response | Error)[]) {
+    const asked: [string, RequestInit | undefined][] = [];
+    vi.stubGlobal('fetch', (url: string, init?: RequestInit) => {
+        asked.push([url, init]);
+        const answer = answers.shift();
+        return answer instanceof Response ? Promise.resolve(answer) : Promise.reject(answer ?? new Error('nobody answers'));
+    });
+    return asked;
+}
+
+describe('a call', () => {
+    it('sends JSON with the key of the page', async () => {
+        const asked = answering(json(200, { ok: true }));
+        expect(await api.post('/builds', { name: 'x' })).toEqual({ ok: true });
+        expect(asked[0]?.[0]).toBe('/api/builds');
+        expect(asked[0]?.[1]).toMatchObject({ method: 'POST', body: '{"name":"x"}', headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': 'a key=' } });
+    });
+
+    it('that only looks sends neither', async () => {
+        const asked = answering(json(200, {}));
+        await api.get('/builds');
+        expect(asked[0]?.[1]?.headers).toEqual({ Accept: 'application/json' });
+    });
+
+    it('goes out once more when the key of the page ran out', async () => {
+        const asked = answering(json(419, { code: 'signed-out', message: 'x' }), json(200, {}), json(200, { version: 2 }));
+        expect(await api.patch('/builds/1', { version: 1 })).toEqual({ version: 2 });
+        expect(asked.map(([url]) => url)).toEqual(['/api/builds/1', '/api/session', '/api/builds/1']);
+    });
+
+    it('but not for ever', async () => {
+        answering(json(419, { code: 'signed-out', message: 'signed out' }), json(200, {}), json(419, { code: 'signed-out', message: 'signed out' }));
+        await expect(api.patch('/builds/1', {})).rejects.toMatchObject({ code: 'signed-out' });
+    });
+
+    it('to nobody says so and keeps what was typed', async () => {
+        answering(new TypeError('network'));
+        await expect(api.put('/x', {})).rejects.toMatchObject({ code: 'away', message: expect.stringContaining('still here') as string });
+    });
+
+    it('answered by something else says the same', async () => {
+        answering(new Response('<html>', { status: 200 }));
+        await expect(api.get('/x')).rejects.toMatchObject({ code: 'away' });
+    });
+});
+
+describe('a problem', () => {
+    it('keeps fields, problems, the fresh build and the build that cannot be read', async () => {
+        const problem = await problemOf(json(422, { code: 'bad-input', message: 'no', fields: { name: ['Give a name.', 'And another.'] }, problems: ['a'], build: 'id' }));
+        expect(problem).toBeInstanceOf(Problem);
+        expect([problem.code, problem.message, problem.about('name'), problem.about('other'), problem.problems, problem.build, problem.fresh]).toEqual(['bad-input', 'no', 'Give a name.', undefined, ['a'], 'id', null]);
+    });
+    it('of an answer that is no JSON is that nobody answers', async () => expect((await problemOf(new Response('oops', { status: 502 }))).code).toBe('away'));
+});
