@@ -1,29 +1,24 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, vital, withBuild } from './helpers';
+import { expectAccessible, look, vital, withBuild } from './helpers';
 
 const leaves = ['part', 'family', 'verdict', 'grid', 'measure', 'since', 'joins', 'margins'];
 
-for (const light of ['day', 'night'] as const) {
-    test(`every leaf of the checks can be read by everyone, by ${light}`, async ({ page }) => {
-        await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
-        const build = await withBuild(page, 'barge');
-        for (const leaf of leaves) {
-            await page.goto(`${build}/checks?leaf=${leaf}`);
+for (const leaf of leaves) {
+    for (const light of ['day', 'night'] as const) {
+        look(`${leaf} of the checks can be read by everyone, by ${light}`, async ({ page, workshop }) => {
+            await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+            await page.goto(`${workshop.barge}/checks?leaf=${leaf}`);
             await expect(page.getByRole('heading', { name: 'Checks', level: 2 })).toBeVisible();
             await expectAccessible(page);
-        }
-    });
-}
-
-test('no leaf of the checks runs off a phone', async ({ page }) => {
-    await page.setViewportSize({ width: 390, height: 844 });
-    const build = await withBuild(page, 'refuge');
-    for (const leaf of leaves) {
-        await page.goto(`${build}/checks?leaf=${leaf}`);
+        });
+    }
+    look(`${leaf} of the checks does not run off a phone`, async ({ page, workshop }) => {
+        await page.setViewportSize({ width: 390, height: 844 });
+        await page.goto(`${workshop.refuge}/checks?leaf=${leaf}`);
         await expect(page.getByRole('heading', { name: 'Checks', level: 2 })).toBeVisible();
         expect(await page.evaluate(() => document.documentElement.scrollWidth), leaf).toBeLessThanOrEqual(390);
-    }
-});
+    });
+}
 
 test('a measurement settles what waited for it, and the page says what became better', async ({ page }) => {
     const build = await withBuild(page, 'barge');

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 
 export const password = 'four calm grey herons';
 
@@ -84,3 +84,29 @@ export async function expectAccessible(page: Page): Promise<void> {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`) }))).toEqual([]);
 }
+
+type StorageState = Awaited<ReturnType<ReturnType<Page['context']>['storageState']>>;
+
+interface Workshop {
+    storage: StorageState;
+    refuge: string;
+    barge: string;
+}
+
+/** One account with two builds for all tests that only look, made once: each looks at one leaf, in a browser of its own. */
+export const look = test.extend<object, { workshop: Workshop }>({
+    workshop: [
+        async ({ browser }, give) => {
+            const context = await browser.newContext({ baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:8480' });
+            const page = await context.newPage();
+            const refuge = await withBuild(page, 'refuge');
+            await page.goto('/');
+            const barge = await copyOf(page, 'barge');
+            const storage = await context.storageState();
+            await context.close();
+            await give({ storage, refuge, barge });
+        },
+        { scope: 'worker', timeout: 60_000 },
+    ],
+    storageState: async ({ workshop }, give) => give(workshop.storage),
+});

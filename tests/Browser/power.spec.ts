@@ -1,47 +1,45 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, vital, withBuild } from './helpers';
+import { expectAccessible, look, vital, withBuild } from './helpers';
 
 const powerLeaves = ['rails', 'run', 'sure', 'charge', 'sizing', 'ways'];
 const benchLeaves = ['measure', 'readings', 'tests'];
 
 for (const light of ['day', 'night'] as const) {
-    test(`every leaf of power and bench can be read by everyone, by ${light}`, async ({ page }) => {
-        await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
-        const build = await withBuild(page, 'refuge');
-        for (const leaf of powerLeaves) {
-            await page.goto(`${build}/power?leaf=${leaf}`);
+    for (const leaf of [...powerLeaves.map((name) => `power?leaf=${name}`), ...benchLeaves.map((name) => `bench?leaf=${name}`)]) {
+        look(`${leaf} can be read by everyone, by ${light}`, async ({ page, workshop }) => {
+            await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+            await page.goto(`${workshop.refuge}/${leaf}`);
+            if (leaf === 'power?leaf=sure') await expect(page.getByRole('heading', { name: 'What it hangs on' })).toBeVisible();
             await page.waitForLoadState('networkidle');
-            if (leaf === 'sure') await expect(page.getByRole('heading', { name: 'What it hangs on' })).toBeVisible();
             await expectAccessible(page);
-        }
-        for (const kind of ['sweep', 'run']) {
+        });
+    }
+    for (const kind of ['sweep', 'run']) {
+        test(`a simulated ${kind} can be read by everyone, by ${light}`, async ({ page }) => {
+            await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+            const build = await withBuild(page, 'refuge');
             await page.goto(`${build}/bench?kind=${kind}`);
             await page.getByRole('button', { name: 'Try it with the simulated bench' }).click();
             await expect(page.getByText('simulated: it will be marked so')).toBeVisible();
-            if (kind === 'run') await expect(page.getByText('rows taken')).toBeVisible({ timeout: 20_000 });
-            else await expect(page.getByRole('button', { name: 'Try it with the simulated bench' })).toBeEnabled();
+            if (kind === 'run') await expect(page.getByText('rows taken')).toBeVisible({ timeout: 30_000 });
+            else await expect(page.getByRole('button', { name: 'Try it with the simulated bench' })).toBeEnabled({ timeout: 30_000 });
             await expectAccessible(page);
             await page.getByRole('button', { name: 'Write it down' }).click();
             await expect(page.getByRole('tab', { name: /Readings/ })).toHaveAttribute('aria-selected', 'true');
-        }
-        for (const leaf of benchLeaves) {
-            await page.goto(`${build}/bench?leaf=${leaf}`);
-            await page.waitForLoadState('networkidle');
             await expectAccessible(page);
-        }
-    });
+        });
+    }
 }
 
-test('no leaf of power or bench runs off a phone', async ({ page }) => {
-    await page.setViewportSize({ width: 390, height: 844 });
-    const build = await withBuild(page, 'refuge');
-    for (const address of [...powerLeaves.map((leaf) => `power?leaf=${leaf}`), ...benchLeaves.map((leaf) => `bench?leaf=${leaf}`), 'bench?kind=sweep']) {
-        await page.goto(`${build}/${address}`);
+for (const address of [...powerLeaves.map((leaf) => `power?leaf=${leaf}`), ...benchLeaves.map((leaf) => `bench?leaf=${leaf}`), 'bench?kind=sweep']) {
+    look(`${address} does not run off a phone`, async ({ page, workshop }) => {
+        await page.setViewportSize({ width: 390, height: 844 });
+        await page.goto(`${workshop.refuge}/${address}`);
         await page.waitForLoadState('networkidle');
         expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(390);
-    }
-    await expect(page.getByRole('link', { name: /Bench/ })).toBeInViewport();
-});
+        await expect(page.getByRole('link', { name: /Bench/ })).toBeInViewport();
+    });
+}
 
 test('the run is read with the arrow keys, and another way of playing ends it sooner', async ({ page }) => {
     const build = await withBuild(page, 'refuge');

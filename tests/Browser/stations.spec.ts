@@ -1,29 +1,24 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, vital, withAccount, withBuild } from './helpers';
+import { expectAccessible, look, vital, withAccount, withBuild } from './helpers';
 
-for (const light of ['day', 'night'] as const) {
-    test(`every station can be read by everyone, by ${light}`, async ({ page }) => {
-        await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
-        const build = await withBuild(page, 'refuge');
-        for (const station of ['brief', 'parts', 'checks', 'buy', 'build']) {
-            await page.goto(`${build}/${station}`);
+for (const station of ['brief', 'parts', 'checks', 'buy', 'build']) {
+    for (const light of ['day', 'night'] as const) {
+        look(`${station} can be read by everyone, by ${light}`, async ({ page, workshop }) => {
+            await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+            await page.goto(`${workshop.refuge}/${station}`);
             await expect(page.getByRole('heading', { name: new RegExp(`^${station}$`, 'i'), level: 2 })).toBeVisible();
             await expect(page.locator('html')).toHaveAttribute('data-light', light);
             await expectAccessible(page);
-        }
-    });
-}
-
-test('nothing runs off the page on a phone', async ({ page }) => {
-    await page.setViewportSize({ width: 390, height: 844 });
-    const build = await withBuild(page, 'refuge');
-    for (const station of ['brief', 'parts', 'checks', 'buy', 'build']) {
-        await page.goto(`${build}/${station}`);
+        });
+    }
+    look(`${station} does not run off a phone`, async ({ page, workshop }) => {
+        await page.setViewportSize({ width: 390, height: 844 });
+        await page.goto(`${workshop.refuge}/${station}`);
         await expect(page.getByRole('heading', { name: new RegExp(`^${station}$`, 'i'), level: 2 })).toBeVisible();
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
         await expectAccessible(page);
-    }
-});
+    });
+}
 
 test('the brief takes figures as people write them and says which it cannot read', async ({ page }) => {
     await withBuild(page, 'thimble');
