@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -25,7 +26,7 @@ final class SecureHeaders
         ]);
         if ($request->is('api/*')) {
             $response->headers->set('Cache-Control', 'no-store, private');
-            if (! $response->headers->has('Content-Disposition')) {
+            if ($response instanceof JsonResponse && ! $response->headers->has('Content-Disposition')) {
                 // Opened by itself in a browser, an answer is a file and never a page.
                 $response->headers->set('Content-Disposition', 'attachment; filename="api.json"');
             }

@@ -33,10 +33,12 @@ export const goodPassword = '12 characters or more. Three or four words that hav
 
 const about = (error: Error | null, field: string) => (error instanceof Problem ? error.about(field) : undefined);
 
+/** What stands at no field of its own: that the key of a letter has run out, or that nothing was taken at all. */
 function Complaint({ error }: { error: Error | null }) {
-    return error === null || (error instanceof Problem && error.code === 'bad-input') ? null : (
+    const said = about(error, 'token') ?? (error instanceof Problem && error.code === 'bad-input' ? undefined : error?.message);
+    return said === undefined ? null : (
         <p role="alert" className="mb-3 text-clash">
-            {error.message}
+            {said}
         </p>
     );
 }
@@ -151,11 +153,6 @@ export function OpenAccount() {
         <Door title="Open your account">
             <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                 <Complaint error={door.error} />
-                {about(door.error, 'token') !== undefined && (
-                    <p role="alert" className="text-clash">
-                        {about(door.error, 'token')}
-                    </p>
-                )}
                 <input type="hidden" name="token" value={query.get('token') ?? ''} />
                 <Button type="submit" look="pen" className="min-h-12 text-lg" disabled={door.isPending}>
                     Open it and come in
@@ -214,11 +211,6 @@ export function NewPassword() {
             ) : (
                 <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                     <Complaint error={door.error} />
-                    {about(door.error, 'token') !== undefined && (
-                        <p role="alert" className="text-clash">
-                            {about(door.error, 'token')}
-                        </p>
-                    )}
                     <input type="hidden" name="token" value={query.get('token') ?? ''} />
                     <input type="hidden" name="email" value={query.get('email') ?? ''} />
                     <PasswordField label="New password" name="password" autoComplete="new-password" hint={goodPassword} problem={about(door.error, 'password')} />
