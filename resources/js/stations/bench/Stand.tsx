@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, type BenchLine, type LogPreview } from '../../api/client';
+import { api, Problem, type BenchLine, type LogPreview } from '../../api/client';
 import { readLines } from '../../api/stream';
 import { useOpenBuild } from '../../api/useBuild';
 import { Button } from '../../ui/Button';
@@ -14,6 +14,8 @@ export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { ki
     const [problem, setProblem] = useState<string | null>(null);
     const [working, setWorking] = useState(false);
     if (kind !== 'sweep' && kind !== 'draw' && kind !== 'run') return null;
+    // A sweep has to know where it begins, and by how much it goes down.
+    const knowsWhere = kind !== 'sweep' || (asNumber(fields['from'] ?? '') > 0 && asNumber(fields['by'] ?? '') > 0);
     const start = async () => {
         setWorking(true);
         setProblem(null);
@@ -40,14 +42,15 @@ export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { ki
             if (kind === 'run' && rows.length > 1) onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
             if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
         } catch (error) {
-            setProblem(error instanceof Error ? error.message : 'It was broken off.');
+            const atField = error instanceof Problem ? Object.values(error.fields)[0]?.[0] : undefined;
+            setProblem(atField ?? (error instanceof Error ? error.message : 'It was broken off.'));
         }
         setWorking(false);
     };
     return (
         <div className="mb-4 border border-dashed border-edge p-3">
             <div className="flex flex-wrap items-center gap-3">
-                <Button disabled={working || line === ''} onClick={() => void start()}>
+                <Button disabled={working || line === '' || !knowsWhere} onClick={() => void start()}>
                     {working ? 'Measuring …' : 'Try it with the simulated bench'}
                 </Button>
                 <span className="text-sm text-pencil">A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.</span>
