@@ -11,7 +11,9 @@ use App\Mapping\Today;
 use App\Mapping\UnreadableBuild;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
+use App\Models\JoinRecord;
 use App\Models\ReadingRecord;
+use App\Models\TickRecord;
 use App\Models\Written;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -102,7 +104,9 @@ final class ReadBack
         $parts = $build->parts->sum(static fn (BuildPartRecord $row): int => strlen((string) $row->getRawOriginal('spec')));
         // Notes are counted as they are written into the file, where some letters take six bytes.
         $lines = $build->lines->sum(static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')));
-        $rest = strlen(Json::encode([$build->brief, $build->extra, $build->profiles])) + 300 * ($build->joins->count() + $build->ticks->count());
+        $rest = strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles]))
+            + (int) $build->joins->sum(static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')))
+            + (int) $build->ticks->sum(static fn (TickRecord $row): int => 50 + strlen(Json::encode($row->step)) + strlen((string) $row->getRawOriginal('extra')));
         $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * $kept;
         if ($all > Format::MOST_BYTES) {
             throw ValidationException::withMessages(['build' => sprintf(

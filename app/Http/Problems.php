@@ -92,9 +92,9 @@ final class Problems
         return match ($status) {
             403, 404 => self::json(404, 'not-found', 'There is nothing here for you under this address.'),
             419 => self::json(419, 'signed-out', 'The page was open too long and its key has run out. Load it again in another window and sign in, then save once more.'),
-            429 => self::json(429, 'too-often', $error->getMessage() === 'Another one is running.' ? 'Another measurement or sampling of yours is still running. Wait until it has ended, then try again.' : 'Too many tries. Wait a minute, then try again.'),
+            429 => self::json(429, 'too-often', $error instanceof StreamBusy ? $error->getMessage() : 'Too many tries. Wait a minute, then try again.'),
             415 => self::json(415, 'refused', 'What is sent here is JSON, and says so in its Content-Type.'),
-            400 => self::json(400, 'refused', $error->getMessage() === 'This server goes by another name.' ? $error->getMessage() : 'That was not understood.'),
+            400 => self::json(400, 'refused', $error instanceof OtherName ? $error->getMessage() : 'That was not understood.'),
             default => self::json($status, 'refused', 'That was not understood.'),
         };
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\StreamBusy;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /**
  * Answers that come piece by piece, one JSON document a line. A builder has one of them at a time, none goes on
@@ -35,7 +35,7 @@ final class Stream
     /**
      * @param  callable(self): void  $work  tells its lines
      *
-     * @throws TooManyRequestsHttpException while another one of this builder's runs
+     * @throws StreamBusy while another one of this builder's runs
      */
     public static function lines(callable $work): StreamedResponse
     {
@@ -44,7 +44,7 @@ final class Stream
             // One that its page has left notices at its next line.
             $lock->block(self::WAIT_SECONDS);
         } catch (LockTimeoutException) {
-            throw new TooManyRequestsHttpException(5, 'Another one is running.');
+            throw new StreamBusy;
         }
 
         return new StreamedResponse(static function () use ($work, $lock): void {
