@@ -12,7 +12,7 @@ use App\Models\ReadingRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Bench\Replacement;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\Fields;
 use PocketPlot\File\FigurePlace;

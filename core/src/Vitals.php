@@ -11,10 +11,10 @@ use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\RemedyKind;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Figure;
 

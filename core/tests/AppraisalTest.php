@@ -5,15 +5,15 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
-use PocketPlot\Check\Candidates;
 use PocketPlot\Check\Finding;
-use PocketPlot\Check\RemedyFinder;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
 use PocketPlot\File\BuildReader;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\SupplyTree;
 use PocketPlot\Quantity\Day;
+use PocketPlot\WhatIf\Candidates;
+use PocketPlot\WhatIf\RemedyFinder;
 
 it('gives the demo builds the verdicts they were made for', function (string $name, Verdict $verdict): void {
     expect(Make::appraise(Make::demo($name))->verdict)->toBe($verdict);

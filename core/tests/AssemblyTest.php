@@ -5,7 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Assembly\Step;
 use PocketPlot\Assembly\StepPlanner;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 
 /** @return array<string, Step> by id */
 function steps(array $lines): array

@@ -13,7 +13,7 @@ use PocketPlot\Bench\Replacement;
 use PocketPlot\Bench\RunTests;
 use PocketPlot\Bench\Sweep;
 use PocketPlot\Build\Build;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 use CoreTests\Make;
 use CoreTests\Power;
 use PocketPlot\Build\Profile;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Power\DeepDischarge;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
@@ -24,7 +24,7 @@ use PocketPlot\Power\Moment;
 use PocketPlot\Power\NoBalance;
 use PocketPlot\Power\PlayState;
 use PocketPlot\Power\Run;
-use PocketPlot\PowerReport;
+use PocketPlot\Report\PowerReport;
 
 describe('by hand, a chemistry at a time', function (): void {
     // Without resistance or cut-off, constant power lasts as long as the energy: Ah × nominal volts × cells ÷ watts.

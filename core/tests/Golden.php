@@ -7,12 +7,12 @@ namespace CoreTests;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
-use PocketPlot\Check\RemedyFinder;
 use PocketPlot\Check\Verdict;
 use PocketPlot\File\Json;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
-use PocketPlot\PowerReport;
+use PocketPlot\Report\PowerReport;
+use PocketPlot\WhatIf\RemedyFinder;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

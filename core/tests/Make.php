@@ -6,9 +6,9 @@ namespace CoreTests;
 
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Rule;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\Format;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use CoreTests\Power;
 use PocketPlot\Build\Profile;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\Chemistry;
 use PocketPlot\Power\Circuit;

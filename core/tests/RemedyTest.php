@@ -3,14 +3,14 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
-use PocketPlot\Check\Loss;
 use PocketPlot\Check\Measuring;
-use PocketPlot\Check\RemedyFinder;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Part;
+use PocketPlot\WhatIf\Loss;
+use PocketPlot\WhatIf\RemedyFinder;
 
 function shelfPart(string $id): Part
 {

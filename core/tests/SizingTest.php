@@ -6,10 +6,8 @@ use CoreTests\Make;
 use CoreTests\Power;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Profile;
-use PocketPlot\Check\Facts;
-use PocketPlot\Check\PackChoice;
-use PocketPlot\Check\PackChoices;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\Cells;
@@ -21,7 +19,9 @@ use PocketPlot\Power\Guard;
 use PocketPlot\Power\PackNeed;
 use PocketPlot\Power\Scatter;
 use PocketPlot\Power\Sizing;
-use PocketPlot\PowerReport;
+use PocketPlot\Report\PowerReport;
+use PocketPlot\WhatIf\PackChoice;
+use PocketPlot\WhatIf\PackChoices;
 
 $charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
     'chemistries' => ['lithium-ion', 'nickel-metal-hydride'], 'seriesLeast' => 1, 'seriesMost' => 4, 'inputVolts' => Make::band(4.5, 5.5), 'chargeMa' => 1000, 'powerPath' => 'no', ...$with,

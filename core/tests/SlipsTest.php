@@ -5,7 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\PartReader;
-use PocketPlot\PowerReport;
+use PocketPlot\Report\PowerReport;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 

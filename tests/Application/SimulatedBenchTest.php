@@ -10,10 +10,10 @@ use PocketPlot\Bench\RunTests;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Reading;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildReader;
 use PocketPlot\Quantity\Day;
-use PocketPlot\ReadingEffect;
+use PocketPlot\WhatIf\ReadingEffect;
 
 /** A demo build under a name of its own: each name has another hidden device behind the bench. */
 function device(string $demo, int $number): Build

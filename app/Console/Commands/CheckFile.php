@@ -8,13 +8,13 @@ use Illuminate\Console\Command;
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\RemedyFinder;
 use PocketPlot\Check\RemedyKind;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\File\BadFile;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Day;
+use PocketPlot\WhatIf\RemedyFinder;
 
 /** Appraises a build file without a database or a browser. */
 final class CheckFile extends Command

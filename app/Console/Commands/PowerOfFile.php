@@ -13,10 +13,10 @@ use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\PackNeed;
 use PocketPlot\Power\Scatter;
-use PocketPlot\PowerReport;
 use PocketPlot\Quantity\Number;
-use PocketPlot\SizingReport;
-use PocketPlot\SourceReport;
+use PocketPlot\Report\PowerReport;
+use PocketPlot\Report\SizingReport;
+use PocketPlot\Report\SourceReport;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** The power of a build file without a database or a browser: tree, budget, run times, who gives up first, charge, sizing. */

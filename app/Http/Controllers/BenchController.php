@@ -20,7 +20,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Bench\LogReader;
 use PocketPlot\Build\Reading;
-use PocketPlot\ReadingEffect;
+use PocketPlot\WhatIf\ReadingEffect;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What was measured, and the bench it was measured on. */

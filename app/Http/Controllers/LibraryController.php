@@ -17,14 +17,14 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Vocabulary;
-use PocketPlot\Check\Candidates;
-use PocketPlot\Check\Effect;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\RemedyFinder;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\WhatIf\Candidates;
+use PocketPlot\WhatIf\Effect;
+use PocketPlot\WhatIf\RemedyFinder;
 
 /** Parts, and what would become of a build with them. */
 final class LibraryController

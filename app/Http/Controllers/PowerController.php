@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Sampling;
-use PocketPlot\PowerReport;
+use PocketPlot\Report\PowerReport;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Supply tree, run time, charge and sizing of a build. */

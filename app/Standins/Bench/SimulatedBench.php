@@ -6,8 +6,7 @@ namespace App\Standins\Bench;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Facts;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\DrawKind;
@@ -20,6 +19,7 @@ use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\GivesUp;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Source;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Assembly;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Facts;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Number;

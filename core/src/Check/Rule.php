@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
+use PocketPlot\Facts\Facts;
+
 /** One thing an experienced builder would check. One file a rule; its id never changes. */
 interface Rule
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 
 /** All rules, in the order in which their findings are read. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Build\Vocabulary;
-use PocketPlot\Constants;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
 
 /**
  * Every facet a part can have, field by field: what it is called, its unit or kind. The published

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Heat;
 
-use PocketPlot\Constants;
+use PocketPlot\Quantity\Constants;
 
 /**
  * How warm the air inside a closed body gets: watts ÷ (surface × 8 W/m²K + vents + fan). A first

@@ -6,12 +6,12 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
-use PocketPlot\Constants;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
 /** Makes the branches and output stages of a circuit out of the supply tree, and notes what nobody knows. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
-use PocketPlot\Constants;
 use PocketPlot\Part\Part;
+use PocketPlot\Quantity\Constants;
 
 /** The pack that a wished run time asks for, by chemistry and cells in a row, found by emptying trial packs. */
 final class Sizing

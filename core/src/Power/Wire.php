@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
-use PocketPlot\Constants;
+use PocketPlot\Quantity\Constants;
 
 /** Ohm of copper wire. */
 final class Wire

@@ -6,13 +6,13 @@ namespace PocketPlot\Check\Audio;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Rail;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
 final class AudioSupply implements Rule

@@ -6,11 +6,11 @@ namespace PocketPlot\Check\Audio;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
 final class Channels implements Rule

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Audio;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\YesNo;
 

@@ -6,13 +6,13 @@ namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\Cable;
 use PocketPlot\Part\FigureRef;

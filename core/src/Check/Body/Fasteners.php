@@ -6,18 +6,18 @@ namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Fastener;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Post;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
 
 final class Fasteners implements Rule
 {

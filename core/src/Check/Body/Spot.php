@@ -6,12 +6,12 @@ namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 
 final class Spot implements Rule
 {

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
+use PocketPlot\Quantity\Constants;
 
 final class Wall implements Rule
 {

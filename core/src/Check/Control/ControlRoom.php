@@ -6,10 +6,10 @@ namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Sits;
 use PocketPlot\Quantity\Figure;
 

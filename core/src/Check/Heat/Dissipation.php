@@ -6,11 +6,12 @@ namespace PocketPlot\Check\Heat;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Facts\Facts;
+use PocketPlot\Heat\Warmth;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Heat;
 use PocketPlot\Part\Role;

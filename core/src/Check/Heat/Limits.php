@@ -6,15 +6,15 @@ namespace PocketPlot\Check\Heat;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
+use PocketPlot\Quantity\Constants;
 
 final class Limits implements Rule
 {

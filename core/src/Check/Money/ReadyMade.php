@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Money;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Facts\Facts;
 
 final class ReadyMade implements Rule
 {

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace PocketPlot\Check\People;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Quantity\Constants;
 
 final class Skills implements Rule
 {

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace PocketPlot\Check\People;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Money;
 
 final class Tools implements Rule

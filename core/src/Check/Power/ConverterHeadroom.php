@@ -6,11 +6,11 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;

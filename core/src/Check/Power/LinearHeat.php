@@ -6,17 +6,17 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
 final class LinearHeat implements Rule

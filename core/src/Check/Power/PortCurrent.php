@@ -6,18 +6,18 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
 final class PortCurrent implements Rule

@@ -6,12 +6,12 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Figure;

@@ -6,17 +6,17 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Constants;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Fuse;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
 final class ShortCircuit implements Rule

@@ -6,11 +6,11 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;

@@ -6,12 +6,12 @@ namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;

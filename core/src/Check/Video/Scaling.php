@@ -7,12 +7,12 @@ namespace PocketPlot\Check\Video;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Panel;
 use PocketPlot\Part\YesNo;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Whole;
 
 use PocketPlot\Check\Answers;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\OpenFigure;
@@ -13,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
 final class Unmeasured implements Rule

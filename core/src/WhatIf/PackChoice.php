@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\WhatIf;
 
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Circuit;

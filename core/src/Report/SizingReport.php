@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot;
+namespace PocketPlot\Report;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Measuring;
-use PocketPlot\Check\PackChoice;
 use PocketPlot\Fit\PackRoom;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\PackNeed;
+use PocketPlot\WhatIf\PackChoice;
 
 /** From a wish to the packs that do it, and from a room to the longest run. */
 final readonly class SizingReport

@@ -2,19 +2,31 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\WhatIf;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Body\FitsInside;
 use PocketPlot\Check\Body\StackHeight;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Power\CellProtection;
+use PocketPlot\Check\Power\DeepDischarge;
+use PocketPlot\Check\Power\RailCurrent;
+use PocketPlot\Check\Power\RunTimeWanted;
+use PocketPlot\Check\Power\ShortCircuit;
+use PocketPlot\Check\Power\SourceCurrent;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\RuleBook;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 
 /** What another pack in the place of the one in use does to the rest of the build: clashes about power that it brings, and whether it goes into the body. */
 final readonly class PackTrial
 {
     /** Rules that ask the pack itself: what they say of the one in use says nothing about another. */
-    private const ITS_OWN = [Power\SourceCurrent::class, Power\RailCurrent::class, Power\CellProtection::class, Power\DeepDischarge::class, Power\ShortCircuit::class];
+    private const ITS_OWN = [SourceCurrent::class, RailCurrent::class, CellProtection::class, DeepDischarge::class, ShortCircuit::class];
 
     /** @var list<class-string<Rule>> all about power but the run time */
     private array $rules;
@@ -28,7 +40,7 @@ final readonly class PackTrial
     /** @param  Line  $source  the line whose pack is in question */
     public function __construct(private Build $build, private Line $source)
     {
-        $this->rules = array_keys(array_filter(RuleBook::metas(), static fn (Meta $meta): bool => $meta->family() === 'power' && $meta->id !== Power\RunTimeWanted::meta()->id));
+        $this->rules = array_keys(array_filter(RuleBook::metas(), static fn (Meta $meta): bool => $meta->family() === 'power' && $meta->id !== RunTimeWanted::meta()->id));
         $facts = new Facts($build);
         $this->clashes = self::clashesOf($this->rules, $facts);
         $this->misfits = array_filter(self::misfits($facts), static fn (Finding $finding): bool => ! in_array($source->id, $finding->lines, true));

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\WhatIf;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
+use PocketPlot\Check\Measuring;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;

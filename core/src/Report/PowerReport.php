@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot;
+namespace PocketPlot\Report;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
-use PocketPlot\Check\Facts;
-use PocketPlot\Check\PackChoices;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildWriter;
 use PocketPlot\Fit\PackRoom;
 use PocketPlot\Part\Part;
@@ -27,6 +26,7 @@ use PocketPlot\Power\Scatter;
 use PocketPlot\Power\Sizing;
 use PocketPlot\Power\TreeView;
 use PocketPlot\Power\WayEnds;
+use PocketPlot\WhatIf\PackChoices;
 
 /** Everything about a build's power for one way of playing: the second front door, beside Appraisal. */
 final class PowerReport

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot;
+namespace PocketPlot\Quantity;
 
 /** Figures of nature and of the trade, each with where it comes from. What we chose ourselves stands in Build\Margins. */
 final class Constants

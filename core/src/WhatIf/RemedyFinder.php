@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\WhatIf;
 
 use PocketPlot\Appraisal;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Remedy;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Day;

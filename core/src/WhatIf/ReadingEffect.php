@@ -2,16 +2,18 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot;
+namespace PocketPlot\WhatIf;
 
+use PocketPlot\Appraisal;
 use PocketPlot\Bench\Replacement;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Reading;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\Since;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\Quantity\Day;
+use PocketPlot\Vitals;
 
 /** What would move if a reading took the place of the spec figures it speaks of: a second appraisal laid beside the first. */
 final readonly class ReadingEffect

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\WhatIf;
 
 use PocketPlot\Appraisal;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Vitals;
 
 /**

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check\Heat;
+namespace PocketPlot\Heat;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Facts;
 use PocketPlot\Check\WorkingLine;
-use PocketPlot\Heat\BoxAir;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Number;

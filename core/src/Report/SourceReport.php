@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot;
+namespace PocketPlot\Report;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Measuring;

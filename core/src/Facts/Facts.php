@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check;
+namespace PocketPlot\Facts;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
-use PocketPlot\Check\Heat\Warmth;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Power\CableDrop;
 use PocketPlot\Fit\BodySize;
+use PocketPlot\Heat\Warmth;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\RunTime;
 use PocketPlot\Power\SupplyTree;
