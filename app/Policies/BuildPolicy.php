@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Http\Journal;
+use App\Journal\Journal;
 use App\Models\BuildRecord;
 use App\Models\User;
 

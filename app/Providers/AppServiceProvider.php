@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Http\Journal;
 use App\Http\Middleware\HoldsSession;
 use App\Http\Requests\EmailRequest;
+use App\Journal\Journal;
 use App\Models\BuildRecord;
 use App\Models\User;
 use App\Policies\BuildPolicy;

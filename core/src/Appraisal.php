@@ -10,6 +10,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Grid;
+use PocketPlot\Check\Judgements;
 use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
@@ -30,7 +31,6 @@ final readonly class Appraisal
      * @param  list<Finding>  $findings  worst first
      * @param  list<Step>  $steps
      * @param  list<OpenFigure>  $open  what to measure next, the figure that settles most first
-     * @param  array<string, list<Finding>>  $said  the findings by rule id
      */
     private function __construct(
         public Build $build,
@@ -40,7 +40,7 @@ final readonly class Appraisal
         public array $steps,
         public Costs $costs,
         public array $open,
-        private array $said,
+        private Judgements $judgements,
         private Facts $facts,
     ) {}
 
@@ -52,24 +52,25 @@ final readonly class Appraisal
         return self::from($facts, RuleBook::ask($facts), $today);
     }
 
-    /**
-     * The same appraisal as of() gives, for a build in which one part was swapped or added, asking only
-     * the rules that the swap can touch.
-     *
-     * @param  list<string>  $touched  Part::$touches of the parts that went and came
-     */
-    public static function again(self $before, Build $build, array $touched, Day $today): self
+    /** The same, ready to be laid beside many builds close by: see after(). */
+    public static function toCompare(Build $build, Day $today): self
     {
-        $touches = array_fill_keys($touched, true);
-        $facts = Facts::after($before->facts, $build, $touches);
+        $facts = new Facts($build);
 
-        return self::from($facts, RuleBook::askAgain($facts, $before->said, $touches), $today);
+        return self::from($facts, RuleBook::askNoting($facts), $today);
     }
 
-    /** @param  array<string, list<Finding>>  $said */
-    private static function from(Facts $facts, array $said, Day $today): self
+    /** The same appraisal as of() gives, for this build with some lines swapped, added or gone: only what rests on these is judged again. */
+    public function after(Build $build, Day $today): self
     {
-        $findings = RuleBook::worstFirst($said);
+        $facts = Facts::after($this->facts, $build);
+
+        return self::from($facts, RuleBook::askAgain($facts, $this->judgements), $today);
+    }
+
+    private static function from(Facts $facts, Judgements $judgements, Day $today): self
+    {
+        $findings = $judgements->worstFirst();
         $steps = StepPlanner::plan($facts);
 
         return new self(
@@ -80,7 +81,7 @@ final readonly class Appraisal
             $steps,
             $facts->costs(),
             OpenFigure::among($findings, $facts->build),
-            $said,
+            $judgements,
             $facts,
         );
     }
@@ -120,6 +121,12 @@ final readonly class Appraisal
         ];
     }
 
+    /** @return array<string, array{verdict: string, figure: string}> what stands on the tab of each station */
+    public function tabs(): array
+    {
+        return Tabs::of($this->build, $this->findings, $this->steps, $this->vitals);
+    }
+
     /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal") */
     public function toArray(): array
     {
@@ -127,7 +134,7 @@ final readonly class Appraisal
             'verdict' => $this->verdict->value,
             'vitals' => $this->vitals->toArray(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
-            'tabs' => Tabs::of($this),
+            'tabs' => $this->tabs(),
             'steps' => array_map(fn (Step $step): array => [
                 'id' => $step->id,
                 'phase' => $step->phase->value,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot;
 
 use PocketPlot\Assembly\Step;
+use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Quantity\Number;
@@ -12,20 +13,22 @@ use PocketPlot\Quantity\Number;
 /** What stands on the tab of each station: the worst mark inside it, and one figure. */
 final class Tabs
 {
-    /** @return array<string, array{verdict: string, figure: string}> by station */
-    public static function of(Appraisal $appraisal): array
+    /**
+     * @param  list<Finding>  $findings
+     * @param  list<Step>  $steps
+     * @return array<string, array{verdict: string, figure: string}> by station
+     */
+    public static function of(Build $build, array $findings, array $steps, Vitals $vitals): array
     {
-        $vitals = $appraisal->vitals;
-        $build = $appraisal->build;
-        $waits = array_filter($appraisal->steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id]) && $step->waitsFor() !== []) !== [];
-        $worst = self::worstOf($appraisal->findings);
+        $waits = array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id]) && $step->waitsFor() !== []) !== [];
+        $worst = self::worstOf($findings);
         $hours = $vitals->runTime->usual;
         $tabs = [
             'brief' => [$vitals->costVerdict->worseOf($vitals->runTimeVerdict)->worseOf($vitals->sizeVerdict)->worseOf($vitals->massVerdict), self::counted(count($build->brief->games), 'game')],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
-            'power' => [self::worstOf($appraisal->findings, 'power.'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
+            'power' => [self::worstOf($findings, 'power.'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->unmeasured).' open'],
-            'buy' => [self::worstOf($appraisal->findings, 'money.budget'), $vitals->cost->rounded()],
+            'buy' => [self::worstOf($findings, 'money.budget'), $vitals->cost->rounded()],
             'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
             'bench' => [$vitals->unmeasured > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->unmeasured} open"],
         ];

@@ -12,7 +12,6 @@ use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Check\Finding;
-use PocketPlot\Check\RemedyKind;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Quantity\Day;
@@ -75,8 +74,11 @@ final readonly class Vitals
             if ($finding->verdict === Verdict::Clash) {
                 $clashes++;
             } elseif ($finding->verdict === Verdict::Unmeasured) {
-                foreach ($finding->remedies as $remedy) {
-                    $missing[$remedy->kind === RemedyKind::Measure ? "{$remedy->lineId} {$remedy->figure}" : $finding->key()] = true;
+                foreach ($finding->waitsFor as [$line, $figure]) {
+                    $missing["{$line} {$figure}"] = true;
+                }
+                if ($finding->waitsFor === []) {
+                    $missing[$finding->key()] = true;
                 }
             }
         }
@@ -170,7 +172,7 @@ final readonly class Vitals
             return ['kind' => 'add', 'says' => 'Add the first part: the board.', 'station' => 'parts', 'ref' => null];
         }
         if ($worst !== null && $worst->verdict === Verdict::Clash) {
-            return ['kind' => 'settle', 'says' => $worst->says, 'station' => 'parts', 'ref' => $worst->key()];
+            return ['kind' => 'settle', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
         }
         $wanted = array_values(array_filter($build->chosen(), static fn (Line $line): bool => in_array($line->state, [SupplyState::ToFind, SupplyState::Chosen, SupplyState::Faulty], true)));
         if ($wanted !== [] && $worst?->verdict !== Verdict::Unmeasured) {
@@ -189,7 +191,7 @@ final readonly class Vitals
             return ['kind' => 'order', 'says' => "{$verb} {$first->name()}{$more}.", 'station' => 'buy', 'ref' => $first->id];
         }
         if ($worst !== null && $worst->verdict === Verdict::Unmeasured) {
-            return ['kind' => 'measure', 'says' => $worst->says, 'station' => 'parts', 'ref' => $worst->key()];
+            return ['kind' => 'measure', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
         }
         foreach ($open as $step) {
             if ($step->waitsFor() === []) {

@@ -2,8 +2,7 @@
 
 declare(strict_types=1);
 
-/** Rooms from the bottom to the top. A room may use itself and those below it. */
-const ROOMS = ['Quantity' => 0, 'Part' => 1, 'Build' => 2, 'Power' => 3, 'Sourcing' => 3, 'Fit' => 3, 'Wiring' => 3, 'Heat' => 3, 'Check' => 4, 'Bench' => 4, 'Assembly' => 5, 'File' => 6];
+use CoreTests\CodeMap;
 
 /**
  * @return array<string, string> path under core/src => code
@@ -48,16 +47,32 @@ it('keeps the core free of framework, clock, globals and files', function (): vo
     }
 });
 
-it('lets arrows run only downwards', function (): void {
-    foreach (sources() as $path => $code) {
-        $room = explode('/', $path)[0];
-        if (! isset(ROOMS[$room])) {
-            // The front door stands above all rooms.
-            continue;
+it('lets arrows run only downwards, in the core and in the application', function (): void {
+    $arrows = (new CodeMap(dirname(__DIR__, 2)))->arrows();
+    expect(count($arrows))->toBeGreaterThan(15);
+    foreach ($arrows as $from => $targets) {
+        expect(CodeMap::heightOf($from))->not->toBeNull("no place among the rooms for {$from}");
+        foreach ($targets as $to => $uses) {
+            expect(CodeMap::heightOf($to) ?? PHP_INT_MAX)->toBeLessThan(CodeMap::heightOf($from), "{$from} looks up at {$to}: {$uses[0]}");
         }
-        preg_match_all('/^use PocketPlot\\\\(\w+)\\\\/m', $code, $used);
-        foreach ($used[1] as $other) {
-            expect(ROOMS[$other] <= ROOMS[$room])->toBeTrue("{$path} uses {$other}, which stands above {$room}");
+    }
+});
+
+it('has no circle of files', function (): void {
+    expect((new CodeMap(dirname(__DIR__, 2)))->circles())->toBe([]);
+});
+
+it('names every room in the document', function (): void {
+    $document = (string) file_get_contents(dirname(__DIR__, 2).'/docs/ARCHITECTURE.md');
+    foreach ([...array_filter(CodeMap::CORE), ...CodeMap::APP] as $room) {
+        expect($document)->toContain("`{$room}/`");
+    }
+});
+
+it('lets rules ask Facts and nobody else, so that what they rest on is known', function (): void {
+    foreach (sources() as $path => $code) {
+        if (preg_match('#^Check/\w+/#', $path) === 1) {
+            expect(preg_match('/\$facts->(build|supplyTree|leadOhms)\b/', $code))->toBe(0, $path);
         }
     }
 });

@@ -7,7 +7,7 @@ use CoreTests\Power;
 use PocketPlot\Bench\Compared;
 use PocketPlot\Bench\Fit;
 use PocketPlot\Bench\LogReader;
-use PocketPlot\Bench\LogSums;
+use PocketPlot\Bench\LogTally;
 use PocketPlot\Bench\OddOneOut;
 use PocketPlot\Bench\Replacement;
 use PocketPlot\Bench\RunTests;
@@ -272,8 +272,8 @@ describe('a meter\'s log', function (): void {
 
     it('adds up by trapezoids', function (): void {
         // 0 to 1 A over an hour at 4 V: half an amp-hour, 2 Wh.
-        $sums = LogSums::of([[0.0, 4.0, 0.0], [3600.0, 4.0, 1.0]]);
-        expect($sums?->milliampHours)->toEqualWithDelta(500.0, 1e-9)->and($sums?->wattHours)->toEqualWithDelta(2.0, 1e-9)->and($sums?->meanW)->toEqualWithDelta(2.0, 1e-9)->and(LogSums::of([[0.0, 1.0, 1.0]]))->toBeNull();
+        $sums = LogTally::sumsOf([[0.0, 4.0, 0.0], [3600.0, 4.0, 1.0]]);
+        expect($sums?->milliampHours)->toEqualWithDelta(500.0, 1e-9)->and($sums?->wattHours)->toEqualWithDelta(2.0, 1e-9)->and($sums?->meanW)->toEqualWithDelta(2.0, 1e-9)->and(LogTally::sumsOf([[0.0, 1.0, 1.0]]))->toBeNull();
     });
 });
 

@@ -360,7 +360,7 @@ it('says which figures it misses', function (array $drop, string $figure): void 
     $appraisal = Make::appraise(Make::build($lines, ['runTimeHours' => 1], $joins));
     expect($appraisal->vitals->runTime->isKnown())->toBeFalse();
     $findings = array_values(array_filter($appraisal->findings, static fn ($one): bool => $one->rule === 'power.runtime'));
-    expect((string) $findings[0]->remedies[0]->figure)->toBe($figure);
+    expect((string) $findings[0]->remedies()[0]->figure)->toBe($figure);
 })->with([
     'efficiency' => [['five', ['outputs', 0, 'efficiency']], 'output.efficiency@out'],
     'output volts' => [['five', ['outputs', 0, 'volts']], 'output.volts@out'],

@@ -6,7 +6,9 @@ use CoreTests\Make;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Grid;
 use PocketPlot\Check\Since;
+use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -203,7 +205,7 @@ it('sets part against part with the worst mark between them', function (): void 
 });
 
 it('tells what became better and worse since the last look', function (): void {
-    $finding = static fn (string $about, Verdict $verdict): Finding => new Finding('body.wall', $verdict, ['x'], "It is {$verdict->value}.", about: $about);
+    $finding = static fn (string $about, Verdict $verdict): Finding => new Finding('body.wall', $verdict, ['x'], static fn (): Words => new Words("It is {$verdict->value}."), $about, false, Subject::whole());
     $changes = Since::compare(['body.wall/x/a' => 'fits', 'body.wall/x/b' => 'clash', 'body.wall/x/c' => 'tight', 'body.wall/x/gone' => 'clash', 'body.wall/x/was-fine' => 'fits'], [
         $finding('a', Verdict::Clash), $finding('b', Verdict::Tight), $finding('c', Verdict::Tight), $finding('new', Verdict::Unmeasured), $finding('new-fit', Verdict::Fits),
     ]);

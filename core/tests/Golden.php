@@ -22,10 +22,13 @@ use Random\Randomizer;
  */
 final class Golden
 {
-    public const FILE = 'core/tests/golden/said.jsonl.gz';
+    public const FILE = __DIR__.'/golden/said.jsonl.gz';
 
     /** Builds drawn by lot. */
     public const DRAWN = 200;
+
+    /** Of them, so many in bin/test. */
+    public const FEW = 30;
 
     private const IN_TREE = ['refuge', 'thimble', 'barge'];
 
@@ -52,6 +55,18 @@ final class Golden
         }
     }
 
+    /** @return array<string, array<string, mixed>> what was said before, by the build's name */
+    public static function before(): array
+    {
+        $before = [];
+        foreach (explode("\n", trim((string) gzdecode((string) file_get_contents(self::FILE)))) as $line) {
+            $one = json_decode($line, true, 64, JSON_THROW_ON_ERROR);
+            $before[$one['name']] = $one['said'];
+        }
+
+        return $before;
+    }
+
     /** @return array<string, mixed> everything that is said of one build; with remedies and scatter for those of the tree only, which take seconds */
     public static function said(string $name, Build $build): array
     {
@@ -61,9 +76,9 @@ final class Golden
         $findings = [];
         foreach ($appraisal->findings as $finding) {
             $findings[$finding->key()][] = [
-                'verdict' => $finding->verdict->value, 'lines' => $finding->lines, 'says' => $finding->says, 'comparison' => $finding->comparison,
-                'working' => array_map(static fn ($row): array => $row->toArray(), $finding->working),
-                'remedies' => array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies),
+                'verdict' => $finding->verdict->value, 'lines' => $finding->lines, 'says' => $finding->says(), 'comparison' => $finding->comparison(),
+                'working' => array_map(static fn ($row): array => $row->toArray(), $finding->working()),
+                'remedies' => array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()),
                 ...($isOfTree ? ['tried' => self::tried($finder, $appraisal, $finding)] : []),
             ];
         }
@@ -133,7 +148,7 @@ final class Golden
         return mb_strlen($text) > 160 ? mb_substr($text, 0, 159).'…' : $text;
     }
 
-    private static function drawn(int $seed): Build
+    public static function drawn(int $seed): Build
     {
         $random = new Randomizer(new Mt19937($seed));
         $one = static fn (array $of): mixed => array_values($of)[$random->getInt(0, count($of) - 1)];

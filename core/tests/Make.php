@@ -8,6 +8,7 @@ use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Rule;
+use PocketPlot\Check\RuleBook;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -61,7 +62,7 @@ final class Make
     {
         return array_map(
             static fn (Finding $finding): string => $finding->verdict->value.' '.($finding->ofWhole ? 'build' : ($finding->lines[0] ?? 'build')),
-            iterator_to_array((new $rule)->check(new Facts($build)), false),
+            RuleBook::askOne(new $rule, new Facts($build)),
         );
     }
 
@@ -71,7 +72,7 @@ final class Make
      */
     public static function findings(string $rule, Build $build): array
     {
-        return iterator_to_array((new $rule)->check(new Facts($build)), false);
+        return RuleBook::askOne(new $rule, new Facts($build));
     }
 
     public static function demo(string $name): Build

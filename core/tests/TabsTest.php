@@ -5,11 +5,10 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Verdict;
-use PocketPlot\Tabs;
 
 it('marks each tab by the worst inside it', function (string $demo): void {
     $appraisal = Make::appraise(Make::demo($demo));
-    $tabs = Tabs::of($appraisal);
+    $tabs = $appraisal->tabs();
     $weight = static fn (string $verdict): int => Verdict::from($verdict)->weight();
     $heaviest = static fn (string $of): int => max([0, ...array_map(
         static fn (Finding $finding): int => str_starts_with($finding->rule, $of) ? $weight($finding->verdict->value) : 0, $appraisal->findings,
@@ -19,18 +18,18 @@ it('marks each tab by the worst inside it', function (string $demo): void {
 })->with(['refuge', 'thimble', 'barge']);
 
 it('says one figure of each', function (): void {
-    $tabs = Tabs::of(Make::appraise(Make::demo('refuge')));
+    $tabs = Make::appraise(Make::demo('refuge'))->tabs();
     expect(array_map(static fn (array $tab): string => $tab['figure'], $tabs))->toMatchArray(['brief' => '2 games', 'parts' => '17 lines', 'checks' => '4 open', 'buy' => '153.02', 'build' => '23 left', 'bench' => '2 open'])
         ->and($tabs['power']['figure'])->toEndWith(' h');
 });
 
 it('calls nothing a fit on a blank page', function (): void {
-    $tabs = Tabs::of(Make::appraise(Make::build([])));
+    $tabs = Make::appraise(Make::build([]))->tabs();
     expect(array_unique(array_column($tabs, 'verdict')))->not->toContain('fits')->and($tabs['power']['figure'])->toBe('no pack')->and($tabs['parts']['figure'])->toBe('0 lines');
 });
 
 it('turns as soon as something waits or is open', function (array $lines, array $more, string $tab, string $verdict): void {
-    expect(Tabs::of(Make::appraise(Make::build($lines, [], $more)))[$tab]['verdict'])->toBe($verdict);
+    expect(Make::appraise(Make::build($lines, [], $more))->tabs()[$tab]['verdict'])->toBe($verdict);
 })->with([
     'a step waits for a part that is not here' => [['board' => ['role' => 'board', 'line' => ['state' => 'ordered', 'expectedOn' => '2026-12-01']]], [], 'build', 'tight'],
     'nobody knows when a part comes' => [['board' => ['role' => 'board', 'line' => ['state' => 'to-find']]], [], 'build', 'unmeasured'],

@@ -56,7 +56,7 @@ final class CheckFile extends Command
     {
         $this->line("{$appraisal->build->name}: {$appraisal->verdict->value}");
         foreach ($appraisal->findings as $finding) {
-            $this->line(sprintf('%-10s  %-22s  %s', $finding->verdict->value, $finding->rule, $finding->says));
+            $this->line(sprintf('%-10s  %-22s  %s', $finding->verdict->value, $finding->rule, $finding->says()));
         }
     }
 
@@ -70,8 +70,8 @@ final class CheckFile extends Command
                 'rule' => $finding->rule,
                 'verdict' => $finding->verdict->value,
                 'parts' => $finding->lines,
-                'says' => $finding->says,
-                'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $finding->working),
+                'says' => $finding->says(),
+                'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $finding->working()),
                 'remedies' => $this->remedies($finder, $appraisal, $finding),
             ], $appraisal->findings),
         ]);
@@ -85,7 +85,7 @@ final class CheckFile extends Command
         }
         $tried = array_map(static fn (array $one): array => [...$one['remedy']->toArray(), 'says' => "{$one['remedy']->says}: {$one['part']->name}", 'part' => $one['part']->id], $finder->find($appraisal, $finding));
         $byHand = array_map(static fn (Remedy $remedy): array => $remedy->toArray(), array_filter(
-            $finding->remedies,
+            $finding->remedies(),
             static fn (Remedy $remedy): bool => ! in_array($remedy->kind, [RemedyKind::Swap, RemedyKind::Add], true),
         ));
 

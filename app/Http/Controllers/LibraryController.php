@@ -112,7 +112,7 @@ final class LibraryController
         $before = Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
         $finding = $before->finding(is_string($given['finding']) ? $given['finding'] : '');
         abort_if($finding === null, 404);
-        $roles = array_unique(array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies)));
+        $roles = array_unique(array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())));
         $library = $ids = [];
         foreach ($roles as $role) {
             foreach ($this->rows($user, $role, '', self::MOST_TRIED) as $row) {
@@ -140,7 +140,7 @@ final class LibraryController
 
         return [
             'verdict' => $effect->verdict->value,
-            'says' => $worst instanceof Finding ? $worst->says : '',
+            'says' => $worst instanceof Finding ? $worst->says() : '',
             'settled' => count($effect->settled),
             'newClashes' => count($effect->newClashes),
             'vitals' => $effect->vitals->toArray(),

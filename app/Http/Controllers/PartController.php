@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepPart;
-use App\Http\Journal;
 use App\Http\Requests\ImportRequest;
 use App\Http\Requests\PartRequest;
+use App\Journal\Journal;
 use App\Mapping\BuildView;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;

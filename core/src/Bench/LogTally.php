@@ -29,6 +29,20 @@ final class LogTally
     /** @param  int  $kept  rows of the picture, at most; 2 keeps the first and the last only */
     public function __construct(private readonly int $kept) {}
 
+    /**
+     * @param  list<array{float, float, float}>  $log  seconds, volts, amps, in the order of time
+     * @return ?LogSums null with fewer than two rows
+     */
+    public static function sumsOf(array $log): ?LogSums
+    {
+        $tally = new self(2);
+        foreach ($log as [$seconds, $volts, $amps]) {
+            $tally->add($seconds, $volts, $amps);
+        }
+
+        return $tally->sums();
+    }
+
     public function add(float $seconds, float $volts, float $amps): void
     {
         $this->rows++;

@@ -151,7 +151,7 @@ final readonly class Replacement
     private static function ofRun(Build $build, Line $line, Reading $reading, array $leadOhms): array
     {
         $share = $line->part->pack?->usableShare;
-        $log = LogSums::of($reading->log);
+        $log = LogTally::sumsOf($reading->log);
         if ($share === null || ! $share->isKnown() || $log === null || ! $reading->ranOut()) {
             return [];
         }

@@ -49,7 +49,7 @@ final readonly class RunTests
         }
         $predicted = $run !== null && is_finite($run->hours) ? $run->hours : null;
 
-        return new Compared($reading, $reading->hours ?? 0.0, $predicted, $predicted === null ? null : $least, $predicted === null ? null : $most, $run, LogSums::of($reading->log), $reading->wattHours);
+        return new Compared($reading, $reading->hours ?? 0.0, $predicted, $predicted === null ? null : $least, $predicted === null ? null : $most, $run, LogTally::sumsOf($reading->log), $reading->wattHours);
     }
 
     private function circuit(Line $line, Reading $reading, Assumption $at): ?Circuit

@@ -4,28 +4,32 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
-/** What one rule says of some parts: the verdict, one sentence, the working and the ways out. */
-final readonly class Finding
+use Closure;
+use PocketPlot\Part\FigureRef;
+
+/** What one rule says of one subject. The verdict and what it is about are values; the words are made when somebody reads them. */
+final class Finding
 {
-    private string $key;
+    private readonly string $key;
+
+    private ?Words $words = null;
 
     /**
      * @param  list<string>  $lines  ids of the lines concerned, the one it stands beside first
-     * @param  list<WorkingLine>  $working
-     * @param  list<Remedy>  $remedies
+     * @param  Closure(): Words  $makeWords
      * @param  string  $about  tells findings of one rule on the same lines apart
+     * @param  bool  $ofWhole  about the whole build; the lines are only examples and may change while the finding stays
+     * @param  list<array{string, FigureRef}>  $waitsFor  line id and figure, each of which has to be found out first
      */
     public function __construct(
-        public string $rule,
-        public Verdict $verdict,
-        public array $lines,
-        public string $says,
-        public array $working = [],
-        public string $comparison = '',
-        public array $remedies = [],
-        public string $about = '',
-        /** About the whole build; the lines are only examples and may change while the finding stays. */
-        public bool $ofWhole = false,
+        public readonly string $rule,
+        public readonly Verdict $verdict,
+        public readonly array $lines,
+        private readonly Closure $makeWords,
+        public readonly string $about,
+        public readonly bool $ofWhole,
+        public readonly Subject $subject,
+        public readonly array $waitsFor = [],
     ) {
         $this->key = $rule.'/'.($ofWhole ? 'build' : ($lines[0] ?? 'build')).($about === '' ? '' : '/'.$about);
     }
@@ -36,7 +40,30 @@ final readonly class Finding
         return $this->key;
     }
 
-    /** @return array{key: string, rule: string, family: string, verdict: string, lines: list<string>, ofWhole: bool, says: string} what stands in the margin */
+    /** One sentence. */
+    public function says(): string
+    {
+        return $this->words()->says;
+    }
+
+    /** @return list<WorkingLine> */
+    public function working(): array
+    {
+        return $this->words()->working;
+    }
+
+    public function comparison(): string
+    {
+        return $this->words()->comparison;
+    }
+
+    /** @return list<Remedy> */
+    public function remedies(): array
+    {
+        return $this->words()->remedies;
+    }
+
+    /** @return array{key: string, rule: string, family: string, verdict: string, lines: list<string>, ofWhole: bool, says: ?string} what stands in the margin; of what fits, the sentence comes when it is opened */
     public function toArray(): array
     {
         return [
@@ -46,17 +73,24 @@ final readonly class Finding
             'verdict' => $this->verdict->value,
             'lines' => $this->lines,
             'ofWhole' => $this->ofWhole || $this->lines === [],
-            'says' => $this->says,
+            'says' => $this->says(),
         ];
     }
 
     /** @return array<string, mixed> with the working and the ways out, for whoever opens the note */
     public function inFull(): array
     {
-        return $this->toArray() + [
-            'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $this->working),
-            'comparison' => $this->comparison,
-            'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $this->remedies),
+        return [...$this->toArray(),
+            'says' => $this->says(),
+            'subject' => $this->subject->toArray(),
+            'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $this->working()),
+            'comparison' => $this->comparison(),
+            'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $this->remedies()),
         ];
+    }
+
+    private function words(): Words
+    {
+        return $this->words ??= ($this->makeWords)();
     }
 }

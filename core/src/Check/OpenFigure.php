@@ -22,13 +22,11 @@ final readonly class OpenFigure
     {
         $waiting = [];
         foreach ($findings as $finding) {
-            foreach ($finding->verdict === Verdict::Unmeasured && $finding->rule !== 'whole.unmeasured' ? $finding->remedies : [] as $remedy) {
-                if ($remedy->kind === RemedyKind::Measure && $remedy->lineId !== null && $remedy->figure !== null) {
-                    // One look at the brief answers skills, tools and rates for every line.
-                    $key = in_array($remedy->figure->key(), Measuring::OF_BRIEF, true) ? (string) $remedy->figure : "{$remedy->lineId} {$remedy->figure}";
-                    $waiting[$key] ??= ['line' => $remedy->lineId, 'figure' => $remedy->figure, 'findings' => []];
-                    $waiting[$key]['findings'][] = $finding->key();
-                }
+            foreach ($finding->verdict === Verdict::Unmeasured && $finding->rule !== 'whole.unmeasured' ? $finding->waitsFor : [] as [$line, $figure]) {
+                // One look at the brief answers skills, tools and rates for every line.
+                $key = in_array($figure->key(), Measuring::OF_BRIEF, true) ? (string) $figure : "{$line} {$figure}";
+                $waiting[$key] ??= ['line' => $line, 'figure' => $figure, 'findings' => []];
+                $waiting[$key]['findings'][] = $finding->key();
             }
         }
         $open = [];

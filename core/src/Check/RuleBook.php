@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Facts\Facts;
-use PocketPlot\Part\Part;
 
 /** All rules, in the order in which their findings are read. */
 final class RuleBook
@@ -80,9 +79,6 @@ final class RuleBook
         Whole\Unmeasured::class,
     ];
 
-    /** Of one rule. Some hold every part of one kind against every part of another: a thousand of each would never end. */
-    private const MOST_FINDINGS = 3000;
-
     /** @var array<class-string<Rule>, Meta> what each rule says of itself, asked once */
     private static array $metas = [];
 
@@ -98,77 +94,41 @@ final class RuleBook
         return self::$metas;
     }
 
-    /** @return array<string, list<Finding>> by rule id, in the book's order */
-    public static function ask(Facts $facts): array
+    /** What all rules say of a build. */
+    public static function ask(Facts $facts): Judgements
     {
-        return self::askAgain($facts, [], ['any' => true], true);
+        return self::judge($facts, null, false);
     }
 
-    /**
-     * The same answers as ask(), for a build in which only one part was swapped or added: rules that read
-     * nothing which the swap touches keep what they said.
-     *
-     * @param  array<string, list<Finding>>  $before  what each rule said before the swap
-     * @param  array<string, true>  $touched  Part::$touches of the parts that went and came, as keys
-     * @return array<string, list<Finding>> by rule id, in the book's order
-     */
-    public static function askAgain(Facts $facts, array $before, array $touched, bool $all = false): array
+    /** The same, each judgement with the facts it rests on, so that askAgain() can be asked of builds close by. */
+    public static function askNoting(Facts $facts): Judgements
     {
-        $said = [];
-        foreach (self::metas() as $rule => $meta) {
-            $isTouched = $all;
-            foreach ($isTouched ? [] : $meta->reads as $what) {
-                if (isset($touched[$what])) {
-                    $isTouched = true;
-                    break;
-                }
-            }
-            if (! $isTouched) {
-                $said[$meta->id] = $before[$meta->id] ?? [];
+        return self::judge($facts, null, true);
+    }
 
-                continue;
-            }
-            if ($rule === Whole\Unmeasured::class) {
-                $facts->keep(self::worstFirst($said));
-            }
-            $findings = [];
-            foreach ((new $rule)->check($facts) as $finding) {
-                if (count($findings) === self::MOST_FINDINGS) {
-                    $findings[] = self::rest($meta->id);
-                    break;
-                }
-                $findings[] = $finding;
-            }
-            $said[$meta->id] = $findings;
+    /** The same answers as ask(), for a build after a change: what rests on nothing that changed is taken over. */
+    public static function askAgain(Facts $facts, Judgements $before): Judgements
+    {
+        return self::judge($facts, $before, false);
+    }
+
+    /** @return list<Finding> what one rule says of a build */
+    public static function askOne(Rule $rule, Facts $facts): array
+    {
+        $judgements = new Judgements;
+        $judgements->of($rule, $facts, null, false);
+
+        return $judgements->inOrder();
+    }
+
+    private static function judge(Facts $facts, ?Judgements $before, bool $isNoting): Judgements
+    {
+        $judgements = new Judgements;
+        foreach (self::RULES as $class) {
+            $judgements->of(new $class, $facts, $before, $isNoting);
         }
+        $judgements->summarize((new Whole\Unmeasured)->summary($judgements->worstFirst(), $facts->build));
 
-        return $said;
-    }
-
-    /** What was not judged is said: silence would read as *fits*. */
-    private static function rest(string $rule): Finding
-    {
-        return new Finding($rule, Verdict::Unmeasured, [], sprintf('This list is too long for this check: after %d answers the rest was left out. Divide the build into two.', self::MOST_FINDINGS), about: 'rest', ofWhole: true);
-    }
-
-    /**
-     * @param  array<string, list<Finding>>  $said
-     * @return list<Finding> worst first, in the book's order among equals
-     */
-    public static function worstFirst(array $said): array
-    {
-        $clash = $unmeasured = $tight = $fits = [];
-        foreach ($said as $findings) {
-            foreach ($findings as $finding) {
-                match ($finding->verdict) {
-                    Verdict::Clash => $clash[] = $finding,
-                    Verdict::Unmeasured => $unmeasured[] = $finding,
-                    Verdict::Tight => $tight[] = $finding,
-                    Verdict::Fits => $fits[] = $finding,
-                };
-            }
-        }
-
-        return [...$clash, ...$unmeasured, ...$tight, ...$fits];
+        return $judgements;
     }
 }

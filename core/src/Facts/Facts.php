@@ -4,28 +4,45 @@ declare(strict_types=1);
 
 namespace PocketPlot\Facts;
 
+use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
+use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
-use PocketPlot\Check\Finding;
-use PocketPlot\Check\Power\CableDrop;
 use PocketPlot\Fit\BodySize;
 use PocketPlot\Heat\Warmth;
+use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Socket;
+use PocketPlot\Power\ChargePath;
+use PocketPlot\Power\CutOff;
+use PocketPlot\Power\Feed;
+use PocketPlot\Power\Missing;
+use PocketPlot\Power\Rail;
 use PocketPlot\Power\RunTime;
 use PocketPlot\Power\SupplyTree;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Rates;
 use PocketPlot\Sourcing\Costs;
+use PocketPlot\Wiring\PowerLeads;
 
-/** A build with what the rooms worked out about it, each worked out once and only when asked. */
+/**
+ * A build with what the rooms worked out about it, each worked out once and only when asked. Notes, when told to,
+ * which facts were asked for: a judgement has to be made again only when one of its facts is another.
+ *
+ * Every fact has a topic: its name, and what it is about ("with pack", "railOf panel").
+ */
 final class Facts
 {
-    /** Facets from which the supply tree is made. */
-    private const ELECTRIC = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'livesOn' => true];
+    /** Facets and roles from which the supply tree is made. */
+    public const TREE_RESTS_ON = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'livesOn' => true, 'role:board' => true, 'role:regulator' => true];
 
-    /** Facets that change the run without changing who feeds whom. */
-    private const ON_THE_WAY = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true];
+    /** Those that change the run without changing who feeds whom. */
+    public const RUN_RESTS_ON = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true, 'software' => true];
 
     private ?SupplyTree $supplyTree = null;
+
+    private ?PowerLeads $powerLeads = null;
 
     private ?RunTime $runTime = null;
 
@@ -43,14 +60,19 @@ final class Facts
     /** @var list<Line>|null */
     private ?array $inBody = null;
 
-    /** @var list<Finding> what the rules have found so far, for those that speak last */
-    private array $findings = [];
-
     /** @var list<Line> */
     private readonly array $lines;
 
     /** @var array<string, list<Line>> lines by what they touch: facets and roles */
     private array $index = [];
+
+    /** @var array<string, true>|null topics asked for since somebody began to listen */
+    private ?array $asked = null;
+
+    /** @var array<string, bool> by topic, whether it is what it was before */
+    private array $unchanged = [];
+
+    private ?self $before = null;
 
     public function __construct(public readonly Build $build)
     {
@@ -62,18 +84,16 @@ final class Facts
         }
     }
 
-    /**
-     * Of a build in which one part was swapped or added: what the swap cannot touch is taken over.
-     *
-     * @param  array<string, true>  $touches  facets and roles of the parts that went and came
-     */
-    public static function after(self $before, Build $build, array $touches): self
+    /** Of the same build with some lines swapped, added or gone: what these cannot touch is taken over. */
+    public static function after(self $before, Build $build): self
     {
         $facts = new self($build);
+        $facts->before = $before;
         $facts->costs = Costs::of($build, $before->costs());
-        if (array_intersect_key($touches, self::ELECTRIC) === []) {
+        $touched = self::touched($before->lines, $facts->lines);
+        if ($build->joins === $before->build->joins && array_intersect_key($touched, self::TREE_RESTS_ON) === []) {
             $facts->supplyTree = $before->supplyTree();
-            if (array_intersect_key($touches, self::ON_THE_WAY) === []) {
+            if ($build->brief === $before->build->brief && $build->profiles === $before->build->profiles && array_intersect_key($touched, self::RUN_RESTS_ON) === []) {
                 $facts->leadOhms = $before->leadOhms();
                 $facts->runTime = $before->runTime();
             }
@@ -82,39 +102,78 @@ final class Facts
         return $facts;
     }
 
+    /**
+     * Runs a judgement and notes what it asks for.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $judge
+     * @return array{T, list<string>} its answer, and the topics
+     */
+    public function listen(callable $judge): array
+    {
+        $this->asked = [];
+        $answer = $judge();
+        $asked = array_keys($this->asked);
+        $this->asked = null;
+
+        return [$answer, $asked];
+    }
+
+    /** Whether a topic's answer is the one it had before the lines were swapped. */
+    public function isUnchanged(string $topic): bool
+    {
+        return $this->unchanged[$topic] ??= $this->before !== null && Same::as($this->before->answer($topic), $this->answer($topic));
+    }
+
     /** @return list<Line> the chosen lines */
     public function lines(): array
     {
+        $this->note('lines');
+
         return $this->lines;
+    }
+
+    public function count(): int
+    {
+        $this->note('count');
+
+        return count($this->lines);
     }
 
     /** @return list<Line> chosen lines whose part has this facet */
     public function with(string $facet): array
     {
+        $this->note('with', $facet);
+
         return $this->index[$facet] ?? [];
     }
 
     /** @return list<Line> */
     public function filling(Role $role): array
     {
-        return $this->index["role:{$role->value}"] ?? [];
+        return $this->with("role:{$role->value}");
     }
 
     /** The first board: the one that computes. */
     public function board(): ?Line
     {
-        foreach ($this->filling(Role::Board) as $line) {
+        $this->note('board');
+        $boards = $this->index['role:'.Role::Board->value] ?? [];
+        foreach ($boards as $line) {
             if ($line->part->software !== null) {
                 return $line;
             }
         }
 
-        return $this->filling(Role::Board)[0] ?? null;
+        return $boards[0] ?? null;
     }
 
     /** @return list<Line> lines whose part has to find room in the body */
     public function inBody(): array
     {
+        $this->note('inBody');
+
         return $this->inBody ??= array_values(array_filter($this->lines, static fn (Line $line): bool => $line->part->sits->takesRoom()
             && $line->role !== Role::Case_ && $line->part->body === null
             // Screws and the like go where nothing else goes; those with a size of their own are counted.
@@ -123,40 +182,198 @@ final class Facts
 
     public function bodyLine(): ?Line
     {
-        return $this->with('body')[0] ?? null;
+        $this->note('bodyLine');
+
+        return $this->index['body'][0] ?? null;
+    }
+
+    /** A line of the list by its id, chosen or not. */
+    public function line(string $id): ?Line
+    {
+        $this->note('line', $id);
+
+        return $this->build->line($id);
+    }
+
+    public function brief(): Brief
+    {
+        $this->note('brief');
+
+        return $this->build->brief;
+    }
+
+    public function rates(): Rates
+    {
+        $this->note('rates');
+
+        return $this->build->rates;
+    }
+
+    /** @return list<Join> */
+    public function joins(): array
+    {
+        $this->note('joins');
+
+        return $this->build->joins;
     }
 
     public function margin(string $key): float
     {
-        return Margins::of($key, $this->build->brief->margins);
+        return Margins::of($key, $this->brief()->margins);
     }
 
     public function bodySize(): BodySize
     {
-        return $this->bodySize ??= BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm);
+        $this->note('bodySize');
+
+        return $this->bodySize ??= $this->quietly(fn (): BodySize => BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm));
     }
 
+    /** The whole tree, for the rooms; a rule asks for the rails and feeds that it judges. */
     public function supplyTree(): SupplyTree
     {
         return $this->supplyTree ??= new SupplyTree($this->build);
     }
 
+    /** @return array<string, Rail> by rail id */
+    public function rails(): array
+    {
+        $this->note('rails');
+
+        return $this->supplyTree()->rails;
+    }
+
+    public function rail(string $id): ?Rail
+    {
+        $this->note('rail', $id);
+
+        return $this->supplyTree()->rails[$id] ?? null;
+    }
+
+    /** @return array<string, Feed> by Feed::key() */
+    public function feeds(): array
+    {
+        $this->note('feeds');
+
+        return $this->supplyTree()->feeds;
+    }
+
+    /** @return array{list<Line>, list<Line>, list<Join>} lines without any rail, lines fed from themselves, joins that cannot be */
+    public function misfed(): array
+    {
+        $this->note('misfed');
+        $tree = $this->supplyTree();
+
+        return [$tree->unfed, $tree->inCircles, $tree->impossible];
+    }
+
+    /** @return list<Line> packs, banks and wall supplies that feed something */
+    public function sources(): array
+    {
+        $this->note('sources');
+
+        return $this->supplyTree()->sources();
+    }
+
+    /** What feeds this line's main input. */
+    public function railOf(Line $line): ?Rail
+    {
+        $this->note('railOf', $line->id);
+
+        return $this->supplyTree()->railOf($line);
+    }
+
+    /** @return list<Rail> rails that this line gives */
+    public function railsOf(Line $line): array
+    {
+        $this->note('railsOf', $line->id);
+
+        return $this->supplyTree()->railsOf($line);
+    }
+
+    /** @return array{Figure, Figure, list<Missing>} watts taken out of a source, idle to heavy and all peaks at once, and what is missing to know them */
+    public function wattsFrom(Line $source): array
+    {
+        $this->note('wattsFrom', $source->id);
+
+        return $this->supplyTree()->wattsFrom($source);
+    }
+
+    /** @return array{Figure, Figure, list<Missing>} watts that a feed takes, usual and peak, and what is missing to know them */
+    public function demandOf(Feed $feed): array
+    {
+        $this->note('demandOf', $feed->key());
+
+        return $this->supplyTree()->demandOf($feed);
+    }
+
+    /** @return array{?Socket, ?Socket} the sockets by which a feed goes over: the giver's, the taker's */
+    public function socketsOf(Feed $feed): array
+    {
+        $this->note('socketsOf', $feed->key());
+
+        return $this->powerLeads()->sockets($feed);
+    }
+
+    /** The lead through which a feed goes. */
+    public function leadOf(Feed $feed): ?Line
+    {
+        $this->note('leadOf', $feed->key());
+
+        return $this->powerLeads()->lead($feed);
+    }
+
     /** @return array<string, float> ohm of the lead or wires before each input, by Feed::key(); those that nobody knows are left out */
     public function leadOhms(): array
     {
-        return $this->leadOhms ??= CableDrop::leadOhms($this);
+        return $this->leadOhms ??= $this->powerLeads()->ohms();
+    }
+
+    /** The protection board that is made for this line's pack. */
+    public function guardOf(Line $line): ?Line
+    {
+        $this->note('guardOf', $line->id);
+
+        return $line->part->pack === null ? null : $this->build->guardOf($line->part->pack);
+    }
+
+    /** The charger that is made for this line's pack. */
+    public function chargerOf(Line $line): ?Line
+    {
+        $this->note('chargerOf', $line->id);
+
+        return $line->part->pack === null ? null : $this->build->chargerOf($line->part->pack);
+    }
+
+    /** What cuts this line's pack off; null without a pack. */
+    public function cutOffOf(Line $line): ?CutOff
+    {
+        $this->note('cutOffOf', $line->id);
+
+        return $line->part->pack === null ? null : CutOff::of($this->build, $line, $line->part->pack);
+    }
+
+    /** @return array{?Line, ?Output} the wall supply or solar panel that feeds this charger */
+    public function chargeSourceOf(Line $charger): array
+    {
+        $this->note('chargeSourceOf', $charger->id);
+
+        return $charger->part->charger === null ? [null, null] : ChargePath::sourceFor($this->build, $charger, $charger->part->charger);
     }
 
     public function runTime(): RunTime
     {
+        $this->note('runTime');
+
         return $this->runTime ??= RunTime::of($this->build, $this->supplyTree(), $this->leadOhms());
     }
 
     /** The air inside at the heaviest; null without a body or without anything that draws power. */
     public function warmth(): ?Warmth
     {
+        $this->note('warmth');
         if (! $this->warmthKnown) {
-            $this->warmth = Warmth::of($this);
+            $this->warmth = $this->quietly(fn (): ?Warmth => Warmth::of($this->bodyLine(), $this->supplyTree(), $this->bodySize(), $this->with('cooling'), $this->build->brief->roomC));
             $this->warmthKnown = true;
         }
 
@@ -165,18 +382,99 @@ final class Facts
 
     public function costs(): Costs
     {
+        $this->note('costs');
+
         return $this->costs ??= Costs::of($this->build);
     }
 
-    /** @return list<Finding> */
-    public function findings(): array
+    private function powerLeads(): PowerLeads
     {
-        return $this->findings;
+        return $this->powerLeads ??= new PowerLeads($this->build, $this->supplyTree());
     }
 
-    /** @param  list<Finding>  $findings */
-    public function keep(array $findings): void
+    private function note(string $fact, string $about = ''): void
     {
-        $this->findings = $findings;
+        if ($this->asked !== null) {
+            $this->asked[$about === '' ? $fact : "{$fact} {$about}"] = true;
+        }
+    }
+
+    /**
+     * What is worked out on the way to a fact is no topic of its own.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    private function quietly(callable $work): mixed
+    {
+        [$asked, $this->asked] = [$this->asked, null];
+        $answer = $work();
+        $this->asked = $asked;
+
+        return $answer;
+    }
+
+    private function answer(string $topic): mixed
+    {
+        [$fact, $about] = [...explode(' ', $topic, 2), ''];
+        $line = $about === '' ? null : $this->build->line($about);
+        $feed = $about === '' ? null : $this->supplyTree()->feeds[$about] ?? null;
+
+        return match ($fact) {
+            'lines' => $this->lines,
+            'count' => count($this->lines),
+            'with' => $this->index[$about] ?? [],
+            'board' => $this->board(),
+            'inBody' => $this->inBody(),
+            'bodyLine' => $this->bodyLine(),
+            'line' => $line,
+            'brief' => $this->build->brief,
+            'rates' => $this->build->rates,
+            'joins' => $this->build->joins,
+            'bodySize' => $this->bodySize(),
+            'rails' => $this->supplyTree()->rails,
+            'rail' => $this->supplyTree()->rails[$about] ?? null,
+            'feeds' => $this->supplyTree()->feeds,
+            'misfed' => $this->misfed(),
+            'sources' => $this->sources(),
+            'runTime' => $this->runTime(),
+            'warmth' => $this->warmth(),
+            'costs' => $this->costs(),
+            'railOf' => $line === null ? null : $this->railOf($line),
+            'railsOf' => $line === null ? null : $this->railsOf($line),
+            'wattsFrom' => $line === null ? null : $this->wattsFrom($line),
+            'guardOf' => $line === null ? null : $this->guardOf($line),
+            'chargerOf' => $line === null ? null : $this->chargerOf($line),
+            'cutOffOf' => $line === null ? null : $this->cutOffOf($line),
+            'chargeSourceOf' => $line === null ? null : $this->chargeSourceOf($line),
+            'demandOf' => $feed === null ? null : $this->demandOf($feed),
+            'socketsOf' => $feed === null ? null : $this->socketsOf($feed),
+            'leadOf' => $feed === null ? null : $this->leadOf($feed),
+            default => throw new \LogicException("no fact is called {$fact}"),
+        };
+    }
+
+    /**
+     * @param  list<Line>  $before
+     * @param  list<Line>  $after
+     * @return array<string, true> facets and roles of the lines that went, came or changed
+     */
+    private static function touched(array $before, array $after): array
+    {
+        $was = $is = $touched = [];
+        foreach ($before as $line) {
+            $was[spl_object_id($line)] = $line;
+        }
+        foreach ($after as $line) {
+            $is[spl_object_id($line)] = $line;
+        }
+        foreach ([...array_diff_key($was, $is), ...array_diff_key($is, $was)] as $line) {
+            $touched += array_fill_keys($line->part->touches, true);
+            $touched["role:{$line->role->value}"] = true;
+        }
+
+        return $touched;
     }
 }

@@ -5,33 +5,74 @@ declare(strict_types=1);
 namespace PocketPlot\Heat;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\WorkingLine;
-use PocketPlot\Facts\Facts;
+use PocketPlot\Fit\BodySize;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Power\Missing;
-use PocketPlot\Quantity\Number;
+use PocketPlot\Power\SupplyTree;
 
-/** The air inside a build's body at its heaviest, worked out once for the rules about heat. */
+/** The air inside a build's body at its heaviest, and what it was worked out from. */
 final readonly class Warmth
 {
-    /** @param  list<WorkingLine>  $working */
-    private function __construct(public ?BoxAir $air, public float $watts, public array $working, public ?Missing $missing) {}
+    private function __construct(
+        public ?BoxAir $air,
+        /** Turned into heat inside, at the heaviest. */
+        public float $watts,
+        public BodySize $outside,
+        public float $ventsMm2,
+        public bool $hasFan,
+        public float $roomC,
+        /** Without which nothing can be said. */
+        public ?Missing $missing,
+    ) {}
 
-    public static function of(Facts $facts): ?self
+    /**
+     * Null without a body, or without anything that draws power.
+     *
+     * @param  list<Line>  $cooling  lines whose part cools
+     */
+    public static function of(?Line $bodyLine, SupplyTree $tree, BodySize $outside, array $cooling, float $roomC): ?self
     {
-        $bodyLine = $facts->bodyLine();
-        $tree = $facts->supplyTree();
         $sources = $tree->sources();
         if ($bodyLine === null || $sources === []) {
             return null;
         }
+        $hasFan = array_filter($cooling, static fn (Line $line): bool => $line->part->cooling?->fan === true && $line->part->sits->takesRoom()) !== [];
+        $open = static fn (float $watts, Missing $missing): self => new self(null, $watts, $outside, 0.0, $hasFan, $roomC, $missing);
+        [$watts, $missing] = self::watts($tree, $sources);
+        if ($missing !== null) {
+            return $open(0.0, $missing);
+        }
+        $sides = $outside->size->sidesMm();
+        if ($sides === []) {
+            return $open($watts, match (true) {
+                $outside->unsized !== null => new Missing($outside->unsized, FigureRef::of('size')),
+                $bodyLine->part->body?->drawn === true => new Missing($bodyLine, FigureRef::of('body', 'wall')),
+                default => new Missing($bodyLine, FigureRef::of('size')),
+            });
+        }
+        $body = $bodyLine->part->body;
+        if ($body !== null && ! $body->drawn && ! $body->ventMm2->isKnown()) {
+            return $open($watts, new Missing($bodyLine, FigureRef::of('body', 'ventMm2')));
+        }
+        // Nobody has drawn vents into a body that is still to be drawn, unless it says so.
+        $vents = $body === null || ! $body->ventMm2->isKnown() ? 0.0 : $body->ventMm2->least();
+
+        return new self(BoxAir::of($sides, max(0.0, $watts), $vents, $hasFan, $roomC), $watts, $outside, $vents, $hasFan, $roomC, null);
+    }
+
+    /**
+     * @param  list<Line>  $sources
+     * @return array{float, ?Missing} watts that stay inside, and the first figure that is missing to know them
+     */
+    private static function watts(SupplyTree $tree, array $sources): array
+    {
         $watts = 0.0;
         foreach ($sources as $source) {
             [$taken, , $missing] = $tree->wattsFrom($source);
-            // A bank that lives on another source is counted there.
             if ($missing !== []) {
-                return new self(null, 0.0, [], $missing[0]);
+                return [0.0, $missing[0]];
             }
+            // A bank that lives on another source is counted there.
             $watts += $tree->feedsInto($source) === [] ? $taken->most() : 0.0;
         }
         foreach ($tree->feeds as $feed) {
@@ -39,27 +80,7 @@ final readonly class Warmth
                 $watts -= $feed->input->watts()->isKnown() ? $feed->input->watts()->most() * $feed->line->quantity : 0.0;
             }
         }
-        $outside = $facts->bodySize();
-        $sides = $outside->size->sidesMm();
-        if ($sides === []) {
-            return new self(null, $watts, [], $outside->unsized === null ? new Missing($bodyLine, $bodyLine->part->body?->drawn === true ? FigureRef::of('body', 'wall') : FigureRef::of('size')) : new Missing($outside->unsized, FigureRef::of('size')));
-        }
-        $body = $bodyLine->part->body;
-        if ($body !== null && ! $body->drawn && ! $body->ventMm2->isKnown()) {
-            return new self(null, $watts, [], new Missing($bodyLine, FigureRef::of('body', 'ventMm2')));
-        }
-        // Nobody has drawn vents into a body that is still to be drawn, unless it says so.
-        $vents = $body === null || ! $body->ventMm2->isKnown() ? 0.0 : $body->ventMm2->least();
-        $fans = array_filter($facts->with('cooling'), static fn (Line $line): bool => $line->part->cooling?->fan === true && $line->part->sits->takesRoom());
-        $air = BoxAir::of($sides, max(0.0, $watts), $vents, $fans !== [], $facts->build->brief->roomC);
 
-        return new self($air, $watts, [
-            new WorkingLine('Turned into heat inside, at the heaviest', round($watts, 2), 'W', 'worked out'),
-            new WorkingLine($outside->estimated ? 'Outside, about' : 'Outside', implode(' × ', array_map(Number::says(...), $sides)), 'mm', 'worked out'),
-            new WorkingLine('Vents', $vents, 'mm²', $vents > 0.0 ? 'datasheet' : 'worked out'),
-            new WorkingLine('Fan', $fans === [] ? 'none' : 'yes', '', 'worked out'),
-            new WorkingLine('Room', $facts->build->brief->roomC, '°C', 'brief'),
-            new WorkingLine('Air inside', round($air->celsius, 1), '°C', 'worked out'),
-        ], null);
+        return [$watts, null];
     }
 }

@@ -6,6 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Output;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -31,6 +32,18 @@ final readonly class Rail
         public Figure $peakWatts,
         public array $missing,
     ) {}
+
+    /** The output that gives it; null for a pack's raw volts. */
+    public function output(): ?Output
+    {
+        foreach ($this->isRawPack ? [] : $this->line->part->outputs as $output) {
+            if ($output->name === $this->name) {
+                return $output;
+            }
+        }
+
+        return null;
+    }
 
     /** The figure that says its volts: the pack's own, or those of the output. */
     public function voltsRef(): FigureRef

@@ -24,7 +24,7 @@ final class Candidates
      */
     public static function judge(Build $build, array $parts, Role $role, ?string $inPlaceOf, Day $today): array
     {
-        $before = Appraisal::of($build, $today);
+        $before = Appraisal::toCompare($build, $today);
 
         return array_map(static fn (Part $part): array => [
             'part' => $part,
@@ -40,8 +40,6 @@ final class Candidates
             ? $build->withLine(new Line(self::TRIAL, $part, $role, self::TRIAL))
             : $build->withSwap($inPlaceOf, $part);
 
-        $touched = [...$part->touches, ...($inPlaceOf === null ? [] : $build->line($inPlaceOf)->part->touches ?? []), "role:{$role->value}"];
-
-        return Effect::between($before, Appraisal::again($before, $after, $touched, $today), $inPlaceOf ?? self::TRIAL);
+        return Effect::between($before, $before->after($after, $today), $inPlaceOf ?? self::TRIAL);
     }
 }

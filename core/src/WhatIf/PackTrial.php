@@ -56,7 +56,7 @@ final readonly class PackTrial
     public function clashes(Facts $facts): array
     {
         return array_values(array_map(
-            static fn (Finding $finding): string => $finding->says,
+            static fn (Finding $finding): string => $finding->says(),
             array_filter(self::clashesOf($this->rules, $facts), fn (Finding $finding): bool => ! isset($this->clashes[$finding->key()]) || $this->isItsOwn($finding)),
         ));
     }
@@ -89,7 +89,7 @@ final readonly class PackTrial
     {
         $clashes = [];
         foreach ($rules as $rule) {
-            foreach ((new $rule)->check($facts) as $finding) {
+            foreach (RuleBook::askOne(new $rule, $facts) as $finding) {
                 if ($finding->verdict === Verdict::Clash) {
                     $clashes[$finding->key()] = $finding;
                 }

@@ -26,7 +26,7 @@ final class RemedyFinder
     public function find(Appraisal $before, Finding $finding, int $most = 6): array
     {
         $found = [];
-        foreach ($finding->remedies as $remedy) {
+        foreach ($finding->remedies() as $remedy) {
             if ($remedy->role === null) {
                 continue;
             }

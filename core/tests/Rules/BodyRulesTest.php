@@ -85,7 +85,7 @@ describe(Spot::id(), function () use ($box): void {
     ]);
     it('says where else it could go', function () use ($box, $add, $bays): void {
         [$finding] = Make::findings(Spot::class, Make::build(['box' => $box($bays), 'one' => $add('left bay'), 'two' => $add('left bay', ['right bay'])]));
-        expect(implode(' ', array_map(static fn ($remedy): string => $remedy->says, $finding->remedies)))->toContain('Put Two at the right bay');
+        expect(implode(' ', array_map(static fn ($remedy): string => $remedy->says, $finding->remedies())))->toContain('Put Two at the right bay');
     });
 });
 
@@ -141,7 +141,7 @@ describe(PrintBed::id(), function () use ($size, $drawn): void {
     ]);
     it('proposes a split', function () use ($drawn, $bed, $part): void {
         [$finding] = Make::findings(PrintBed::class, Make::build(['box' => $drawn($bed(120, 120)), 'part' => $part]));
-        expect($finding->says)->toContain('split it into 2 pieces')->and($finding->remedies[0]->says)->toContain('100 mm a piece');
+        expect($finding->says())->toContain('split it into 2 pieces')->and($finding->remedies()[0]->says)->toContain('100 mm a piece');
     });
 });
 

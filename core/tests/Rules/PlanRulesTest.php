@@ -37,7 +37,7 @@ describe(DriverKnown::id(), function () use ($board): void {
     ]);
     it('says when to look again', function () use ($board, $panel): void {
         [$finding] = Make::findings(DriverKnown::class, Make::build(['board' => $board(['family' => 'larch']), 'panel' => $panel(['family' => 'larch', 'state' => 'open', 'lookAgainOn' => '2027-01-15'])]));
-        expect($finding->says)->toContain('look again on 2027-01-15');
+        expect($finding->says())->toContain('look again on 2027-01-15');
     });
 });
 
@@ -84,7 +84,7 @@ describe(Tools::id(), function (): void {
     it('names the price of what is missing', function () use ($part): void {
         [$finding] = Make::findings(Tools::class, Make::build(['part' => $part], ['tools' => []]));
         // Meter 20.00 and iron 35.00.
-        expect($finding->says)->toContain('55.00 EUR');
+        expect($finding->says())->toContain('55.00 EUR');
     });
 });
 
@@ -147,7 +147,7 @@ describe('whole.unmeasured', function (): void {
         $sorted = $counts;
         rsort($sorted);
         expect($counts)->toBe($sorted)->and($appraisal->open[0]->line->id)->toBe('panel')->and((string) $appraisal->open[0]->figure)->toBe('supply.drawMa');
-        expect($appraisal->finding('whole.unmeasured/build/list')?->says)->toContain('Measure the current draw of Slate 10 panel first');
+        expect($appraisal->finding('whole.unmeasured/build/list')?->says())->toContain('Measure the current draw of Slate 10 panel first');
     });
     it('flags a part of which nothing is known', function (): void {
         $finding = Make::appraise(Make::build(['board' => ['role' => 'board'], 'iron' => ['role' => 'tool']]))->finding('whole.unmeasured/board/blank');

@@ -63,7 +63,7 @@ describe(SourceCurrent::id(), function () use ($pack, $panel, $converter): void 
     it('carries a converter\'s losses to the pack', function () use ($pack, $converter): void {
         [$finding] = Make::findings(SourceCurrent::class, Make::build(['pack' => $pack(), 'five' => $converter([]), 'board' => ['role' => 'board', 'facets' => Make::load(4.5, 5.5, 100, 200, 800, 5)]]));
         // Heavy: 5 V × 0.8 A = 4 W behind the converter, 4 ÷ 0.9 = 4.444 W before it; at the empty pack's 10 V that is 444 mA.
-        expect($finding->says)->toContain('444 mA');
+        expect($finding->says())->toContain('444 mA');
     });
 
     it('adds the sockets of a sealed bank', function (float $watts, array $expected): void {
@@ -147,7 +147,7 @@ describe(CableDrop::id(), function (): void {
         $keys = static fn (Build $build): array => array_map(static fn (Finding $finding): string => $finding->key(), Make::findings(CableDrop::class, $build));
         expect($keys($build(Make::band(4.5, 5.5))))->toBe(['power.cable-drop/amp/bank', 'power.cable-drop/amp/aux/bank']);
         $open = Make::findings(CableDrop::class, $build(null))[1];
-        expect($open->verdict)->toBe(Verdict::Unmeasured)->and((string) $open->remedies[0]->figure)->toBe('supply.volts@aux');
+        expect($open->verdict)->toBe(Verdict::Unmeasured)->and((string) $open->remedies()[0]->figure)->toBe('supply.volts@aux');
     });
     it('says nothing of wires nobody described', function () use ($bank, $board): void {
         expect(Make::verdicts(CableDrop::class, Make::build(['bank' => $bank, 'board' => $board(1000)])))->toBe([]);

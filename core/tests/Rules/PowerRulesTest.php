@@ -38,19 +38,19 @@ describe(SupplyWindow::id(), function () use ($pack): void {
     it('says the two voltages, and how far apart they are, in the working', function () use ($pack): void {
         [$finding] = Make::findings(SupplyWindow::class, Make::build(['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9, 13)]]));
         // Low end: 10.0 − 9 = 1 V to spare. High end: 13 − 14.6 = −1.6 V.
-        expect($finding->says)->toBe('Panel needs 9 to 13 V. Pack gives 10 to 14.6 V.')
-            ->and($finding->working[0]->toArray())->toBe(['label' => 'Panel needs', 'value' => '9 to 13', 'unit' => 'V', 'source' => 'datasheet'])
-            ->and($finding->working[1]->value)->toBe('10 to 14.6')
-            ->and($finding->comparison)->toContain('1 V to spare at the low end, -1.6 V at the high end')
-            ->and($finding->remedies)->not->toBeEmpty();
+        expect($finding->says())->toBe('Panel needs 9 to 13 V. Pack gives 10 to 14.6 V.')
+            ->and($finding->working()[0]->toArray())->toBe(['label' => 'Panel needs', 'value' => '9 to 13', 'unit' => 'V', 'source' => 'datasheet'])
+            ->and($finding->working()[1]->value)->toBe('10 to 14.6')
+            ->and($finding->comparison())->toContain('1 V to spare at the low end, -1.6 V at the high end')
+            ->and($finding->remedies())->not->toBeEmpty();
     });
 
     it('names the part, the figure and how to measure it when a figure is missing', function () use ($pack): void {
         [$finding] = Make::findings(SupplyWindow::class, Make::build(['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => ['supply' => []]]]));
-        expect($finding->says)->toContain('supply window of Panel')
-            ->and($finding->remedies[0]->lineId)->toBe('panel')
-            ->and((string) $finding->remedies[0]->figure)->toBe('supply.volts')
-            ->and($finding->remedies[0]->says)->toContain('current-limited');
+        expect($finding->says())->toContain('supply window of Panel')
+            ->and($finding->remedies()[0]->lineId)->toBe('panel')
+            ->and((string) $finding->remedies()[0]->figure)->toBe('supply.volts')
+            ->and($finding->remedies()[0]->says)->toContain('current-limited');
     });
 
     it('keeps a join that the builder settled, even a bad one', function () use ($pack): void {
@@ -124,8 +124,8 @@ describe(RunTimeWanted::id(), function (): void {
     it('holds under a condition while a figure is only assumed', function () use ($lines): void {
         unset($lines['pack']['facets']['pack']['resistanceMohm']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 2]));
-        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says)->toContain('inner resistance')
-            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies), 'figure'))->toContain('pack.resistanceMohm');
+        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says())->toContain('inner resistance')
+            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()), 'figure'))->toContain('pack.resistanceMohm');
     });
 
     it('goes by the ways of playing that the builder named', function () use ($lines): void {
@@ -137,13 +137,13 @@ describe(RunTimeWanted::id(), function (): void {
 
     it('says who gives up first', function () use ($lines): void {
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 3]));
-        expect($finding->says)->toContain('First to give up: The protection of Pack cuts off in heavy play');
+        expect($finding->says())->toContain('First to give up: The protection of Pack cuts off in heavy play');
     });
 
     it('does not know the run time of an unknown pack', function () use ($lines): void {
         unset($lines['pack']['facets']['pack']['capacityMah']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 4]));
-        expect($finding->verdict)->toBe(Verdict::Unmeasured)->and((string) $finding->remedies[0]->figure)->toBe('pack.capacityMah');
+        expect($finding->verdict)->toBe(Verdict::Unmeasured)->and((string) $finding->remedies()[0]->figure)->toBe('pack.capacityMah');
     });
 });
 

@@ -5,38 +5,40 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Audio;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
-use PocketPlot\Check\Rule;
+use PocketPlot\Check\PairRule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Amp;
 use PocketPlot\Part\Speaker;
 use PocketPlot\Quantity\Figure;
 
-final class AudioLoad implements Rule
+final class AudioLoad extends PairRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('audio.load', 'The loudspeakers have no fewer ohms than the amplifier bears, and bear its watts.',
-            ['amp', 'speaker'], ['amp.leastOhm', 'amp.watts', 'amp.atOhm', 'speaker.ohm', 'speaker.watts']);
+        return new Meta('audio.load', 'The loudspeakers have no fewer ohms than the amplifier bears, and bear its watts.', ['amp.leastOhm', 'amp.watts', 'amp.atOhm', 'speaker.ohm', 'speaker.watts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function pairs(Facts $facts): iterable
     {
         foreach ($facts->with('amp') as $amp) {
             foreach ($facts->with('speaker') as $speaker) {
-                if ($amp->part->amp !== null && $speaker->part->speaker !== null) {
-                    yield $this->judge($amp, $amp->part->amp, $speaker, $speaker->part->speaker, $facts);
-                }
+                yield [$amp, $speaker];
             }
         }
     }
 
-    private function judge(Line $ampLine, Amp $amp, Line $line, Speaker $speaker, Facts $facts): Finding
+    protected function ofPair(Line $one, Line $other, Facts $facts): iterable
+    {
+        if ($one->part->amp !== null && $other->part->speaker !== null) {
+            yield $this->judge($one, $one->part->amp, $other, $other->part->speaker);
+        }
+    }
+
+    private function judge(Line $ampLine, Amp $amp, Line $line, Speaker $speaker): Finding
     {
         foreach ([[$ampLine, $amp->leastOhm, 'amp.leastOhm'], [$ampLine, $amp->watts, 'amp.watts'], [$ampLine, $amp->atOhm, 'amp.atOhm'], [$line, $speaker->ohm, 'speaker.ohm'], [$line, $speaker->watts, 'speaker.watts']] as [$owner, $figure, $key]) {
             if (! $figure->isKnown()) {
@@ -58,6 +60,6 @@ final class AudioLoad implements Rule
             default => [Verdict::Fits, "{$line->name()} bears what {$ampLine->name()} gives."],
         };
 
-        return $this->answer($verdict, [$line, $ampLine], $says, $working, 'ohms against the least, watts against what it bears', [$this->swap($line, 'Take another loudspeaker'), $this->swap($ampLine, 'Take another amplifier')], $ampLine->id);
+        return $this->answer($verdict, [$line, $ampLine], fn (): Words => new Words($says, $working, 'ohms against the least, watts against what it bears', [$this->swap($line, 'Take another loudspeaker'), $this->swap($ampLine, 'Take another amplifier')]), $ampLine->id);
     }
 }

@@ -5,34 +5,34 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Audio;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
-final class AudioSupply implements Rule
+final class AudioSupply extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('audio.supply', 'At its rail\'s lowest volts the amplifier can still be heard: those made for a car or a wall supply are the usual surprise.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'amp', 'speaker'], ['supply.volts', 'pack.volts', 'output.volts', 'speaker.ohm']);
+        return new Meta('audio.supply', 'At its rail\'s lowest volts the amplifier can still be heard: those made for a car or a wall supply are the usual surprise.', ['supply.volts', 'pack.volts', 'output.volts', 'speaker.ohm']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('amp') as $line) {
-            $rail = $facts->supplyTree()->railOf($line);
-            $speaker = $facts->with('speaker')[0] ?? null;
-            if ($rail !== null && $speaker !== null) {
-                yield $this->judge($line, $rail, $speaker);
-            }
+        return $facts->with('amp');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $rail = $facts->railOf($line);
+        $speaker = $facts->with('speaker')[0] ?? null;
+        if ($rail !== null && $speaker !== null) {
+            yield $this->judge($line, $rail, $speaker);
         }
     }
 
@@ -55,10 +55,10 @@ final class AudioSupply implements Rule
         $dies = $rail->volts->least() < $window->least();
         $verdict = $dies || $watts < Constants::AUDIBLE_W ? Verdict::Tight : Verdict::Fits;
 
-        return $this->answer($verdict, [$amp, $rail->line, $speaker], match (true) {
+        return $this->answer($verdict, [$amp, $rail->line, $speaker], fn (): Words => new Words(match (true) {
             $dies => "{$amp->name()} falls silent when {$rail->says()} gets down to ".self::n($rail->volts->least()).' V.',
             $verdict === Verdict::Tight => sprintf('At the lowest volts %s has only %s W for %s: a whisper.', $amp->name(), self::n($watts), $speaker->name()),
             default => sprintf('Even at the lowest volts %s has %s W for %s.', $amp->name(), self::n($watts), $speaker->name()),
-        }, $working, '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [$this->swap($amp, 'Take an amplifier made for this rail'), $this->swap($speaker, 'Take a loudspeaker of fewer ohms')]);
+        }, $working, '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [$this->swap($amp, 'Take an amplifier made for this rail'), $this->swap($speaker, 'Take a loudspeaker of fewer ohms')]));
     }
 }

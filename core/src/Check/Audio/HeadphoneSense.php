@@ -4,47 +4,44 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Audio;
 
-use PocketPlot\Check\Answers;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\YesNo;
 
-final class HeadphoneSense implements Rule
+final class HeadphoneSense extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('audio.headphone-sense', 'The loudspeaker falls silent when headphones are plugged in.',
-            ['sockets', 'speaker'], ['socket.sense']);
+        return new Meta('audio.headphone-sense', 'The loudspeaker falls silent when headphones are plugged in.', ['socket.sense']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        if ($facts->with('speaker') === []) {
-            return;
-        }
-        foreach ($facts->with('sockets') as $line) {
-            foreach ($line->part->sockets as $socket) {
-                if ($socket->carries !== 'headphones' || ! $socket->gives()) {
-                    continue;
-                }
-                if ($socket->sense === YesNo::Unknown) {
-                    yield $this->unmeasured($line, FigureRef::socket($socket, 'sense'), $facts->with('speaker'), [], $socket->name);
+        return $facts->with('speaker') === [] ? [] : $facts->with('sockets');
+    }
 
-                    continue;
-                }
-                $senses = $socket->sense === YesNo::Yes;
-                yield $this->answer($senses ? Verdict::Fits : Verdict::Tight, [$line, ...$facts->with('speaker')],
-                    $senses ? "{$line->name()} silences the loudspeaker when headphones are in." : "{$line->name()} does not notice headphones; the loudspeaker plays on.",
-                    [$this->text("{$socket->name} notices a plug", $socket->sense->value)], $senses ? 'a switch in the socket' : 'no switch in the socket', [
-                        $this->swap($line, 'Take one whose socket notices a plug'), Remedy::byHand('A small switch in the loudspeaker\'s lead, or a socket with break contacts.'),
-                    ], $socket->name);
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        foreach ($line->part->sockets as $socket) {
+            if ($socket->carries !== 'headphones' || ! $socket->gives()) {
+                continue;
             }
+            if ($socket->sense === YesNo::Unknown) {
+                yield $this->unmeasured($line, FigureRef::socket($socket, 'sense'), $facts->with('speaker'), [], $socket->name);
+
+                continue;
+            }
+            $senses = $socket->sense === YesNo::Yes;
+            yield $this->answer($senses ? Verdict::Fits : Verdict::Tight, [$line, ...$facts->with('speaker')],
+                fn (): Words => new Words($senses ? "{$line->name()} silences the loudspeaker when headphones are in." : "{$line->name()} does not notice headphones; the loudspeaker plays on.", [$this->text("{$socket->name} notices a plug", $socket->sense->value)], $senses ? 'a switch in the socket' : 'no switch in the socket', [
+                    $this->swap($line, 'Take one whose socket notices a plug'), Remedy::byHand('A small switch in the loudspeaker\'s lead, or a socket with break contacts.'),
+                ]), $socket->name);
         }
     }
 }

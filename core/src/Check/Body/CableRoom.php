@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Body;
@@ -18,38 +18,30 @@ use PocketPlot\Part\Cable;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Socket;
 
-final class CableRoom implements Rule
+final class CableRoom extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.cable-room', 'Plugs that stay inside, and the bend of their leads, find room beside the part.',
-            ['any'], ['socket.depthMm', 'cable.bendMm', 'size', 'body.cavity']);
+        return new Meta('body.cable-room', 'Plugs that stay inside, and the bend of their leads, find room beside the part.', ['socket.depthMm', 'cable.bendMm', 'size', 'body.cavity']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('sockets');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
-        if ($bodyLine === null || $body === null || $body->drawn) {
+        if ($bodyLine === null || $body === null || $body->drawn || ! $line->part->sits->takesRoom() || $line->part->body !== null) {
             return;
         }
-        $leads = [];
-        foreach ($facts->with('cable') as $lead) {
-            $cable = $lead->part->cable;
-            if ($cable !== null && $lead->part->sits->takesRoom()) {
-                foreach (array_unique([$cable->oneEnd, $cable->otherEnd]) as $end) {
-                    $leads[$end][] = [$lead, $cable];
-                }
-            }
-        }
-        foreach ($leads === [] ? [] : $facts->with('sockets') as $line) {
-            foreach ($line->part->sits->takesRoom() && $line->part->body === null ? $line->part->sockets : [] as $socket) {
-                foreach ($socket->outside ? [] : $leads[$socket->connector] ?? [] as [$lead, $cable]) {
-                    if (in_array($socket->carries, $cable->carries, true)) {
-                        yield $this->judge($line, $socket, $lead, $cable, $bodyLine, $body);
-                    }
+        foreach ($line->part->sockets as $socket) {
+            foreach ($socket->outside ? [] : $facts->with('cable') as $lead) {
+                $cable = $lead->part->cable;
+                if ($cable !== null && $lead->part->sits->takesRoom() && in_array($socket->connector, [$cable->oneEnd, $cable->otherEnd], true) && in_array($socket->carries, $cable->carries, true)) {
+                    yield $this->judge($line, $socket, $lead, $cable, $bodyLine, $body);
                 }
             }
         }
@@ -76,9 +68,9 @@ final class CableRoom implements Rule
         $beside = max($room[0] - $sides[0], $room[1] - $sides[1], $room[0] - $sides[1] >= 0 && $room[1] - $sides[0] >= 0 ? max($room[0] - $sides[1], $room[1] - $sides[0]) : 0.0);
         $verdict = self::byMargin($beside - $needs, 2.0);
 
-        return $this->answer($verdict, [$line, $lead, $bodyLine], sprintf($verdict === Verdict::Clash ? 'Beside %s there are %s mm; plug and bend of %s want %s mm.' : 'Beside %s there are %s mm for plug and bend of %s, which want %s mm.', $line->name(), self::n($beside), $lead->name(), self::n($needs)), [
+        return $this->answer($verdict, [$line, $lead, $bodyLine], fn (): Words => new Words(sprintf($verdict === Verdict::Clash ? 'Beside %s there are %s mm; plug and bend of %s want %s mm.' : 'Beside %s there are %s mm for plug and bend of %s, which want %s mm.', $line->name(), self::n($beside), $lead->name(), self::n($needs)), [
             $this->row("{$socket->name}, depth with its plug", $socket->depthMm), $this->row("{$lead->name()}, room to bend", $cable->bendMm),
             new WorkingLine($line->name(), implode(' × ', array_map(self::n(...), $sides)), 'mm', $line->part->size->lengthMm->source->value), new WorkingLine("{$bodyLine->name()}, room inside", implode(' × ', array_map(self::n(...), $room)), 'mm', $body->cavityLengthMm->source->value),
-        ], self::n($beside - $needs).' mm to spare', [$this->swap($lead, 'Take a lead with an angled plug or a ribbon'), $this->swap($bodyLine, 'Take a larger body'), Remedy::byHand('Pull the socket off and solder the wires; test after every cut.')], $about);
+        ], self::n($beside - $needs).' mm to spare', [$this->swap($lead, 'Take a lead with an angled plug or a ribbon'), $this->swap($bodyLine, 'Take a larger body'), Remedy::byHand('Pull the socket off and solder the wires; test after every cut.')]), $about);
     }
 }

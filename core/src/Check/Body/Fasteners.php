@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Fastener;
@@ -19,17 +19,14 @@ use PocketPlot\Part\Post;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Constants;
 
-final class Fasteners implements Rule
+final class Fasteners extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.fasteners', 'Each kind of post has a screw of its thread that holds and neither bottoms out nor stands proud.',
-            ['body', 'fastener', 'mount'], ['body.post', 'fastener.lengthMm', 'fastener.head']);
+        return new Meta('body.fasteners', 'Each kind of post has a screw of its thread that holds and neither bottoms out nor stands proud.', ['body.post', 'fastener.lengthMm', 'fastener.head']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         if ($bodyLine === null) {
@@ -49,10 +46,10 @@ final class Fasteners implements Rule
         $about = $post->pattern;
         $kit = $bodyLine->part->kit;
         if ($same === [] && $kit !== null && preg_grep('/screw/i', $kit->contains) !== []) {
-            return $this->answer(Verdict::Fits, [$bodyLine, $held], "{$bodyLine->name()} brings its own screws.", [$this->text('Contains', implode(', ', $kit->contains))], 'part of the kit', [], $about);
+            return $this->answer(Verdict::Fits, [$bodyLine, $held], fn (): Words => new Words("{$bodyLine->name()} brings its own screws.", [$this->text('Contains', implode(', ', $kit->contains))], 'part of the kit'), $about);
         }
         if ($same === []) {
-            return $this->answer(Verdict::Clash, [$bodyLine, $held], "No {$post->thread} screw is in the parts list to hold {$held->name()}.", [$this->text('Post', "{$post->thread}, {$post->holdsBy}")], 'no screw', [Remedy::add(Role::Fastener, "Add {$post->thread} screws")], $about);
+            return $this->answer(Verdict::Clash, [$bodyLine, $held], fn (): Words => new Words("No {$post->thread} screw is in the parts list to hold {$held->name()}.", [$this->text('Post', "{$post->thread}, {$post->holdsBy}")], 'no screw', [Remedy::add(Role::Fastener, "Add {$post->thread} screws")]), $about);
         }
         foreach (['depthMm' => $post->depthMm, 'clampMm' => $post->clampMm, 'headAcrossMm' => $post->headAcrossMm, 'headHighMm' => $post->headHighMm] as $figure) {
             if (! $figure->isKnown()) {
@@ -94,6 +91,6 @@ final class Fasteners implements Rule
             default => [Verdict::Fits, "{$line->name()} holds {$held->name()}."],
         };
 
-        return $this->answer($verdict, [$line, $bodyLine], $says, $working, 'clamped + grip ≤ length ≤ clamped + depth', [$this->swap($line, 'Take a screw of another length or head'), Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.')], $about);
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, $working, 'clamped + grip ≤ length ≤ clamped + depth', [$this->swap($line, 'Take a screw of another length or head'), Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.')]), $about);
     }
 }

@@ -5,25 +5,27 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\YesNo;
 
-final class FieldShadow implements Rule
+final class FieldShadow extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.field-shadow', 'No metal stands between a charging coil or an aerial and the world.',
-            ['body', 'size', 'radio', 'charger', 'controls'], ['body.material', 'body.fieldWindow']);
+        return new Meta('body.field-shadow', 'No metal stands between a charging coil or an aerial and the world.', ['body.material', 'body.fieldWindow']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->inBody();
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
@@ -32,35 +34,32 @@ final class FieldShadow implements Rule
         }
         // A board's radio matters when something talks to it.
         $spoken = array_filter($facts->with('controls'), static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== []) !== [];
-        foreach ($facts->inBody() as $line) {
-            $coil = $line->part->charger?->wireless === true;
-            $radio = $line->part->radio !== [] && $spoken;
-            if (! $coil && ! $radio) {
-                continue;
-            }
-            $what = $coil ? 'charging coil' : 'radio';
-            $material = $bodyLine->part->size->material;
-            if ($material === '') {
-                yield $this->unmeasured($bodyLine, 'body.material', [$line], [], "{$line->id}/field", "nobody can say whether the {$what} gets through");
-
-                continue;
-            }
-            $working = [$this->text("{$bodyLine->name()}, made of", $material), $this->text($line->name(), $what)];
-            if ($material !== 'metal') {
-                yield $this->answer(Verdict::Fits, [$line, $bodyLine], "The {$what} of {$line->name()} gets through {$material}.", $working, 'no metal in the way');
-
-                continue;
-            }
-            if ($body->fieldWindow === YesNo::Unknown) {
-                yield $this->unmeasured($bodyLine, 'body.fieldWindow', [$line], $working, $line->id);
-
-                continue;
-            }
-            $window = $body->fieldWindow === YesNo::Yes;
-            $working[] = $this->text('A part of it that is not metal', $body->fieldWindow->value);
-            yield $this->answer($window ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-                $window ? "The {$what} of {$line->name()} has to lie behind the part of {$bodyLine->name()} that is not metal." : "{$bodyLine->name()} is metal all round; the {$what} of {$line->name()} does not get out".($coil ? ', and the metal gets hot' : '').'.',
-                $working, 'metal blocks fields', [$this->swap($bodyLine, 'Take a body that is not metal'), $this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'), ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')])]);
+        $coil = $line->part->charger?->wireless === true;
+        $radio = $line->part->radio !== [] && $spoken;
+        if (! $coil && ! $radio) {
+            return;
         }
+        $what = $coil ? 'charging coil' : 'radio';
+        $material = $bodyLine->part->size->material;
+        if ($material === '') {
+            yield $this->unmeasured($bodyLine, 'body.material', [$line], [], "{$line->id}/field", "nobody can say whether the {$what} gets through");
+
+            return;
+        }
+        $working = [$this->text("{$bodyLine->name()}, made of", $material), $this->text($line->name(), $what)];
+        if ($material !== 'metal') {
+            yield $this->answer(Verdict::Fits, [$line, $bodyLine], fn (): Words => new Words("The {$what} of {$line->name()} gets through {$material}.", $working, 'no metal in the way'));
+
+            return;
+        }
+        if ($body->fieldWindow === YesNo::Unknown) {
+            yield $this->unmeasured($bodyLine, 'body.fieldWindow', [$line], $working, $line->id);
+
+            return;
+        }
+        $window = $body->fieldWindow === YesNo::Yes;
+        $working[] = $this->text('A part of it that is not metal', $body->fieldWindow->value);
+        yield $this->answer($window ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
+            fn (): Words => new Words($window ? "The {$what} of {$line->name()} has to lie behind the part of {$bodyLine->name()} that is not metal." : "{$bodyLine->name()} is metal all round; the {$what} of {$line->name()} does not get out".($coil ? ', and the metal gets hot' : '').'.', $working, 'metal blocks fields', [$this->swap($bodyLine, 'Take a body that is not metal'), $this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'), ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')])]));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Body;
@@ -20,15 +20,11 @@ use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
-final class FitsInside implements Rule
+final class FitsInside extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.fits-inside', 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.',
-            ['any'],
-            ['size', 'body.cavity', 'body.wall']);
+        return new Meta('body.fits-inside', 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.', ['size', 'body.cavity', 'body.wall']);
     }
 
     private float $cavityMm = 0.0;
@@ -37,7 +33,7 @@ final class FitsInside implements Rule
 
     private float $packingMost = 0.0;
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $this->cavityMm = $facts->margin('cavity-mm');
         $this->packingEasy = $facts->margin('packing-easy');
@@ -108,13 +104,11 @@ final class FitsInside implements Rule
         ];
         if ($margin < 0.0) {
             return $this->answer(Verdict::Clash, [$line, $bodyLine],
-                sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $where),
-                $working, Number::says($margin).' mm to spare', $remedies);
+                fn (): Words => new Words(sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $where), $working, Number::says($margin).' mm to spare', $remedies));
         }
 
         return $this->answer(Verdict::Tight, [$line, $bodyLine],
-            sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)),
-            $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)), $remedies);
+            fn (): Words => new Words(sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)), $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)), $remedies));
     }
 
     /** The room of its own that the line's place names. */
@@ -152,17 +146,16 @@ final class FitsInside implements Rule
                 default => '.',
             });
 
-        return $this->answer($verdict, [$bodyLine], $says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)),
-            $verdict === Verdict::Fits ? [] : [
-                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
-                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
-            ], 'together');
+        return $this->answer($verdict, [$bodyLine], fn (): Words => new Words($says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)), $verdict === Verdict::Fits ? [] : [
+            Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
+            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
+        ]), 'together');
     }
 
     /** @return iterable<Finding> */
     private function withinBrief(Line $bodyLine, Facts $facts): iterable
     {
-        $largest = $facts->build->brief->largestMm;
+        $largest = $facts->brief()->largestMm;
         if ($largest === null) {
             return;
         }
@@ -179,16 +172,13 @@ final class FitsInside implements Rule
         $margin = min($largest[0] - $sides[0], $largest[1] - $sides[1], $largest[2] - $sides[2]);
         $fits = $margin >= 0.0;
         yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$bodyLine],
-            $fits ? "{$bodyLine->name()} stays within the size in the brief." : sprintf('%s is %s mm larger than the brief allows.', $bodyLine->name(), Number::says(-$margin)),
-            [
+            fn (): Words => new Words($fits ? "{$bodyLine->name()} stays within the size in the brief." : sprintf('%s is %s mm larger than the brief allows.', $bodyLine->name(), Number::says(-$margin)), [
                 $this->sides($outside->estimated ? 'Drawn around the parts, about' : "{$bodyLine->name()}, outside", $outside->size),
                 new WorkingLine('Largest in the brief', implode(' × ', array_map(Number::says(...), $largest)), 'mm', Source::Brief->value),
-            ],
-            Number::says($margin).' mm to spare',
-            $fits ? [] : [
+            ], Number::says($margin).' mm to spare', $fits ? [] : [
                 Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a smaller body'),
                 Remedy::brief('Allow a larger size in the brief'),
-            ], 'brief');
+            ]), 'brief');
     }
 
     private function sides(string $label, Size $size): WorkingLine

@@ -5,28 +5,25 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\YesNo;
 
-final class Insulation implements Rule
+final class Insulation extends WholeRule
 {
-    use Answers;
-
     private const INSULATORS = ['insulating tape', 'heat-shrink', 'insulating card'];
 
     public static function meta(): Meta
     {
-        return new Meta('body.insulation', 'No bare board can touch a metal body or a metal neighbour.',
-            ['surface', 'size', 'body', 'serves'], ['surface.bare', 'body.material']);
+        return new Meta('body.insulation', 'No bare board can touch a metal body or a metal neighbour.', ['surface.bare', 'body.material']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         if ($bodyLine === null) {
@@ -46,7 +43,7 @@ final class Insulation implements Rule
         $metal = [...($bodyLine->part->size->isMetal() ? [$bodyLine] : []), ...array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->size->isMetal() && $line->part->bare !== YesNo::Yes && $line->part->cooling === null))];
         if ($metal === []) {
             if ($boards !== []) {
-                yield $this->answer(Verdict::Fits, [$bodyLine, ...$boards], 'Nothing of metal lies beside the bare boards.', [$this->text("{$bodyLine->name()}, made of", $material === '' ? 'drawn around the parts' : $material)], 'no metal near them');
+                yield $this->answer(Verdict::Fits, [$bodyLine, ...$boards], fn (): Words => new Words('Nothing of metal lies beside the bare boards.', [$this->text("{$bodyLine->name()}, made of", $material === '' ? 'drawn around the parts' : $material)], 'no metal near them'));
             }
 
             return;
@@ -55,14 +52,13 @@ final class Insulation implements Rule
             yield $this->unmeasured($line, 'surface.bare', $metal);
         }
         $stuff = array_values(array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []));
-        $atHand = array_intersect(self::INSULATORS, $facts->build->brief->consumables ?? []);
+        $atHand = array_intersect(self::INSULATORS, $facts->brief()->consumables ?? []);
         foreach ($boards as $line) {
             $kept = $stuff !== [] || $atHand !== [];
             yield $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal[0], ...$stuff],
-                $kept ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.' : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.",
-                [$this->text($line->name(), 'bare contacts'), $this->text($metal[0]->name(), 'metal'), $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out')], $kept ? 'something insulates' : 'nothing insulates', [
+                fn (): Words => new Words($kept ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.' : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.", [$this->text($line->name(), 'bare contacts'), $this->text($metal[0]->name(), 'metal'), $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out')], $kept ? 'something insulates' : 'nothing insulates', [
                     Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal[0], 'Take a body that is not metal'), Remedy::byHand('Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.'),
-                ]);
+                ]));
         }
     }
 }

@@ -4,47 +4,48 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Body;
 
-use PocketPlot\Check\Answers;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Post;
 
-final class Mounting implements Rule
+final class Mounting extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.mounting', 'What is screwed down finds posts of its hole pattern.',
-            ['mount', 'body'], []);
+        return new Meta('body.mounting', 'What is screwed down finds posts of its hole pattern.');
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('mount');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
         if ($bodyLine === null || $body === null || $body->drawn) {
             return;
         }
-        foreach ($facts->with('mount') as $line) {
-            $mount = $line->part->mount;
-            if ($mount === null || ! $line->part->sits->takesRoom()) {
-                continue;
-            }
-            $patterns = array_map(static fn (Post $post): string => $post->pattern, $body->posts);
-            $working = [$this->text("{$line->name()}, holes", $mount->pattern), $this->text("{$bodyLine->name()}, posts", $patterns === [] ? 'none' : implode(', ', $patterns))];
-            [$verdict, $says] = match (true) {
-                in_array($mount->pattern, $patterns, true) => [Verdict::Fits, "{$line->name()} sits on posts made for it."],
-                $body->cuttable => [Verdict::Tight, "Holes for {$line->name()} ({$mount->pattern} mm) have to be drilled into {$bodyLine->name()}, or it is glued down."],
-                default => [Verdict::Clash, "{$bodyLine->name()} has no posts for the holes of {$line->name()} ({$mount->pattern} mm)."],
-            };
-            yield $this->answer($verdict, [$line, $bodyLine], $says, $working, 'hole pattern against posts', [
-                $this->swap($line, 'Take one with the holes of this body'), $this->swap($bodyLine, 'Take a body made for it'),
-                Remedy::byHand('Make a small plate that takes both patterns; glued posts count as a step that cannot be undone.'),
-            ]);
+        $mount = $line->part->mount;
+        if ($mount === null || ! $line->part->sits->takesRoom()) {
+            return;
         }
+        $patterns = array_map(static fn (Post $post): string => $post->pattern, $body->posts);
+        $working = [$this->text("{$line->name()}, holes", $mount->pattern), $this->text("{$bodyLine->name()}, posts", $patterns === [] ? 'none' : implode(', ', $patterns))];
+        [$verdict, $says] = match (true) {
+            in_array($mount->pattern, $patterns, true) => [Verdict::Fits, "{$line->name()} sits on posts made for it."],
+            $body->cuttable => [Verdict::Tight, "Holes for {$line->name()} ({$mount->pattern} mm) have to be drilled into {$bodyLine->name()}, or it is glued down."],
+            default => [Verdict::Clash, "{$bodyLine->name()} has no posts for the holes of {$line->name()} ({$mount->pattern} mm)."],
+        };
+        yield $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, $working, 'hole pattern against posts', [
+            $this->swap($line, 'Take one with the holes of this body'), $this->swap($bodyLine, 'Take a body made for it'),
+            Remedy::byHand('Make a small plate that takes both patterns; glued posts count as a step that cannot be undone.'),
+        ]));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
@@ -19,17 +19,14 @@ use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Quantity\Constants;
 
-final class Openings implements Rule
+final class Openings extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.openings', 'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.',
-            ['body', 'sockets'], ['body.openings', 'socket.offsetMm']);
+        return new Meta('body.openings', 'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.', ['body.openings', 'socket.offsetMm']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
@@ -56,9 +53,8 @@ final class Openings implements Rule
         $index = $this->find($socket, $free);
         if ($index === null) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-                $cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."
-                    : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.",
-                [$need], 'no opening for it', $this->remedies($line, $bodyLine, $cuttable), $about);
+                fn (): Words => new Words($cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."
+                    : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.", [$need], 'no opening for it', $this->remedies($line, $bodyLine, $cuttable)), $about);
         }
         $opening = $free[$index];
         unset($free[$index]);
@@ -80,8 +76,7 @@ final class Openings implements Rule
         $working = [...$working, $this->row("{$socket->name}, from the middle of its edge", $socket->offsetMm), $this->row("{$opening->name}, from the middle", $opening->offsetMm)];
         if ($off > $may) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-                sprintf('The %s of %s sits %s mm beside the %s%s', $socket->name, $line->name(), self::n($off), $opening->name, $cuttable ? '; it has to be cut wider or the part moved.' : '.'),
-                $working, sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)), [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')], $about);
+                fn (): Words => new Words(sprintf('The %s of %s sits %s mm beside the %s%s', $socket->name, $line->name(), self::n($off), $opening->name, $cuttable ? '; it has to be cut wider or the part moved.' : '.'), $working, sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)), [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')]), $about);
         }
 
         return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
@@ -98,7 +93,7 @@ final class Openings implements Rule
             default => sprintf('The plug of %s\'s %s is %s mm too large for the %s.', $line->name(), $socket->name, self::n(-$margin), $opening->name),
         };
 
-        return $this->answer($verdict, [$line, $bodyLine], $says, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable), $about);
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable)), $about);
     }
 
     /** @param  array<int, Opening>  $free */

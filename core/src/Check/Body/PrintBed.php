@@ -4,25 +4,22 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Body;
 
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 
-final class PrintBed implements Rule
+final class PrintBed extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.print-bed', 'Each half of a printed body goes onto the printer\'s bed, one way round or the other.',
-            ['any'], ['body.bed', 'size']);
+        return new Meta('body.print-bed', 'Each half of a printed body goes onto the printer\'s bed, one way round or the other.', ['body.bed', 'size']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $line = $facts->bodyLine();
         $body = $line?->part->body;
@@ -59,14 +56,14 @@ final class PrintBed implements Rule
         ];
         $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
-        yield $this->answer($verdict, [$line], match (true) {
+        yield $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
             $margin < 0.0 => sprintf('Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.', $line->name(), max(2, $pieces)),
             $straight < 0.0 => "Each half of {$line->name()} goes onto the bed only slantwise.",
             default => "Each half of {$line->name()} goes onto the bed.",
         }, $working, self::n($margin).' mm to spare', [
             Remedy::byHand(sprintf('Split each half across its length, %s mm a piece, along a line where no control and no post sits.', self::n($long / max(2, (int) ceil($long / $bed[0]))))),
             $this->swap($line, 'Take a body made another way'), Remedy::brief('Allow less in the brief, so that it gets smaller'),
-        ]);
+        ]));
     }
 
     /** Room to spare when a rectangle is turned by the best angle; tried degree by degree. */

@@ -5,25 +5,22 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 
-final class Spot implements Rule
+final class Spot extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.spot', 'No two add-ons want the same place, and the place exists.',
-            ['spots', 'body'], []);
+        return new Meta('body.spot', 'No two add-ons want the same place, and the place exists.');
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $body = $facts->bodyLine();
         $named = $body?->part->body->spots ?? [];
@@ -36,11 +33,11 @@ final class Spot implements Rule
             if (count($lines) > 1 || $lines[0]->quantity > 1) {
                 yield $this->shared((string) $spot, $lines, $named, array_keys($taken));
             } elseif ($body !== null && $named !== [] && ! in_array($spot, $named, true)) {
-                yield $this->answer(Verdict::Clash, [$lines[0], $body], "{$lines[0]->name()} goes to the {$spot}, and {$body->name()} has no such place.", [
+                yield $this->answer(Verdict::Clash, [$lines[0], $body], fn (): Words => new Words("{$lines[0]->name()} goes to the {$spot}, and {$body->name()} has no such place.", [
                     $this->text("{$body->name()}, places", implode(', ', $named)),
-                ], 'no such place', [$this->swap($lines[0]), $this->swap($body, 'Take a body with that place'), Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken)))]);
+                ], 'no such place', [$this->swap($lines[0]), $this->swap($body, 'Take a body with that place'), Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken)))]));
             } else {
-                yield $this->answer(Verdict::Fits, [$lines[0]], "{$lines[0]->name()} has the {$spot} to itself.", [$this->text('Place', (string) $spot)], 'nobody else is there');
+                yield $this->answer(Verdict::Fits, [$lines[0]], fn (): Words => new Words("{$lines[0]->name()} has the {$spot} to itself.", [$this->text('Place', (string) $spot)], 'nobody else is there'));
             }
         }
     }
@@ -55,9 +52,9 @@ final class Spot implements Rule
         $names = implode(' and ', array_map(static fn (Line $line): string => $line->name(), $lines));
         $others = array_map(static fn (Line $line): Remedy => Remedy::byHand(self::elsewhere($line, $named, $taken)), $lines);
 
-        return $this->answer(Verdict::Clash, $lines, "{$names} want the same place: the {$spot}.", array_map(fn (Line $line) => $this->text($line->name(), $spot.(($line->part->spots->orElse ?? []) === [] ? '' : ', or '.implode(', ', $line->part->spots->orElse ?? []))), $lines), 'one place, more than one part', [
+        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words("{$names} want the same place: the {$spot}.", array_map(fn (Line $line) => $this->text($line->name(), $spot.(($line->part->spots->orElse ?? []) === [] ? '' : ', or '.implode(', ', $line->part->spots->orElse ?? []))), $lines), 'one place, more than one part', [
             ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that goes elsewhere for {$line->name()}"), $lines), ...$others,
-        ], $spot);
+        ]), $spot);
     }
 
     /**

@@ -5,36 +5,33 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Columns;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 
-final class StackHeight implements Rule
+final class StackHeight extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.stack-height', 'Every column through the body, from the face to the back, is no thicker than the room; the thickest decides.',
-            ['any'], ['size', 'body.cavity', 'body.wall']);
+        return new Meta('body.stack-height', 'Every column through the body, from the face to the back, is no thicker than the room; the thickest decides.', ['size', 'body.cavity', 'body.wall']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
         if ($bodyLine === null || $body === null || $facts->inBody() === []) {
             return;
         }
-        if ($body->drawn && $facts->build->brief->largestMm === null) {
+        if ($body->drawn && $facts->brief()->largestMm === null) {
             // Nothing limits a body that is drawn around its parts.
             return;
         }
@@ -95,7 +92,7 @@ final class StackHeight implements Rule
             if (! $body->wallMm->isKnown()) {
                 return [$this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}"), INF];
             }
-            $room = min($facts->build->brief->largestMm ?? [INF]) - 2 * $body->wallMm->most();
+            $room = min($facts->brief()->largestMm ?? [INF]) - 2 * $body->wallMm->most();
             $label = 'The brief\'s thickness less two walls';
         } else {
             $room = $body->cavity()->sidesMm()[2];
@@ -107,10 +104,10 @@ final class StackHeight implements Rule
         $verdict = self::byMargin($spare, $facts->margin('cavity-mm'));
 
         return [$this->answer($verdict, [$bodyLine, ...$lines],
-            sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [
+            fn (): Words => new Words(sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),
-            ], $name), $spare];
+            ]), $name), $spare];
     }
 }

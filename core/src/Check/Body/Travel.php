@@ -5,28 +5,25 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Slider;
 use PocketPlot\Quantity\Figure;
 
-final class Travel implements Rule
+final class Travel extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.travel', 'Caps of the body move the switches and buttons beneath them all the way.',
-            ['body', 'switch', 'controls'], ['body.slider', 'switch.travelMm', 'controls.travelMm']);
+        return new Meta('body.travel', 'Caps of the body move the switches and buttons beneath them all the way.', ['body.slider', 'switch.travelMm', 'controls.travelMm']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         foreach ($bodyLine?->part->body->sliders ?? [] as $slider) {
@@ -52,11 +49,11 @@ final class Travel implements Rule
         $margin = $slider->travelMm->least() - $needs->most();
         $verdict = self::byMargin($margin, $wanted);
 
-        return $this->answer($verdict, [$line, $bodyLine], match ($verdict) {
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(match ($verdict) {
             Verdict::Clash => sprintf('The %s of %s stops %s mm short of what %s needs.', $slider->name, $bodyLine->name(), self::n(-$margin), $line->name()),
             default => "The {$slider->name} of {$bodyLine->name()} moves {$line->name()} all the way.",
         }, [$this->row("{$slider->name}, moves", $slider->travelMm), $this->row("{$line->name()}, needs", $needs)], self::n($margin).' mm to spare, '.self::n($wanted).' mm wanted', [
             $this->swap($line, 'Take one with less travel'), $this->swap($bodyLine), Remedy::byHand('Lengthen the cap\'s finger with a drop of filler, or file its slot; little by little, and test between.'),
-        ], $slider->name);
+        ]), $slider->name);
     }
 }

@@ -5,49 +5,48 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 
-final class Variant implements Rule
+final class Variant extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('body.variant', 'Parts that look alike but differ are of the variant that the others were made for.',
-            ['variant', 'role:case', 'role:display', 'role:board', 'role:controls'],
-            ['variant']);
+        return new Meta('body.variant', 'Parts that look alike but differ are of the variant that the others were made for.', ['variant']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->lines() as $line) {
-            foreach ($line->part->variantWants as $key => $wanted) {
-                $having = array_values(array_filter($facts->lines(), static fn (Line $other): bool => isset($other->part->variantHas[$key])));
-                $need = new WorkingLine("{$line->name()} was made for {$key}", $wanted, '', 'datasheet');
-                if ($having === []) {
-                    $others = array_values(array_filter($facts->lines(), static fn (Line $other): bool => $other->role->value === explode('.', $key)[0]));
-                    if ($others !== []) {
-                        yield $this->unmeasured($others[0], 'variant', [$line], [$need], $key);
-                    }
+        return $facts->with('variant');
+    }
 
-                    continue;
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        foreach ($line->part->variantWants as $key => $wanted) {
+            $having = array_values(array_filter($facts->with('variant'), static fn (Line $other): bool => isset($other->part->variantHas[$key])));
+            $need = new WorkingLine("{$line->name()} was made for {$key}", $wanted, '', 'datasheet');
+            if ($having === []) {
+                $others = array_values(array_filter($facts->lines(), static fn (Line $other): bool => $other->role->value === explode('.', $key)[0]));
+                if ($others !== []) {
+                    yield $this->unmeasured($others[0], 'variant', [$line], [$need], $key);
                 }
-                foreach ($having as $other) {
-                    $has = $other->part->variantHas[$key];
-                    $working = [$need, new WorkingLine("{$other->name()} is", $has, '', 'datasheet')];
-                    yield $has === $wanted
-                        ? $this->answer(Verdict::Fits, [$line, $other], "{$other->name()} is the variant that {$line->name()} was made for.", $working, 'same', [], $key)
-                        : $this->answer(Verdict::Clash, [$line, $other], "{$line->name()} was made for {$wanted}; {$other->name()} is {$has}.", $working, 'different', [
-                            Remedy::swap($line->id, $line->role, "Take the other variant of {$line->name()}"),
-                            Remedy::swap($other->id, $other->role, "Take the other variant of {$other->name()}"),
-                        ], $key);
-                }
+
+                continue;
+            }
+            foreach ($having as $other) {
+                $has = $other->part->variantHas[$key];
+                $working = [$need, new WorkingLine("{$other->name()} is", $has, '', 'datasheet')];
+                yield $has === $wanted
+                    ? $this->answer(Verdict::Fits, [$line, $other], fn (): Words => new Words("{$other->name()} is the variant that {$line->name()} was made for.", $working, 'same'), $key)
+                    : $this->answer(Verdict::Clash, [$line, $other], fn (): Words => new Words("{$line->name()} was made for {$wanted}; {$other->name()} is {$has}.", $working, 'different', [
+                        Remedy::swap($line->id, $line->role, "Take the other variant of {$line->name()}"),
+                        Remedy::swap($other->id, $other->role, "Take the other variant of {$other->name()}"),
+                    ]), $key);
             }
         }
     }

@@ -5,43 +5,43 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Controls;
 use PocketPlot\Part\Role;
 
-final class ControlPath implements Rule
+final class ControlPath extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('control.path', 'What is pressed reaches the computer: by its pins, a controller board, a lead or the air.',
-            ['role:controls', 'controls', 'sockets', 'pins', 'radio', 'role:board'], ['controls.speaks', 'pins.does']);
+        return new Meta('control.path', 'What is pressed reaches the computer: by its pins, a controller board, a lead or the air.', ['controls.speaks', 'pins.does']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('controls');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
     {
         $board = $facts->board();
         if ($board === null) {
             return;
         }
-        foreach ($facts->with('controls') as $line) {
-            if ($line->part->controls !== null) {
-                yield $this->judge($line, $line->part->controls, $board, $facts);
-            }
+        if ($line->part->controls !== null) {
+            yield $this->judge($line, $line->part->controls, $board, $facts);
         }
     }
 
     private function judge(Line $line, Controls $controls, Line $board, Facts $facts): Finding
     {
         if ($line->id === $board->id || in_array('own', $controls->speaks, true)) {
-            return $this->answer(Verdict::Fits, [$line], "{$line->name()} brings its controls wired.", [$this->text('Way', 'its own')], 'nothing to join');
+            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("{$line->name()} brings its controls wired.", [$this->text('Way', 'its own')], 'nothing to join'));
         }
         if ($controls->speaks === []) {
             return $this->unmeasured($line, 'controls.speaks', [$board]);
@@ -54,16 +54,16 @@ final class ControlPath implements Rule
             }
             $tried[] = $this->text("by {$way}", $note);
             if ($through !== null) {
-                return $this->answer(Verdict::Fits, [$line, $through], "{$line->name()} reaches ".($through->id === $board->id ? $board->name() : "{$board->name()} through {$through->name()}").' by '.($way === 'pins' ? 'its pins' : $way).'.', $tried, $note);
+                return $this->answer(Verdict::Fits, [$line, $through], fn (): Words => new Words("{$line->name()} reaches ".($through->id === $board->id ? $board->name() : "{$board->name()} through {$through->name()}").' by '.($way === 'pins' ? 'its pins' : $way).'.', $tried, $note));
             }
         }
 
-        return $this->answer(Verdict::Clash, [$line, $board], "{$line->name()} speaks ".implode(' or ', $controls->speaks).', and nothing here listens.', $tried, 'no way to the computer', [
+        return $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words("{$line->name()} speaks ".implode(' or ', $controls->speaks).', and nothing here listens.', $tried, 'no way to the computer', [
             $this->swap($line, 'Take controls that the board hears'),
             Remedy::add(Role::Controls, 'Add a controller board'),
             Remedy::add(Role::Cable, 'Add a radio stick or a hub'),
             $this->swap($board, 'Take a board that hears them'),
-        ]);
+        ]));
     }
 
     /** @return array{Line|Finding|null, string} who listens, or that nobody knows; and what to say of it */

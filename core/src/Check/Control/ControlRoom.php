@@ -5,28 +5,25 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Sits;
 use PocketPlot\Quantity\Figure;
 
-final class ControlRoom implements Rule
+final class ControlRoom extends WholeRule
 {
-    use Answers;
-
     /** Share of the face that may be taken before thumbs and frames get in each other's way: the usual frame of a centimetre around a hand-held face. */
     private const FACE_TIGHT = 0.85;
 
     public static function meta(): Meta
     {
-        return new Meta('control.room', 'Panel and controls find room on the face, and none of them reaches into the cells behind.',
-            ['any'], ['size', 'body.cavity']);
+        return new Meta('control.room', 'Panel and controls find room on the face, and none of them reaches into the cells behind.', ['size', 'body.cavity']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
@@ -73,9 +70,9 @@ final class ControlRoom implements Rule
         $working[] = $this->row("{$bodyLine->name()}, face", Figure::exactly($room[0] * $room[1] / 100, 'cm²'));
         $says = sprintf('Panel and controls take %s %% of the face of %s', self::n($share * 100), $bodyLine->name());
 
-        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], $says.($share > 1.0 ? '; something has to go.' : '.'), $working, 'area of the face; up to 85 % is easy', [
+        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], fn (): Words => new Words($says.($share > 1.0 ? '; something has to go.' : '.'), $working, 'area of the face; up to 85 % is easy', [
             $this->swap($bodyLine, 'Take a larger body'),
             ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something smaller for {$line->name()}"), [...$onFace, ...$cells]),
-        ], 'face');
+        ]), 'face');
     }
 }

@@ -6,31 +6,27 @@ namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Controls;
 use PocketPlot\Part\Role;
 
-final class Coverage implements Rule
+final class Coverage extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('control.coverage', 'Each class of games in the brief finds the controls it needs, for every player.',
-            ['role:controls', 'controls', 'panel', 'role:display'],
-            ['controls']);
+        return new Meta('control.coverage', 'Each class of games in the brief finds the controls it needs, for every player.', ['controls']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
-        foreach ($facts->build->brief->games as $index => $games) {
+        foreach ($facts->brief()->games as $index => $games) {
             $finding = $this->judge($games, $facts, (string) $index);
             if ($finding !== null) {
                 yield $finding;
@@ -80,14 +76,14 @@ final class Coverage implements Rule
             }
         }
         if ($lacking === []) {
-            return $this->answer(Verdict::Fits, $lines, ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks', [], $about);
+            return $this->answer(Verdict::Fits, $lines, fn (): Words => new Words(ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks'), $about);
         }
 
-        return $this->answer(Verdict::Clash, $lines, ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
+        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
             Remedy::add(Role::Controls, 'Add what is lacking'),
             ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
             ...($games->touch ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a panel that feels fingers'), $facts->filling(Role::Display)) : []),
-        ], $about);
+        ]), $about);
     }
 
     /**

@@ -5,32 +5,29 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\PinNeeds;
 use PocketPlot\Part\Pins;
 use PocketPlot\Part\Role;
 use PocketPlot\Wiring\PinPlan;
 
-final class PinAssignment implements Rule
+final class PinAssignment extends WholeRule
 {
-    use Answers;
-
     /** Volts by which two logic levels may differ before a pin can be harmed or misread. */
     private const LEVEL_V = 0.5;
 
     public static function meta(): Meta
     {
-        return new Meta('control.pins', 'Panel, sound and controls together find their contacts on the board; one assignment is shown.',
-            ['pins', 'pinNeeds', 'role:board'], ['pins.does', 'pins.logicV', 'pinNeeds.logicV']);
+        return new Meta('control.pins', 'Panel, sound and controls together find their contacts on the board; one assignment is shown.', ['pins.does', 'pins.logicV', 'pinNeeds.logicV']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $needing = $facts->with('pinNeeds');
         $host = $facts->with('pins')[0] ?? null;
@@ -75,7 +72,7 @@ final class PinAssignment implements Rule
         $free = count($pins->does) - count($plan['assigned']);
         $lines = [$host, ...$needing];
         if ($plan['unmet'] === []) {
-            yield $this->answer(Verdict::Fits, $lines, array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists', [], 'plan');
+            yield $this->answer(Verdict::Fits, $lines, fn (): Words => new Words(array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists'), 'plan');
 
             return;
         }
@@ -85,11 +82,11 @@ final class PinAssignment implements Rule
             $lacking[$what] = ($lacking[$what] ?? 0) + $want['count'];
         }
         yield $this->answer(Verdict::Clash, $lines,
-            "{$host->name()} lacks pins: ".implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking)).'.', $working, 'whichever way they are shared out', [
+            fn (): Words => new Words("{$host->name()} lacks pins: ".implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking)).'.', $working, 'whichever way they are shared out', [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),
                 $this->swap($host, 'Take a board with more pins'),
                 Remedy::add(Role::Controls, 'Add a controller board that brings its own'),
-            ], 'plan');
+            ]), 'plan');
     }
 
     private function level(Line $line, PinNeeds $needs, Line $host, Pins $pins): ?Finding
@@ -103,8 +100,8 @@ final class PinAssignment implements Rule
         $over = $needs->logicV->usual() - $pins->logicV->usual();
 
         return $over <= self::LEVEL_V ? null : $this->answer(Verdict::Clash, [$line, $host],
-            "{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", $working, 'more volts than the pins are made for', [
+            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", $working, 'more volts than the pins are made for', [
                 $this->swap($line, 'Take one of the same logic level'), Remedy::byHand('A level shifter or a divider in each line from it to the board.'),
-            ], "{$line->id}/level");
+            ]), "{$line->id}/level");
     }
 }

@@ -5,26 +5,22 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
-final class UsbSlots implements Rule
+final class UsbSlots extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('control.usb-slots', 'Everything that plugs into USB finds a socket, with one to spare for a keyboard at first start.',
-            ['sockets'],
-            []);
+        return new Meta('control.usb-slots', 'Everything that plugs into USB finds a socket, with one to spare for a keyboard at first start.');
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $users = $givers = [];
         $needed = $there = 0;
@@ -63,11 +59,10 @@ final class UsbSlots implements Rule
             Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken").'; a keyboard for the first start has to wait its turn.',
             default => "{$needed} of {$there} USB sockets are taken.",
         };
-        yield $this->answer($verdict, [...$users, ...$givers], $says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare',
-            $verdict === Verdict::Fits ? [] : [
-                Remedy::add(Role::Cable, 'Add a hub'),
-                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"), [...$givers, ...$users]),
-            ]);
+        yield $this->answer($verdict, [...$users, ...$givers], fn (): Words => new Words($says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare', $verdict === Verdict::Fits ? [] : [
+            Remedy::add(Role::Cable, 'Add a hub'),
+            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"), [...$givers, ...$users]),
+        ]));
     }
 
     private function sockets(Line $line, bool $given): int

@@ -5,28 +5,25 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Heat;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Constants;
 
-final class Limits implements Rule
+final class Limits extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('heat.limits', 'The air inside stays below what cells bear and hands like.',
-            ['any'], ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'size', 'body.wall']);
+        return new Meta('heat.limits', 'The air inside stays below what cells bear and hands like.', ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'size', 'body.wall']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $warmth = $facts->warmth();
         $bodyLine = $facts->bodyLine();
@@ -42,10 +39,10 @@ final class Limits implements Rule
         $air = $warmth->air->celsius;
         $cells = array_values(array_filter($facts->with('pack'), static fn (Line $line): bool => $line->part->sits->takesRoom() && $line->part->pack?->isLithium() === true));
         $limit = $cells === [] ? Constants::HAND_LIMIT_C + 20.0 : Constants::CELL_LIMIT_C;
-        $working = [...$warmth->working, $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet')];
+        $working = [...WarmthRows::of($warmth), $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet')];
         $verdict = self::byMargin($limit - $air, $facts->margin('heat-kelvin'));
 
-        yield $this->answer($verdict, [$bodyLine, ...$cells], sprintf('At the heaviest the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
+        yield $this->answer($verdict, [$bodyLine, ...$cells], fn (): Words => new Words(sprintf('At the heaviest the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
             Verdict::Clash => $cells === [] ? '; the body gets too hot to hold.' : ': too hot for the cells. Hot lithium cells can burn.',
             Verdict::Tight => ', close to the limit.',
             default => '.',
@@ -53,6 +50,6 @@ final class Limits implements Rule
             Remedy::add(Role::Cooling, 'Add a fan, with openings for it'),
             $this->swap($bodyLine, 'Take a larger or better vented body'),
             ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something cooler for {$line->name()}"), $facts->filling(Role::Board)),
-        ]);
+        ]));
     }
 }

@@ -5,30 +5,26 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Money;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Money;
 
-final class Budget implements Rule
+final class Budget extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('money.budget', 'Everything together costs no more than the brief allows.',
-            ['any'],
-            ['price', 'rate']);
+        return new Meta('money.budget', 'Everything together costs no more than the brief allows.', ['price', 'rate']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
-        $budget = $facts->build->brief->budget;
+        $budget = $facts->brief()->budget;
         $costs = $facts->costs();
         foreach ($costs->unpriced as $line) {
             yield $this->unmeasured($line, 'price', [], [$this->money('Known so far', $costs->planned)], 'price');
@@ -39,7 +35,7 @@ final class Budget implements Rule
         if ($budget === null) {
             return;
         }
-        $converted = $facts->build->rates->convert($budget, $facts->build->brief->currency) ?? $budget;
+        $converted = $facts->rates()->convert($budget, $facts->brief()->currency) ?? $budget;
         // Floats will do to put the dearest first; the sums stay exact.
         $prices = $costs->worth;
         arsort($prices);
@@ -59,20 +55,21 @@ final class Budget implements Rule
             $costs->planned->isMoreThan($tightAt) => Verdict::Tight,
             default => Verdict::Fits,
         };
+        $waits = [...$costs->unpriced, ...$costs->withoutRate];
+        $open = $verdict === Verdict::Unmeasured ? [[$waits[0]->id, FigureRef::of($costs->unpriced === [] ? 'rate' : 'price')]] : [];
         $says = match ($verdict) {
             Verdict::Clash => "The parts come to {$costs->planned->says()}; the budget is {$converted->says()}.",
             Verdict::Unmeasured => "The prices known so far come to {$costs->planned->says()} of {$converted->says()}; some are missing.",
             default => "The parts come to {$costs->planned->says()} of {$converted->says()}.",
         };
-        yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? [...$costs->unpriced, ...$costs->withoutRate] : $dearest, $says, $working,
-            'the whole build against the budget', match ($verdict) {
-                Verdict::Fits => [],
-                Verdict::Unmeasured => [Remedy::measure([...$costs->unpriced, ...$costs->withoutRate][0]->id, $costs->unpriced === [] ? FigureRef::of('rate') : FigureRef::of('price'))],
-                default => [
-                    ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something cheaper for {$line->name()}"), $dearest),
-                    Remedy::brief('Raise the budget in the brief'),
-                ],
-            }, 'total', true);
+        yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? $waits : $dearest, fn (): Words => new Words($says, $working, 'the whole build against the budget', match ($verdict) {
+            Verdict::Fits => [],
+            Verdict::Unmeasured => array_map(static fn (array $one): Remedy => Remedy::measure(...$one), $open),
+            default => [
+                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something cheaper for {$line->name()}"), $dearest),
+                Remedy::brief('Raise the budget in the brief'),
+            ],
+        }), 'total', true, $open);
     }
 
     private function money(string $label, Money $money): WorkingLine

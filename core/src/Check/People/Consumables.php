@@ -4,42 +4,43 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\People;
 
-use PocketPlot\Check\Answers;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
-final class Consumables implements Rule
+final class Consumables extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('people.consumables', 'Solder, tape and the like that the parts ask for are at hand or on the list.',
-            ['consumables', 'serves'], ['consumables']);
+        return new Meta('people.consumables', 'Solder, tape and the like that the parts ask for are at hand or on the list.', ['consumables']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        $there = $facts->build->brief->consumables ?? [];
-        foreach ($facts->with('serves') as $line) {
-            $there = [...$there, ...$line->part->work->serves];
+        return $facts->with('consumables');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $there = $facts->brief()->consumables ?? [];
+        foreach ($facts->with('serves') as $other) {
+            $there = [...$there, ...$other->part->work->serves];
         }
-        foreach ($facts->with('consumables') as $line) {
-            $wanted = $line->part->work->consumables;
-            $lacking = array_values(array_diff($wanted, $there));
-            if ($wanted === []) {
-                continue;
-            }
-            $working = [$this->text("{$line->name()} asks for", implode(', ', $wanted)), $this->text('At hand or on the list', implode(', ', array_intersect($wanted, $there)) ?: 'none of them', 'brief')];
-            yield $lacking === []
-                ? $this->answer(Verdict::Fits, [$line], "What {$line->name()} asks for is at hand.", $working, 'nothing lacks')
-                : $this->answer(Verdict::Tight, [$line], "{$line->name()} asks for ".implode(' and ', $lacking).', which is neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
-                    Remedy::add(Role::Material, 'Put it on the list'), Remedy::brief('Tick it in the brief, if it is in the drawer'),
-                ]);
+        $wanted = $line->part->work->consumables;
+        $lacking = array_values(array_diff($wanted, $there));
+        if ($wanted === []) {
+            return;
         }
+        $working = [$this->text("{$line->name()} asks for", implode(', ', $wanted)), $this->text('At hand or on the list', implode(', ', array_intersect($wanted, $there)) ?: 'none of them', 'brief')];
+        yield $lacking === []
+            ? $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("What {$line->name()} asks for is at hand.", $working, 'nothing lacks'))
+            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $lacking).', which is neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
+                Remedy::add(Role::Material, 'Put it on the list'), Remedy::brief('Tick it in the brief, if it is in the drawer'),
+            ]));
     }
 }

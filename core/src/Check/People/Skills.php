@@ -4,58 +4,58 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\People;
 
-use PocketPlot\Check\Answers;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Constants;
 
-final class Skills implements Rule
+final class Skills extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('people.skills', 'The builder can do what the parts ask for.',
-            ['skills'],
-            ['skills']);
+        return new Meta('people.skills', 'The builder can do what the parts ask for.', ['skills']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        $have = $facts->build->brief->skills;
-        foreach ($facts->with('skills') as $line) {
-            if ($line->part->work->skills === []) {
-                continue;
-            }
-            $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
-            if ($have === null) {
-                yield $this->answer(Verdict::Unmeasured, [$line], 'The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->work->skills).'.', $working, 'cannot be compared yet', [
-                    Remedy::measure($line->id, FigureRef::of('skills')),
-                ]);
+        return $facts->with('skills');
+    }
 
-                continue;
-            }
-            $working[] = new WorkingLine('You can', $have === [] ? 'nothing ticked yet' : implode(', ', $have), '', 'brief');
-            $lacking = array_values(array_diff($line->part->work->skills, $have));
-            if ($lacking === []) {
-                yield $this->answer(Verdict::Fits, [$line], "You can do what {$line->name()} asks for.", $working, 'nothing lacks');
-
-                continue;
-            }
-            $hazards = array_values(array_intersect($lacking, Constants::HAZARDOUS_SKILLS));
-            $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
-            yield $hazards !== []
-                ? $this->answer(Verdict::Clash, [$line], "{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.', $working, 'a mistake here can hurt someone', [
-                    $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
-                ])
-                : $this->answer(Verdict::Tight, [$line], "{$line->name()} asks for ".implode(' and ', $lacking).', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
-                    Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
-                ]);
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $have = $facts->brief()->skills;
+        if ($line->part->work->skills === []) {
+            return;
         }
+        $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
+        if ($have === null) {
+            yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words('The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->work->skills).'.', $working, 'cannot be compared yet', [
+                Remedy::measure($line->id, FigureRef::of('skills')),
+            ]), waitsFor: [[$line->id, FigureRef::of('skills')]]);
+
+            return;
+        }
+        $working[] = new WorkingLine('You can', $have === [] ? 'nothing ticked yet' : implode(', ', $have), '', 'brief');
+        $lacking = array_values(array_diff($line->part->work->skills, $have));
+        if ($lacking === []) {
+            yield $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("You can do what {$line->name()} asks for.", $working, 'nothing lacks'));
+
+            return;
+        }
+        $hazards = array_values(array_intersect($lacking, Constants::HAZARDOUS_SKILLS));
+        $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
+        yield $hazards !== []
+            ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.', $working, 'a mistake here can hurt someone', [
+                $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
+            ]))
+            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $lacking).', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
+                Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
+            ]));
     }
 }

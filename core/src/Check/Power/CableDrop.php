@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
+use PocketPlot\Check\FeedRule;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
@@ -19,76 +19,37 @@ use PocketPlot\Power\Rail;
 use PocketPlot\Power\Wire;
 use PocketPlot\Quantity\Figure;
 
-final class CableDrop implements Rule
+final class CableDrop extends FeedRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.cable-drop', 'What leads and plugs lose at the peak still leaves each part inside its window and above its low-voltage warning.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'cable'],
-            ['cable.gaugeAwg', 'cable.lengthMm', 'supply.volts', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.warnVolts', 'output.efficiency']);
+        return new Meta('power.cable-drop', 'What leads and plugs lose at the peak still leaves each part inside its window and above its low-voltage warning.', ['cable.gaugeAwg', 'cable.lengthMm', 'supply.volts', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.warnVolts', 'output.efficiency']);
     }
 
-    /** @return array<string, float> usual ohm before each input, by Feed::key() */
-    public static function leadOhms(Facts $facts): array
+    protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
     {
-        $ohms = [];
-        $tree = $facts->supplyTree();
-        foreach ($tree->feeds as $key => $feed) {
-            $join = $feed->join;
-            if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
-                $ohms[$key] = Wire::ohm($join->gaugeAwg, $join->lengthMm);
-
-                continue;
-            }
-            $cable = self::leadOf($facts, $feed, $tree->rails[$feed->railId]->line)?->part->cable;
-            if ($cable !== null && $cable->gaugeAwg->isKnown() && $cable->lengthMm->isKnown()) {
-                $ohms[$key] = Wire::leadOhm($cable->gaugeAwg->usual(), $cable->lengthMm->usual());
-            }
-        }
-
-        return $ohms;
-    }
-
-    public function check(Facts $facts): iterable
-    {
-        $tree = $facts->supplyTree();
-        foreach ($tree->feeds as $feed) {
-            $rail = $tree->rails[$feed->railId];
-            $join = $feed->join;
-            if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
-                yield $this->judge($feed, $rail, null, Wire::ohm($join->gaugeAwg, $join->lengthMm), [
-                    $this->count('Wire, gauge', $join->gaugeAwg, 'AWG', 'brief'), $this->count('Wire, length', $join->lengthMm, 'mm', 'brief'),
-                ], $facts);
-
-                continue;
-            }
-            $lead = self::leadOf($facts, $feed, $rail->line);
-            $cable = $lead?->part->cable;
-            if ($lead === null || $cable === null) {
-                continue;
-            }
-            if (! $cable->gaugeAwg->isKnown() || ! $cable->lengthMm->isKnown()) {
-                yield $this->unmeasured($lead, $cable->gaugeAwg->isKnown() ? 'cable.lengthMm' : 'cable.gaugeAwg', [$feed->line, $rail->line], [], $feed->key(), 'what it loses is open');
-
-                continue;
-            }
-            // The thinner end of the band loses more; a larger gauge number is a thinner wire.
-            yield $this->judge($feed, $rail, $lead, Wire::leadOhm($cable->gaugeAwg->most(), $cable->lengthMm->most()), [
-                $this->row("{$lead->name()}, gauge", $cable->gaugeAwg), $this->row("{$lead->name()}, length", $cable->lengthMm),
+        $join = $feed->join;
+        if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
+            yield $this->judge($feed, $rail, null, Wire::ohm($join->gaugeAwg, $join->lengthMm), [
+                $this->count('Wire, gauge', $join->gaugeAwg, 'AWG', 'brief'), $this->count('Wire, length', $join->lengthMm, 'mm', 'brief'),
             ], $facts);
-        }
-    }
 
-    private static function leadOf(Facts $facts, Feed $feed, Line $giver): ?Line
-    {
-        if ($feed->join !== null && $feed->join->through !== '') {
-            return $facts->build->line($feed->join->through);
+            return;
         }
-        [$from, $to] = PortCurrent::sockets($facts, $feed, $giver);
+        $lead = $facts->leadOf($feed);
+        $cable = $lead?->part->cable;
+        if ($lead === null || $cable === null) {
+            return;
+        }
+        if (! $cable->gaugeAwg->isKnown() || ! $cable->lengthMm->isKnown()) {
+            yield $this->unmeasured($lead, $cable->gaugeAwg->isKnown() ? 'cable.lengthMm' : 'cable.gaugeAwg', [$feed->line, $rail->line], [], $feed->key(), 'what it loses is open');
 
-        return $from === null || $to === null ? null : PortCurrent::lead($facts, $from, $to);
+            return;
+        }
+        // The thinner end of the band loses more; a larger gauge number is a thinner wire.
+        yield $this->judge($feed, $rail, $lead, Wire::leadOhm($cable->gaugeAwg->most(), $cable->lengthMm->most()), [
+            $this->row("{$lead->name()}, gauge", $cable->gaugeAwg), $this->row("{$lead->name()}, length", $cable->lengthMm),
+        ], $facts);
     }
 
     /** @param  list<WorkingLine>  $working */
@@ -96,7 +57,7 @@ final class CableDrop implements Rule
     {
         $line = $feed->line;
         $others = $lead === null ? [$rail->line] : [$rail->line, $lead];
-        [, $peak, $missing] = $facts->supplyTree()->demandOf($feed);
+        [, $peak, $missing] = $facts->demandOf($feed);
         if ($missing !== []) {
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, ...$others], $working, "{$feed->key()}/lead", 'what its lead loses is open');
         }
@@ -125,13 +86,13 @@ final class CableDrop implements Rule
         $verdict = $verdict === Verdict::Fits && $warns->isKnown() && $left < $warns->most() ? Verdict::Tight : $verdict;
         $by = $lead === null ? 'the wires' : $lead->name();
 
-        return $this->answer($verdict, [$line, ...$others], sprintf('At the peak %s V are lost in %s; %s V arrive at %s%s.', self::n($drop), $by, self::n($left), $line->name(), match ($verdict) {
+        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf('At the peak %s V are lost in %s; %s V arrive at %s%s.', self::n($drop), $by, self::n($left), $line->name(), match ($verdict) {
             Verdict::Clash => ', too few to run',
             Verdict::Tight => ', where it shows its low-voltage warning',
             default => '',
         }), $working, 'volts left against the window and the warning', [
             ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),
             $this->swap($rail->line),
-        ], ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
+        ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
     }
 }

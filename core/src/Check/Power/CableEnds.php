@@ -5,35 +5,35 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Part\YesNo;
 
-final class CableEnds implements Rule
+final class CableEnds extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.cable-ends', 'A usb-c inlet asks for its power, so that any cable charges it, not only one with a flat plug at the far end.',
-            ['sockets', 'cable'], ['socket.sense']);
+        return new Meta('power.cable-ends', 'A usb-c inlet asks for its power, so that any cable charges it, not only one with a flat plug at the far end.', ['socket.sense']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('sockets') as $line) {
-            foreach ($line->part->sockets as $socket) {
-                if ($socket->connector === 'usb-c' && $socket->carries === 'power' && $socket->direction === 'in') {
-                    yield $this->judge($line, $socket, $facts);
-                }
+        return $facts->with('sockets');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        foreach ($line->part->sockets as $socket) {
+            if ($socket->connector === 'usb-c' && $socket->carries === 'power' && $socket->direction === 'in') {
+                yield $this->judge($line, $socket, $facts);
             }
         }
     }
@@ -45,18 +45,18 @@ final class CableEnds implements Rule
             return $this->unmeasured($line, FigureRef::socket($socket, 'sense'), [], [], $socket->name, 'nobody knows which cables will charge it');
         }
         if ($socket->sense === YesNo::Yes) {
-            return $this->answer(Verdict::Fits, [$line], "Any cable charges {$line->name()}.", $working, 'it asks for its power', [], $socket->name);
+            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("Any cable charges {$line->name()}.", $working, 'it asks for its power'), $socket->name);
         }
         foreach ($facts->with('cable') as $lead) {
             if ($lead->part->cable?->joins('usb-a', 'usb-c', 'power') === true || $lead->part->cable?->joins('usb-a', 'usb-c', 'usb') === true) {
-                return $this->answer(Verdict::Fits, [$line, $lead], "{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.", $working, 'a flat plug gives without being asked', [], $socket->name);
+                return $this->answer(Verdict::Fits, [$line, $lead], fn (): Words => new Words("{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.", $working, 'a flat plug gives without being asked'), $socket->name);
             }
         }
 
-        return $this->answer(Verdict::Tight, [$line], "Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.", $working, 'no sense resistors', [
+        return $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.", $working, 'no sense resistors', [
             Remedy::add(Role::Cable, 'Add a usb-a to usb-c lead'),
             $this->swap($line, 'Take one whose inlet has its resistors'),
             Remedy::byHand('Two resistors of 5.1 kΩ from the inlet\'s two sense contacts to minus; fine soldering.'),
-        ], $socket->name);
+        ]), $socket->name);
     }
 }

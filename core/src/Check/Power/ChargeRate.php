@@ -5,38 +5,37 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Pack;
 use PocketPlot\Quantity\Figure;
 
-final class ChargeRate implements Rule
+final class ChargeRate extends LineRule
 {
-    use Answers;
-
     /** The last part of a charge goes slower and a little is lost: the usual fifth on top. */
     private const TAIL = 1.2;
 
     public static function meta(): Meta
     {
-        return new Meta('power.charge-rate', 'The charger is gentle enough for the cells, and done within a night.',
-            ['pack', 'charger'],
-            ['charger.chargeMa', 'pack.maxChargeMa', 'pack.capacityMah']);
+        return new Meta('power.charge-rate', 'The charger is gentle enough for the cells, and done within a night.', ['charger.chargeMa', 'pack.maxChargeMa', 'pack.capacityMah']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('pack') as $line) {
-            $pack = $line->part->pack;
-            $charger = $pack === null || ! $pack->isRechargeable() ? null : $facts->build->chargerOf($pack);
-            if ($pack !== null && $charger?->part->charger !== null && ! ($pack->sealed && $line->part->charger === null)) {
-                yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'));
-            }
+        return $facts->with('pack');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $pack = $line->part->pack;
+        $charger = $pack === null || ! $pack->isRechargeable() ? null : $facts->chargerOf($line);
+        if ($pack !== null && $charger?->part->charger !== null && ! ($pack->sealed && $line->part->charger === null)) {
+            yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'));
         }
     }
 
@@ -54,8 +53,7 @@ final class ChargeRate implements Rule
         $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9) {
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                "{$line->name()} charges with {$charger->chargeMa->says()}; {$packLine->name()} takes {$allowed->says()} at most. Cells charged too fast get hot and can burn.",
-                $working, 'more than the cells are made for', $remedies, $packLine->id);
+                fn (): Words => new Words("{$line->name()} charges with {$charger->chargeMa->says()}; {$packLine->name()} takes {$allowed->says()} at most. Cells charged too fast get hot and can burn.", $working, 'more than the cells are made for', $remedies), $packLine->id);
         }
         $capacity = $pack->capacityMah->times($packLine->quantity);
         if (! $capacity->isKnown() || $charger->chargeMa->least() <= 0.0) {
@@ -66,7 +64,6 @@ final class ChargeRate implements Rule
         $fits = $hours <= $night;
 
         return $this->answer($fits ? Verdict::Fits : Verdict::Tight, [$line, $packLine],
-            sprintf($fits ? '%s fills %s in about %s h.' : '%s needs about %s h for %s; a night will not do.', ...($fits ? [$line->name(), $packLine->name(), self::n($hours)] : [$line->name(), self::n($hours), $packLine->name()])),
-            $working, 'capacity ÷ charge current × 1.2 against '.self::n($night).' h', $remedies, $packLine->id);
+            fn (): Words => new Words(sprintf($fits ? '%s fills %s in about %s h.' : '%s needs about %s h for %s; a night will not do.', ...($fits ? [$line->name(), $packLine->name(), self::n($hours)] : [$line->name(), self::n($hours), $packLine->name()])), $working, 'capacity ÷ charge current × 1.2 against '.self::n($night).' h', $remedies), $packLine->id);
     }
 }

@@ -5,39 +5,37 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Role;
-use PocketPlot\Power\ChargePath;
 
-final class ChargerMatch implements Rule
+final class ChargerMatch extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.charger-match', 'Each pack has a charger made for its chemistry and cell count, fed within its own window.',
-            ['pack', 'charger', 'outputs', 'livesOn', 'sockets'],
-            ['charger.inputVolts', 'output.volts']);
+        return new Meta('power.charger-match', 'Each pack has a charger made for its chemistry and cell count, fed within its own window.', ['charger.inputVolts', 'output.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('pack') as $line) {
-            $pack = $line->part->pack;
-            // A ready-made bank fills itself; what fills it is its maker's affair.
-            if ($pack !== null && $pack->isRechargeable() && ! ($pack->sealed && $line->part->charger === null)) {
-                yield $this->judge($line, $pack, $facts);
-            }
+        return $facts->with('pack');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $pack = $line->part->pack;
+        // A ready-made bank fills itself; what fills it is its maker's affair.
+        if ($pack !== null && $pack->isRechargeable() && ! ($pack->sealed && $line->part->charger === null)) {
+            yield $this->judge($line, $pack, $facts);
         }
     }
 
@@ -46,22 +44,21 @@ final class ChargerMatch implements Rule
         $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series} in a row");
         $chargers = $facts->with('charger');
         if ($chargers === []) {
-            return $this->answer(Verdict::Clash, [$packLine], "Nothing in the parts list can charge {$packLine->name()}.", [$wanted], 'no charger', [
+            return $this->answer(Verdict::Clash, [$packLine], fn (): Words => new Words("Nothing in the parts list can charge {$packLine->name()}.", [$wanted], 'no charger', [
                 Remedy::add(Role::Charger, 'Add a charger for it'),
-            ]);
+            ]));
         }
-        $right = $facts->build->chargerOf($pack);
+        $right = $facts->chargerOf($packLine);
         $charger = $right?->part->charger;
         if ($right === null || $charger === null) {
             $line = $chargers[0];
             $other = $line->part->charger;
 
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                "{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series} in a row). Charging cells with the wrong charger can set them on fire.",
-                [$wanted, $this->text($line->name(), $other === null ? '' : self::made($other))], 'chemistry or cell count differ', [
+                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series} in a row). Charging cells with the wrong charger can set them on fire.", [$wanted, $this->text($line->name(), $other === null ? '' : self::made($other))], 'chemistry or cell count differ', [
                     $this->swap($line, 'Take a charger made for this pack'),
                     $this->swap($packLine, 'Take a pack that this charger is made for'),
-                ]);
+                ]));
         }
 
         return $this->fed($packLine, $right, $charger, [$wanted, $this->text($right->name(), self::made($charger))], $facts);
@@ -70,15 +67,14 @@ final class ChargerMatch implements Rule
     /** @param  list<WorkingLine>  $working */
     private function fed(Line $packLine, Line $line, Charger $charger, array $working, Facts $facts): Finding
     {
-        [$source, $output] = ChargePath::sourceFor($facts->build, $line, $charger);
+        [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {
             if ($line->id === $packLine->id || $this->hasOwnInlet($line)) {
-                return $this->answer(Verdict::Fits, [$line, $packLine], "{$line->name()} is made for {$packLine->name()}.", $working, 'chemistry and cell count agree');
+                return $this->answer(Verdict::Fits, [$line, $packLine], fn (): Words => new Words("{$line->name()} is made for {$packLine->name()}.", $working, 'chemistry and cell count agree'));
             }
 
             return $this->answer(Verdict::Tight, [$line, $packLine],
-                "{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.", $working, 'no wall supply and no solar panel',
-                [Remedy::add(Role::Charger, 'Add a wall supply or a solar panel for it')]);
+                fn (): Words => new Words("{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.", $working, 'no wall supply and no solar panel', [Remedy::add(Role::Charger, 'Add a wall supply or a solar panel for it')]));
         }
         if (! $charger->inputVolts->isKnown()) {
             return $this->unmeasured($line, 'charger.inputVolts', [$source], $working);
@@ -92,13 +88,11 @@ final class ChargerMatch implements Rule
         $tooLow = $source->part->livesOn !== 'sun' ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
         if ($tooLow || $output->volts->most() > $charger->inputVolts->most()) {
             return $this->answer(Verdict::Clash, [$line, $source, $packLine],
-                "{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.",
-                $working, 'outside the input window', [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)]);
+                fn (): Words => new Words("{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.", $working, 'outside the input window', [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)]));
         }
 
         return $this->answer(Verdict::Fits, [$line, $packLine, $source],
-            $line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and lives on {$source->name()}.",
-            $working, 'chemistry, cell count and input agree');
+            fn (): Words => new Words($line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and lives on {$source->name()}.", $working, 'chemistry, cell count and input agree'));
     }
 
     /** A socket of its own for any common charging lead, or a bay that it is plugged into the wall with. */

@@ -5,37 +5,35 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
 
-final class ConverterHeadroom implements Rule
+final class ConverterHeadroom extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.converter-headroom', 'Each converter can move the voltage the way it has to, with its dropout left over at the lowest input.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['output.converts', 'output.dropoutV', 'output.volts', 'pack.volts']);
+        return new Meta('power.converter-headroom', 'Each converter can move the voltage the way it has to, with its dropout left over at the lowest input.', ['output.converts', 'output.dropoutV', 'output.volts', 'pack.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        $tree = $facts->supplyTree();
-        foreach ($facts->with('outputs') as $line) {
-            $rail = $line->part->isConverter() ? $tree->railOf($line) : null;
-            foreach ($line->part->outputs as $output) {
-                if ($rail !== null) {
-                    yield $this->judge($line, $output, $rail, $facts->margin('headroom-volts'));
-                }
+        return $facts->with('outputs');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $rail = $line->part->isConverter() ? $facts->railOf($line) : null;
+        foreach ($line->part->outputs as $output) {
+            if ($rail !== null) {
+                yield $this->judge($line, $output, $rail, $facts->margin('headroom-volts'));
             }
         }
     }
@@ -54,7 +52,7 @@ final class ConverterHeadroom implements Rule
             return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], [$working[0]], $about);
         }
         if ($output->converts === Converts::Both) {
-            return $this->answer(Verdict::Fits, [$line, $rail->line], "{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'moves both ways', [], $about);
+            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words("{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'moves both ways'), $about);
         }
         $raises = $output->converts === Converts::Up;
         if (! $raises && ! $output->dropoutV->isKnown()) {
@@ -71,9 +69,9 @@ final class ConverterHeadroom implements Rule
             default => "{$line->name()} holds {$output->volts->says()} over the whole of {$rail->says()}.",
         };
 
-        return $this->answer($verdict, [$line, $rail->line], $says, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words($says, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
             $this->swap($line, 'Take a converter that moves both ways or needs less'),
             $this->swap($rail->line, "Take another source than {$rail->line->name()}"),
-        ], $about);
+        ]), $about);
     }
 }

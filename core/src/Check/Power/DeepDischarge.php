@@ -5,45 +5,43 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\Role;
-use PocketPlot\Power\CutOff;
 use PocketPlot\Quantity\Constants;
 
-final class DeepDischarge implements Rule
+final class DeepDischarge extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.deep-discharge', 'Something cuts each rechargeable pack off before it is emptied too far, and not long before it is empty.',
-            ['pack', 'protector'],
-            ['pack.cutOffV', 'protector.cutOffV', 'pack.protection', 'pack.volts']);
+        return new Meta('power.deep-discharge', 'Something cuts each rechargeable pack off before it is emptied too far, and not long before it is empty.', ['pack.cutOffV', 'protector.cutOffV', 'pack.protection', 'pack.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('pack') as $line) {
-            $pack = $line->part->pack;
-            // A sealed bank looks after itself; loose cells of a drawer are judged when a pack holds them.
-            if ($pack !== null && $pack->isRechargeable() && ! $pack->sealed) {
-                yield $this->judge($line, $pack, $facts);
-            }
+        return $facts->with('pack');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $pack = $line->part->pack;
+        // A sealed bank looks after itself; loose cells of a drawer are judged when a pack holds them.
+        if ($pack !== null && $pack->isRechargeable() && ! $pack->sealed) {
+            yield $this->judge($line, $pack, $facts);
         }
     }
 
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
-        $guard = $facts->build->guardOf($pack);
-        $first = CutOff::of($facts->build, $line, $pack);
+        $guard = $facts->guardOf($line);
+        $first = $facts->cutOffOf($line) ?? throw new \LogicException('only packs are judged');
         $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
         if ($guard === null && $pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], $working, '', 'nobody knows whether anything cuts it off');
@@ -52,9 +50,8 @@ final class DeepDischarge implements Rule
             $lithium = $pack->isLithium();
 
             return $this->answer($lithium ? Verdict::Clash : Verdict::Tight, [$line],
-                $lithium ? "Nothing cuts {$line->name()} off when it is empty; one forgotten switch spoils the cells for good."
-                    : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.",
-                $working, 'no cut-off', [Remedy::add(Role::Regulator, 'Add a protection board for it'), $this->swap($line, 'Take a protected pack')]);
+                fn (): Words => new Words($lithium ? "Nothing cuts {$line->name()} off when it is empty; one forgotten switch spoils the cells for good."
+                    : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.", $working, 'no cut-off', [Remedy::add(Role::Regulator, 'Add a protection board for it'), $this->swap($line, 'Take a protected pack')]));
         }
         $cutOff = $first->volts;
         $by = $first->by ?? $line;
@@ -74,9 +71,9 @@ final class DeepDischarge implements Rule
             default => [Verdict::Fits, "{$line->name()} is cut off at {$cutOff->says()}, before harm is done."],
         };
 
-        return $this->answer($verdict, $by === $line ? [$line] : [$line, $by], $says, $working, 'harm < empty ≤ cut-off ≤ nominal', [
+        return $this->answer($verdict, $by === $line ? [$line] : [$line, $by], fn (): Words => new Words($says, $working, 'harm < empty ≤ cut-off ≤ nominal', [
             ...($by === $line ? [] : [$this->swap($by, 'Take a protection board that cuts off in time')]),
             $this->swap($line, 'Take a pack with a better cut-off'),
-        ]);
+        ]));
     }
 }

@@ -4,35 +4,29 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\RailRule;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Power\Rail;
 
-final class KeepAwake implements Rule
+final class KeepAwake extends RailRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.keep-awake', 'No power bank switches itself off because the console takes too little.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['output.switchOffMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'output.volts']);
+        return new Meta('power.keep-awake', 'No power bank switches itself off because the console takes too little.', ['output.switchOffMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'output.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofRail(Rail $rail, Facts $facts): iterable
     {
-        foreach ($facts->supplyTree()->rails as $rail) {
-            $output = $facts->supplyTree()->outputOf($rail);
-            if ($rail->loads !== [] && $output !== null && $rail->line->part->pack?->sealed === true) {
-                yield $this->judge($rail, $output);
-            }
+        $output = $rail->output();
+        if ($output !== null && $rail->line->part->pack?->sealed === true) {
+            yield $this->judge($rail, $output);
         }
     }
 
@@ -44,7 +38,7 @@ final class KeepAwake implements Rule
         }
         $working = [$this->row("{$rail->says()} switches off below", $output->switchOffMa)];
         if ($output->switchOffMa->most() <= 0.0) {
-            return $this->answer(Verdict::Fits, [$bank], "{$bank->name()} stays on however little is taken.", $working, 'never switches off', [], $output->name);
+            return $this->answer(Verdict::Fits, [$bank], fn (): Words => new Words("{$bank->name()} stays on however little is taken.", $working, 'never switches off'), $output->name);
         }
         if ($rail->missing !== []) {
             return $this->unmeasured($rail->missing[0]->line, $rail->missing[0]->figure, [$bank], $working, "awake/{$bank->id}", "nobody can say whether {$bank->name()} stays awake");
@@ -61,13 +55,13 @@ final class KeepAwake implements Rule
             default => Verdict::Clash,
         };
 
-        return $this->answer($verdict, [$bank, ...$rail->loads], match ($verdict) {
+        return $this->answer($verdict, [$bank, ...$rail->loads], fn (): Words => new Words(match ($verdict) {
             Verdict::Fits => "{$bank->name()} stays awake: never less than ".self::n($takes->least()).' mA are taken.',
             Verdict::Tight => "Left idle, {$bank->name()} goes to sleep: ".self::n($takes->least()).' mA are taken, it switches off below '.self::n($off).' mA.',
             default => "{$bank->name()} goes to sleep in the middle of the play: ".self::n($takes->usual()).' mA are taken, it switches off below '.self::n($off).' mA.',
         }, $working, 'least current against the switch-off', [
             $this->swap($bank, 'Take a bank that stays on'),
             Remedy::byHand('A small load that pulses keeps some banks awake; it costs run time. Follow the bank maker\'s instructions.'),
-        ], $output->name);
+        ]), $output->name);
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
@@ -19,26 +19,25 @@ use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
-final class LinearHeat implements Rule
+final class LinearHeat extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.linear-heat', 'No linear regulator burns more than it can give off.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'heat'],
-            ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC']);
+        return new Meta('power.linear-heat', 'No linear regulator burns more than it can give off.', ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('outputs') as $line) {
-            $rail = $line->part->isConverter() ? $facts->supplyTree()->railOf($line) : null;
-            foreach ($line->part->outputs as $output) {
-                $below = $facts->supplyTree()->rails["{$line->id}:{$output->name}"] ?? null;
-                if ($rail !== null && $output->converts === Converts::Linear && $below !== null && $below->loads !== []) {
-                    yield $this->judge($line, $output, $rail, $below, $facts);
-                }
+        return $facts->with('outputs');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $rail = $line->part->isConverter() ? $facts->railOf($line) : null;
+        foreach ($line->part->outputs as $output) {
+            $below = $facts->rail("{$line->id}:{$output->name}");
+            if ($rail !== null && $output->converts === Converts::Linear && $below !== null && $below->loads !== []) {
+                yield $this->judge($line, $output, $rail, $below, $facts);
             }
         }
     }
@@ -58,14 +57,14 @@ final class LinearHeat implements Rule
         $remedies = [$this->swap($line, 'Take a switching converter'), Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.')];
         $heat = $line->part->heat;
         if ($heat !== null && $heat->riseKPerW->isKnown() && $heat->limitC->isKnown()) {
-            $hot = $facts->build->brief->roomC + $watts * $heat->riseKPerW->most();
+            $hot = $facts->brief()->roomC + $watts * $heat->riseKPerW->most();
             $working = [...$working, $this->row('Rise', $heat->riseKPerW), $this->row('Limit', $heat->limitC), $this->row('Gets to', Figure::exactly($hot, '°C'))];
 
             return $this->answer(self::byMargin($heat->limitC->least() - $hot, $facts->margin('heat-kelvin')), [$line],
-                sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', $remedies, $about);
+                fn (): Words => new Words(sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', $remedies), $about);
         }
         if ($watts <= Constants::LINEAR_SMALL_W / 2) {
-            return $this->answer(Verdict::Fits, [$line], sprintf('%s burns only %s W.', $line->name(), self::n($watts)), $working, 'half of what a bare small package gives off, or less', [], $about);
+            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words(sprintf('%s burns only %s W.', $line->name(), self::n($watts)), $working, 'half of what a bare small package gives off, or less'), $about);
         }
         if ($heat === null || ! $heat->riseKPerW->isKnown()) {
             return $this->unmeasured($line, 'heat.riseKPerW', [], $working, $about, sprintf('nobody can say whether it stands %s W', self::n($watts)));

@@ -5,56 +5,61 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
 
-final class ParallelCells implements Rule
+final class ParallelCells extends Rule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.parallel-cells', 'Packs side by side are of one kind, and levelled before they are joined.',
-            ['pack'], ['pack.capacityMah']);
+        return new Meta('power.parallel-cells', 'Packs side by side are of one kind, and levelled before they are joined.', ['pack.capacityMah']);
     }
 
-    public function check(Facts $facts): iterable
+    public function subjects(Facts $facts): iterable
     {
         foreach ($facts->with('pack') as $line) {
-            $pack = $line->part->pack;
-            if ($pack !== null && $line->quantity > 1 && ! $pack->sealed && ! $pack->loose) {
-                yield $this->levelled([$line], $pack, "{$line->quantity} × {$line->name()}", $facts);
-            }
+            yield Subject::line($line);
         }
-        foreach ($facts->build->joins as $join) {
-            $one = $facts->build->line($join->from);
-            $other = $facts->build->line($join->to);
-            if ($join->kind !== 'parallel' || $one === null || $other === null || ! $one->chosen || ! $other->chosen) {
-                continue;
+        foreach ($facts->joins() as $join) {
+            $one = $facts->line($join->from);
+            $other = $facts->line($join->to);
+            if ($join->kind === 'parallel' && $one !== null && $other !== null && $one->chosen && $other->chosen) {
+                yield Subject::pair($one, $other);
             }
-            if ($one->part->pack === null || $other->part->pack === null) {
-                $none = $one->part->pack === null ? $one : $other;
-                yield $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], "{$none->name()} is no pack; only packs stand side by side.", [], 'an impossible join', [Remedy::byHand('Take the join away.')], "{$one->id}/{$other->id}");
-
-                continue;
-            }
-            yield $this->pair($one, $one->part->pack, $other, $other->part->pack, $facts);
         }
     }
 
-    private function pair(Line $one, Pack $a, Line $other, Pack $b, Facts $facts): Finding
+    protected function findings(Subject $subject, Facts $facts): iterable
     {
+        $one = $subject->line;
+        if ($one !== null && $subject->other !== null) {
+            yield $this->pair($one, $subject->other, $facts);
+        } elseif ($one?->part->pack !== null && $one->quantity > 1 && ! $one->part->pack->sealed && ! $one->part->pack->loose) {
+            yield $this->levelled([$one], $one->part->pack, "{$one->quantity} × {$one->name()}", $facts);
+        }
+    }
+
+    private function pair(Line $one, Line $other, Facts $facts): Finding
+    {
+        $a = $one->part->pack;
+        $b = $other->part->pack;
+        if ($a === null || $b === null) {
+            $none = $a === null ? $one : $other;
+
+            return $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], fn (): Words => new Words("{$none->name()} is no pack; only packs stand side by side.", [], 'an impossible join', [Remedy::byHand('Take the join away.')]), "{$one->id}/{$other->id}");
+        }
         $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series} in a row"), $this->text($other->name(), "{$b->chemistry}, {$b->series} in a row")];
         if ($a->chemistry !== $b->chemistry || $a->series !== $b->series) {
-            return $this->answer(Verdict::Clash, [$one, $other], "{$one->name()} and {$other->name()} must not stand side by side: one would pour into the other.", $working, 'chemistry or cell count differ', [
+            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} must not stand side by side: one would pour into the other.", $working, 'chemistry or cell count differ', [
                 $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
-            ], $other->id);
+            ]), $other->id);
         }
         foreach ([[$one, $a], [$other, $b]] as [$line, $pack]) {
             if (! $pack->capacityMah->isKnown()) {
@@ -62,9 +67,9 @@ final class ParallelCells implements Rule
             }
         }
         if (abs($a->capacityMah->usual() - $b->capacityMah->usual()) > 0.1 * max($a->capacityMah->usual(), $b->capacityMah->usual())) {
-            return $this->answer(Verdict::Tight, [$one, $other], "{$one->name()} and {$other->name()} differ in capacity; the smaller one ages faster.", [
+            return $this->answer(Verdict::Tight, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} differ in capacity; the smaller one ages faster.", [
                 ...$working, $this->row($one->name(), $a->capacityMah), $this->row($other->name(), $b->capacityMah),
-            ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')], $other->id);
+            ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')]), $other->id);
         }
 
         return $this->levelled([$one, $other], $a, "{$one->name()} and {$other->name()}", $facts);
@@ -75,11 +80,11 @@ final class ParallelCells implements Rule
     {
         $volts = $facts->margin('parallel-volts');
 
-        return $this->answer(Verdict::Tight, $lines, "{$who} stand side by side: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
+        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} stand side by side: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
             $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),
         ], 'holds when they are levelled first', [
             Remedy::byHand('Charge each one full on its own, let them rest an hour, meter both. Join them only when they agree, with a fuse each. Unsure? Leave it to someone who knows packs.'),
             $this->swap($lines[0], 'Take one pack of the whole capacity'),
-        ], 'side-by-side');
+        ]), 'side-by-side');
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\RailRule;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
@@ -20,24 +20,18 @@ use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 
-final class RailCurrent implements Rule
+final class RailCurrent extends RailRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.rail-current', 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.volts', 'output.continuousMa', 'output.peakMa', 'output.efficiency']);
+        return new Meta('power.rail-current', 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.volts', 'output.continuousMa', 'output.peakMa', 'output.efficiency']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofRail(Rail $rail, Facts $facts): iterable
     {
-        foreach ($facts->supplyTree()->rails as $rail) {
-            // What comes straight from the cells is power.source-current's affair.
-            if ($rail->loads !== [] && ! $rail->isRawPack) {
-                yield $this->judge($rail, $facts->margin('rail-share'));
-            }
+        // What comes straight from the cells is power.source-current's affair.
+        if (! $rail->isRawPack) {
+            yield $this->judge($rail, $facts->margin('rail-share'));
         }
     }
 
@@ -82,7 +76,7 @@ final class RailCurrent implements Rule
             ...array_map(static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"), $rail->loads),
         ];
 
-        return $this->answer($verdict, [$rail->line, ...$rail->loads], $says, $working, $comparison, $remedies, $rail->name);
+        return $this->answer($verdict, [$rail->line, ...$rail->loads], fn (): Words => new Words($says, $working, $comparison, $remedies), $rail->name);
     }
 
     /** @return list<WorkingLine> */

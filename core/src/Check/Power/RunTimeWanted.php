@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
@@ -18,20 +18,16 @@ use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
-final class RunTimeWanted implements Rule
+final class RunTimeWanted extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'protector', 'panel', 'amp', 'cooling', 'radio', 'cable'],
-            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.resistanceMohm', 'pack.cutOffV']);
+        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.resistanceMohm', 'pack.cutOffV']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
-        $wanted = $facts->build->brief->runTimeHours;
+        $wanted = $facts->brief()->runTimeHours;
         $runTime = $facts->runTime();
         if ($wanted === null || $wanted <= 0.0 || $runTime->pack === null) {
             return;
@@ -69,11 +65,8 @@ final class RunTimeWanted implements Rule
         $about = $assumed === null || $verdict === Verdict::Clash ? '' : sprintf(' Nobody knows the %s of %s yet; a careful figure stands in.', Measuring::name($assumed->figure), $assumed->line->name());
         yield $this->answer(
             $verdict, [$pack],
-            sprintf('One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.', Number::says($hours->usual()), $main->name, Number::says($hours->least()), $runTime->heaviest->name, Number::says($wanted))
-                .($end === null ? '' : " First to give up: {$end->says()}").$about,
-            $working,
-            'the discharge of the whole supply tree, from full until the first part gives up',
-            $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed),
+            fn (): Words => new Words(sprintf('One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.', Number::says($hours->usual()), $main->name, Number::says($hours->least()), $runTime->heaviest->name, Number::says($wanted))
+                .($end === null ? '' : " First to give up: {$end->says()}").$about, $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
         );
     }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Fuse;
 use PocketPlot\Part\Pack;
@@ -19,24 +19,23 @@ use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
-final class ShortCircuit implements Rule
+final class ShortCircuit extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.short-circuit', 'A fuse or its like near each pack opens before a short can set anything on fire.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'protector', 'fuse'],
-            ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa']);
+        return new Meta('power.short-circuit', 'A fuse or its like near each pack opens before a short can set anything on fire.', ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('pack') as $line) {
-            $pack = $line->part->pack;
-            if ($pack !== null && ! $pack->sealed) {
-                yield $this->judge($line, $pack, $facts);
-            }
+        return $facts->with('pack');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $pack = $line->part->pack;
+        if ($pack !== null && ! $pack->sealed) {
+            yield $this->judge($line, $pack, $facts);
         }
     }
 
@@ -48,22 +47,22 @@ final class ShortCircuit implements Rule
         }
         $working = [$this->text("{$line->name()}, own protection", $pack->protection === Protection::Unknown ? '' : $pack->protection->value)];
         if ($pack->protection === Protection::BuiltIn) {
-            return $this->answer(Verdict::Fits, [$line], "The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts');
+            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts'));
         }
-        $guard = $facts->build->guardOf($pack);
+        $guard = $facts->guardOf($line);
         if ($guard !== null) {
-            return $this->answer(Verdict::Fits, [$line, $guard], "{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts');
+            return $this->answer(Verdict::Fits, [$line, $guard], fn (): Words => new Words("{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts'));
         }
         if ($pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], [], 'short', 'put a fuse at its plus');
         }
 
         return $this->answer($pack->isLithium() ? Verdict::Clash : Verdict::Tight, [$line],
-            "Nothing opens when {$line->name()} is shorted: wires glow before the cells are empty.", $working, 'no fuse and no protection', [
+            fn (): Words => new Words("Nothing opens when {$line->name()} is shorted: wires glow before the cells are empty.", $working, 'no fuse and no protection', [
                 Remedy::add(Role::Material, 'Add a fuse near the pack'),
                 Remedy::add(Role::Regulator, 'Add a protection board'),
                 $this->swap($line, 'Take a protected pack'),
-            ]);
+            ]));
     }
 
     private function rated(Line $line, Pack $pack, Line $fuseLine, Fuse $fuse, Facts $facts): Finding
@@ -72,7 +71,7 @@ final class ShortCircuit implements Rule
             return $this->unmeasured($fuseLine, 'fuse.ratingMa', [$line], [], $line->id);
         }
         $working = [$this->row("{$fuseLine->name()} opens above", $fuse->ratingMa)];
-        [$watts, $peak, $missing] = $facts->supplyTree()->wattsFrom($line);
+        [$watts, $peak, $missing] = $facts->wattsFrom($line);
         if ($missing !== []) {
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$fuseLine, $line], $working, "fuse/{$line->id}", "nobody can say whether {$fuseLine->name()} holds");
         }
@@ -93,6 +92,6 @@ final class ShortCircuit implements Rule
             default => [Verdict::Fits, "{$fuseLine->name()} stands between {$line->name()} and a short."],
         };
 
-        return $this->answer($verdict, [$fuseLine, $line], $says, $working, 'worst moment < fuse < what the pack gives', [$this->swap($fuseLine, 'Take a fuse of the right size')], $line->id);
+        return $this->answer($verdict, [$fuseLine, $line], fn (): Words => new Words($says, $working, 'worst moment < fuse < what the pack gives', [$this->swap($fuseLine, 'Take a fuse of the right size')]), $line->id);
     }
 }

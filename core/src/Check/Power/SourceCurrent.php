@@ -5,47 +5,45 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
-final class SourceCurrent implements Rule
+final class SourceCurrent extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.source-current', 'Everything together, losses included, takes no more from each pack than its cells give, nor from a sealed bank than its sockets give together.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa', 'pack.totalW']);
+        return new Meta('power.source-current', 'Everything together, losses included, takes no more from each pack than its cells give, nor from a sealed bank than its sockets give together.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa', 'pack.totalW']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        $tree = $facts->supplyTree();
-        foreach ($tree->sources() as $line) {
-            $pack = $line->part->pack;
-            if ($pack === null) {
-                continue;
-            }
-            $loaded = count(array_filter($tree->railsOf($line), static fn (Rail $rail): bool => $rail->loads !== []));
-            if ($pack->sealed && $loaded < 2) {
-                // One socket alone is power.rail-current's affair.
-                continue;
-            }
-            yield $this->judge($line, $pack, $facts);
+        return $facts->sources();
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $pack = $line->part->pack;
+        if ($pack === null) {
+            return;
         }
+        $loaded = count(array_filter($facts->railsOf($line), static fn (Rail $rail): bool => $rail->loads !== []));
+        if ($pack->sealed && $loaded < 2) {
+            // One socket alone is power.rail-current's affair.
+            return;
+        }
+        yield $this->judge($line, $pack, $facts);
     }
 
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
-        [$watts, $peak, $missing] = $facts->supplyTree()->wattsFrom($line);
+        [$watts, $peak, $missing] = $facts->wattsFrom($line);
         if ($missing !== []) {
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line], [], "from/{$line->id}", "the load on {$line->name()} is open");
         }
@@ -74,15 +72,14 @@ final class SourceCurrent implements Rule
         $share = $gives->least() > 0.0 ? $need / $gives->least() : INF;
         $tightAt = $facts->margin('rail-share');
         $loads = [];
-        foreach ($facts->supplyTree()->railsOf($line) as $rail) {
+        foreach ($facts->railsOf($line) as $rail) {
             $loads = [...$loads, ...$rail->loads];
         }
 
         return $this->answer(self::byShare($share, $tightAt), [$line, ...$loads],
-            sprintf('At the worst moment %s %s are taken from %s; it gives %s.', self::n($need), $unit, $line->name(), $gives->says()),
-            $working, sprintf('%s %% of what it gives; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), [
+            fn (): Words => new Words(sprintf('At the worst moment %s %s are taken from %s; it gives %s.', self::n($need), $unit, $line->name(), $gives->says()), $working, sprintf('%s %% of what it gives; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), [
                 $this->swap($line, 'Take a stronger pack'),
                 ...array_map(fn (Line $load): Remedy => $this->swap($load, "Take something thriftier for {$load->name()}"), $loads),
-            ]);
+            ]));
     }
 }

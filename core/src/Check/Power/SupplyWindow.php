@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Rule;
+use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
@@ -17,41 +18,48 @@ use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
-final class SupplyWindow implements Rule
+final class SupplyWindow extends Rule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.supply-window', 'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn'],
-            ['supply.volts', 'pack.volts', 'output.volts']);
+        return new Meta('power.supply-window', 'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.', ['supply.volts', 'pack.volts', 'output.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    public function subjects(Facts $facts): iterable
     {
-        $tree = $facts->supplyTree();
-        foreach ($tree->inCircles as $line) {
-            yield $this->answer(Verdict::Clash, [$line], "{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that does not live on it.')], 'circle');
+        yield Subject::whole();
+        $rails = $facts->rails();
+        foreach ($facts->feeds() as $feed) {
+            yield Subject::feed($feed, $rails[$feed->railId]);
         }
-        foreach ($tree->impossible as $join) {
-            $from = $facts->build->line($join->from);
-            $to = $facts->build->line($join->to);
+    }
+
+    protected function findings(Subject $subject, Facts $facts): iterable
+    {
+        return $subject->feed === null || $subject->rail === null ? $this->misfed($facts) : [$this->compare($subject->feed, $subject->rail, $facts->margin('supply-volts'))];
+    }
+
+    /** @return iterable<Finding> */
+    private function misfed(Facts $facts): iterable
+    {
+        [$unfed, $inCircles, $impossible] = $facts->misfed();
+        foreach ($inCircles as $line) {
+            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that does not live on it.')]), 'circle');
+        }
+        foreach ($impossible as $join) {
+            $from = $facts->line($join->from);
+            $to = $facts->line($join->to);
             if ($from !== null && $to !== null) {
-                yield $this->answer(Verdict::Clash, [$to, $from], "The join from {$from->name()} to {$to->name()} cannot be: ".($join->output === '' ? 'one gives no power or the other wants none.' : "there is no output \"{$join->output}\" any more."),
-                    [], 'an impossible join', [Remedy::byHand('Take the join away or choose another output.')], "join/{$from->id}");
+                yield $this->answer(Verdict::Clash, [$to, $from], fn (): Words => new Words("The join from {$from->name()} to {$to->name()} cannot be: ".($join->output === '' ? 'one gives no power or the other wants none.' : "there is no output \"{$join->output}\" any more."), [], 'an impossible join', [Remedy::byHand('Take the join away or choose another output.')]), "join/{$from->id}");
             }
         }
-        foreach ($tree->unfed as $line) {
-            yield $this->answer(Verdict::Clash, [$line], "Nothing in the parts list feeds {$line->name()}.", [
+        foreach ($unfed as $line) {
+            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("Nothing in the parts list feeds {$line->name()}.", [
                 $this->row("{$line->name()} needs", $line->part->supply->volts ?? Figure::unknown('V')),
             ], 'no rail at all', [
                 Remedy::add(Role::Cells, 'Add a pack or a power bank'),
                 Remedy::add(Role::Regulator, 'Add a regulator'),
-            ]);
-        }
-        foreach ($tree->feeds as $feed) {
-            yield $this->compare($feed, $tree->rails[$feed->railId], $facts->margin('supply-volts'));
+            ]));
         }
     }
 
@@ -81,10 +89,10 @@ final class SupplyWindow implements Rule
         $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
         $comparison = sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason);
 
-        return $this->answer($verdict, [$line, $rail->line], "{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, $comparison, $verdict === Verdict::Fits ? [] : [
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, $comparison, $verdict === Verdict::Fits ? [] : [
             Remedy::add(Role::Regulator, 'Add a regulator between them'),
             $this->swap($line),
             ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
-        ], $about);
+        ]), $about);
     }
 }

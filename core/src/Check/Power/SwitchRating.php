@@ -5,35 +5,34 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\PowerSwitch;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
-final class SwitchRating implements Rule
+final class SwitchRating extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('power.switch-rating', 'Each switch in the pack\'s lead is made for the volts and amps it breaks.',
-            ['supply', 'supplies', 'outputs', 'pack', 'sockets', 'livesOn', 'switch'],
-            ['switch.ratingMa', 'switch.ratingV', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts']);
+        return new Meta('power.switch-rating', 'Each switch in the pack\'s lead is made for the volts and amps it breaks.', ['switch.ratingMa', 'switch.ratingV', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        $source = $facts->supplyTree()->sources()[0] ?? null;
-        foreach ($facts->with('switch') as $line) {
-            $switch = $line->part->switch;
-            if ($switch !== null && $switch->carriesPower && $source !== null) {
-                yield $this->judge($line, $switch, $source, $facts);
-            }
+        return $facts->with('switch');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $source = $facts->sources()[0] ?? null;
+        $switch = $line->part->switch;
+        if ($switch !== null && $switch->carriesPower && $source !== null) {
+            yield $this->judge($line, $switch, $source, $facts);
         }
     }
 
@@ -43,11 +42,11 @@ final class SwitchRating implements Rule
             return $this->unmeasured($line, 'switch.ratingMa', [$source]);
         }
         $working = [$this->row("{$line->name()} is made for", $switch->ratingMa), $this->row('and for', $switch->ratingV)];
-        [, $peak, $missing] = $facts->supplyTree()->wattsFrom($source);
+        [, $peak, $missing] = $facts->wattsFrom($source);
         if ($missing !== []) {
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, $source], $working, "switch/{$line->id}", "the current through {$line->name()} is open");
         }
-        $rail = array_values(array_filter($facts->supplyTree()->railsOf($source), static fn (Rail $rail): bool => $rail->loads !== []))[0];
+        $rail = array_values(array_filter($facts->railsOf($source), static fn (Rail $rail): bool => $rail->loads !== []))[0];
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
             return $this->unmeasured($source, $rail->voltsRef(), [$line], $working, "switch/{$line->id}");
         }
@@ -59,10 +58,9 @@ final class SwitchRating implements Rule
         $share = max($need / max(1e-9, $switch->ratingMa->least()), $rail->volts->most() / max(1e-9, $switch->ratingV->least()) >= 1.0 + 1e-9 ? 2.0 : 0.0);
 
         return $this->answer(self::byShare($share, $facts->margin('rail-share')), [$line, $source],
-            sprintf('%s breaks up to %s mA at %s V; it is made for %s at %s.', $line->name(), self::n($need), self::n($rail->volts->most()), $switch->ratingMa->says(), $switch->ratingV->says()),
-            $working, self::n($need / max(1e-9, $switch->ratingMa->least()) * 100).' % of its rating', [
+            fn (): Words => new Words(sprintf('%s breaks up to %s mA at %s V; it is made for %s at %s.', $line->name(), self::n($need), self::n($rail->volts->most()), $switch->ratingMa->says(), $switch->ratingV->says()), $working, self::n($need / max(1e-9, $switch->ratingMa->least()) * 100).' % of its rating', [
                 $this->swap($line, 'Take a stronger switch'),
                 Remedy::byHand('Let the switch only pull the converter\'s enable pin, if it has one; then hardly any current goes through it.'),
-            ]);
+            ]));
     }
 }

@@ -5,37 +5,37 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Software;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\DriverState;
 use PocketPlot\Part\Software;
 
-final class DriverKnown implements Rule
+final class DriverKnown extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('software.driver', 'The board\'s system knows every part that needs a driver, or it is written down who is waiting for whom.',
-            ['drivers', 'software'], ['drivers']);
+        return new Meta('software.driver', 'The board\'s system knows every part that needs a driver, or it is written down who is waiting for whom.', ['drivers']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('drivers');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
     {
         $board = $facts->board();
         $software = $board?->part->software;
         if ($board === null || $software === null) {
             return;
         }
-        foreach ($facts->with('drivers') as $line) {
-            if ($line->id !== $board->id && $line->part->drivers !== []) {
-                yield $this->judge($line, $board, $software);
-            }
+        if ($line->id !== $board->id && $line->part->drivers !== []) {
+            yield $this->judge($line, $board, $software);
         }
     }
 
@@ -52,14 +52,14 @@ final class DriverKnown implements Rule
         $again = $driver->lookAgainOn === null ? 'look again in a month' : "look again on {$driver->lookAgainOn}";
 
         return match ($driver->state) {
-            DriverState::In => $this->answer(Verdict::Fits, [$line, $board], "{$board->name()} knows {$line->name()} from the start.", $working, 'comes with the system'),
-            DriverState::Lines => $this->answer(Verdict::Fits, [$line, $board], "{$board->name()} knows {$line->name()} once its lines are set.", $working, 'lines to set, written down as a step'),
-            DriverState::Open => $this->answer(Verdict::Tight, [$line, $board], "{$line->name()} waits for others: its driver for {$board->name()} is still being written; {$again}.", $working, 'open, waiting on others', [
+            DriverState::In => $this->answer(Verdict::Fits, [$line, $board], fn (): Words => new Words("{$board->name()} knows {$line->name()} from the start.", $working, 'comes with the system')),
+            DriverState::Lines => $this->answer(Verdict::Fits, [$line, $board], fn (): Words => new Words("{$board->name()} knows {$line->name()} once its lines are set.", $working, 'lines to set, written down as a step')),
+            DriverState::Open => $this->answer(Verdict::Tight, [$line, $board], fn (): Words => new Words("{$line->name()} waits for others: its driver for {$board->name()} is still being written; {$again}.", $working, 'open, waiting on others', [
                 Remedy::byHand("Build without it for now and {$again}."), $this->swap($line, 'Take one that is known today'),
-            ]),
-            default => $this->answer(Verdict::Clash, [$line, $board], "There is no driver for {$line->name()} on {$board->name()}.", $working, 'no driver', [
+            ])),
+            default => $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words("There is no driver for {$line->name()} on {$board->name()}.", $working, 'no driver', [
                 $this->swap($line, 'Take one that the board knows'), $this->swap($board, 'Take a board that knows it'),
-            ]),
+            ])),
         };
     }
 }

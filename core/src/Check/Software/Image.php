@@ -4,40 +4,41 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Software;
 
-use PocketPlot\Check\Answers;
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\YesNo;
 
-final class Image implements Rule
+final class Image extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('software.image', 'There is a system that is ready to be written for the board.',
-            ['software'], ['software.image']);
+        return new Meta('software.image', 'There is a system that is ready to be written for the board.', ['software.image']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('software') as $line) {
-            $software = $line->part->software;
-            if ($software === null) {
-                continue;
-            }
-            if ($software->image === YesNo::Unknown) {
-                yield $this->unmeasured($line, 'software.image');
+        return $facts->with('software');
+    }
 
-                continue;
-            }
-            $ready = $software->image === YesNo::Yes;
-            yield $this->answer($ready ? Verdict::Fits : Verdict::Tight, [$line], $ready ? "A system for {$line->name()} is ready to be written." : "Nobody offers a ready system for {$line->name()}; it has to be put together.", [
-                $this->text('Ready system', $software->image->value),
-            ], $ready ? 'one exists' : 'evenings of work', [$this->swap($line, 'Take a board with a ready system'), Remedy::byHand('Plan two or three evenings for it, and keep notes of every line.')]);
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $software = $line->part->software;
+        if ($software === null) {
+            return;
         }
+        if ($software->image === YesNo::Unknown) {
+            yield $this->unmeasured($line, 'software.image');
+
+            return;
+        }
+        $ready = $software->image === YesNo::Yes;
+        yield $this->answer($ready ? Verdict::Fits : Verdict::Tight, [$line], fn (): Words => new Words($ready ? "A system for {$line->name()} is ready to be written." : "Nobody offers a ready system for {$line->name()}; it has to be put together.", [
+            $this->text('Ready system', $software->image->value),
+        ], $ready ? 'one exists' : 'evenings of work', [$this->swap($line, 'Take a board with a ready system'), Remedy::byHand('Plan two or three evenings for it, and keep notes of every line.')]));
     }
 }

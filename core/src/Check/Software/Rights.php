@@ -5,38 +5,36 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Software;
 
 use PocketPlot\Build\GamesClass;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 
-final class Rights implements Rule
+final class Rights extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('software.rights', 'Only games are put on it that the builder has the right to use.', [], []);
+        return new Meta('software.rights', 'Only games are put on it that the builder has the right to use.');
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
-        $games = $facts->build->brief->games;
+        $games = $facts->brief()->games;
         if ($games === []) {
             return;
         }
-        $rights = $facts->build->brief->rights;
+        $rights = $facts->brief()->rights;
         $working = [$this->text('Games in the brief', implode(', ', array_map(static fn (GamesClass $one): string => $one->class, $games)), 'brief'), $this->text('You have the right to use them', match ($rights) {
             true => 'yes', false => 'no', null => 'not said',
         }, 'brief')];
         yield $this->answer(match ($rights) {
             true => Verdict::Fits, false => Verdict::Clash, null => Verdict::Tight,
-        }, [], match ($rights) {
+        }, [], fn (): Words => new Words(match ($rights) {
             true => 'Only games that you have the right to use go onto it.',
             false => 'The brief says that you may not use these games. Copying them can break the law where you live.',
             null => 'Put only games on it that you have the right to use, and say so in the brief.',
-        }, $working, 'your word in the brief', [Remedy::brief('Say in the brief that you have the right to use the games'), Remedy::byHand('Take games that are given away freely, or ones you wrote or bought for this use.')], 'games', true);
+        }, $working, 'your word in the brief', [Remedy::brief('Say in the brief that you have the right to use the games'), Remedy::byHand('Take games that are given away freely, or ones you wrote or bought for this use.')]), 'games', true);
     }
 }

@@ -5,36 +5,33 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Software;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Software;
 use PocketPlot\Part\YesNo;
 
-final class SafeShutdown implements Rule
+final class SafeShutdown extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('software.safe-shutdown', 'A board that must be shut down is told in time that the pack runs low.',
-            ['software', 'gauge', 'pack'], ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.noticeSeconds']);
+        return new Meta('software.safe-shutdown', 'A board that must be shut down is told in time that the pack runs low.', ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.noticeSeconds']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        if ($facts->with('pack') === []) {
-            return;
-        }
-        foreach ($facts->with('software') as $line) {
-            if ($line->part->software !== null) {
-                yield $this->judge($line, $line->part->software, $facts);
-            }
+        return $facts->with('pack') === [] ? [] : $facts->with('software');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        if ($line->part->software !== null) {
+            yield $this->judge($line, $line->part->software, $facts);
         }
     }
 
@@ -45,13 +42,13 @@ final class SafeShutdown implements Rule
         }
         $working = [$this->text("{$board->name()} has to be shut down", $software->needsShutdown->value)];
         if ($software->needsShutdown === YesNo::No) {
-            return $this->answer(Verdict::Fits, [$board], "{$board->name()} can just be switched off.", $working, 'nothing to lose');
+            return $this->answer(Verdict::Fits, [$board], fn (): Words => new Words("{$board->name()} can just be switched off.", $working, 'nothing to lose'));
         }
         $gauge = $facts->with('gauge')[0] ?? null;
         if ($gauge === null || $gauge->part->gauge === null) {
-            return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], "Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.", $working, 'holds when it is shut down by hand in time', [
+            return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words("Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.", $working, 'holds when it is shut down by hand in time', [
                 Remedy::add(Role::Charger, 'Add a managed board that gives notice'), $this->swap($facts->with('pack')[0], 'Take a pack that gives notice'), Remedy::byHand('Keep a second card with a copy; shut down by the menu when the play gets long.'),
-            ]);
+            ]));
         }
         if (! $gauge->part->gauge->noticeSeconds->isKnown()) {
             return $this->unmeasured($gauge, 'gauge.noticeSeconds', [$board], $working);
@@ -61,8 +58,8 @@ final class SafeShutdown implements Rule
         }
         $margin = $gauge->part->gauge->noticeSeconds->least() - $software->shutdownSeconds->most();
 
-        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], sprintf('%s gives %s of notice; %s shuts down in %s.', $gauge->name(), $gauge->part->gauge->noticeSeconds->says(), $board->name(), $software->shutdownSeconds->says()), [
+        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf('%s gives %s of notice; %s shuts down in %s.', $gauge->name(), $gauge->part->gauge->noticeSeconds->says(), $board->name(), $software->shutdownSeconds->says()), [
             ...$working, $this->row("{$gauge->name()}, notice", $gauge->part->gauge->noticeSeconds), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
-        ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that gives notice earlier'), $this->swap($board)]);
+        ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that gives notice earlier'), $this->swap($board)]));
     }
 }

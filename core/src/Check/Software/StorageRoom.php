@@ -5,38 +5,37 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Software;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
-final class StorageRoom implements Rule
+final class StorageRoom extends LineRule
 {
-    use Answers;
-
     /** Cards of another kind that are named; more of them say nothing new. */
     private const MOST_WRONG = 12;
 
     public static function meta(): Meta
     {
-        return new Meta('software.storage', 'The board\'s image and the games in the brief go onto a card that the board takes.',
-            ['software', 'storage'],
-            ['software.imageGb', 'storage.capacityGb']);
+        return new Meta('software.storage', 'The board\'s image and the games in the brief go onto a card that the board takes.', ['software.imageGb', 'storage.capacityGb']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->lines() as $line) {
-            if ($line->part->software !== null) {
-                yield $this->judge($line, $facts);
-            }
+        return $facts->with('software');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        if ($line->part->software !== null) {
+            yield $this->judge($line, $facts);
         }
     }
 
@@ -48,15 +47,14 @@ final class StorageRoom implements Rule
             $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
 
             return $this->answer(Verdict::Clash, [$board, ...$wrong],
-                $wrong === [] ? "{$board->name()} starts from {$software->card}, and there is none in the parts list." : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.",
-                [], 'nothing to write the image to', [
+                fn (): Words => new Words($wrong === [] ? "{$board->name()} starts from {$software->card}, and there is none in the parts list." : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
                     Remedy::add(Role::Storage, 'Add a card'),
                     ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
-                ]);
+                ]));
         }
         $store = $stores[0];
         $capacity = $store->part->storage->capacityGb ?? Figure::unknown('GB');
-        $games = $facts->build->brief->gamesGb ?? 0.0;
+        $games = $facts->brief()->gamesGb ?? 0.0;
         $working = [
             $this->row("{$board->name()}, image", $software->imageGb),
             $this->row('Games', Figure::exactly($games, 'GB', Source::Brief)),
@@ -78,8 +76,6 @@ final class StorageRoom implements Rule
         };
 
         return $this->answer($verdict, [$store, $board],
-            sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()),
-            $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)),
-            $verdict === Verdict::Fits ? [] : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')]);
+            fn (): Words => new Words(sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()), $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)), $verdict === Verdict::Fits ? [] : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')]));
     }
 }

@@ -5,25 +5,22 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
-final class FirstStart implements Rule
+final class FirstStart extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.',
-            ['picture', 'panel', 'sockets', 'serves', 'role:board', 'role:display'], ['picture.firstStart']);
+        return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.', ['picture.firstStart']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         $board = $facts->board();
         $displays = $board === null ? [] : array_values(array_filter($facts->with('panel'), static fn (Line $line): bool => $line->id !== $board->id));
@@ -40,20 +37,19 @@ final class FirstStart implements Rule
         foreach ($displays as $display) {
             foreach ($display->part->sockets as $socket) {
                 if ($socket->takes() && in_array($socket->carries, $first, true)) {
-                    yield $this->answer(Verdict::Fits, [$board, $display], "{$display->name()} shows the first start.", $working, "by {$socket->carries}");
+                    yield $this->answer(Verdict::Fits, [$board, $display], fn (): Words => new Words("{$display->name()} shows the first start.", $working, "by {$socket->carries}"));
 
                     return;
                 }
             }
         }
-        $spare = in_array('spare screen', $facts->build->brief->tools ?? [], true) || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
+        $spare = in_array('spare screen', $facts->brief()->tools ?? [], true) || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
 
         yield $this->answer($spare ? Verdict::Fits : Verdict::Tight, [$board, ...$displays],
-            $spare ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up." : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.",
-            $working, 'another screen at first', [
+            fn (): Words => new Words($spare ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up." : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.", $working, 'another screen at first', [
                 Remedy::add(Role::Tool, 'Have a spare screen on the bench'),
                 Remedy::brief('Tick a spare screen in the brief, if there is one'),
                 Remedy::byHand('Set everything up from another computer over the network or a serial lead.'),
-            ]);
+            ]));
     }
 }

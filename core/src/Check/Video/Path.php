@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
@@ -17,10 +17,8 @@ use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Wiring\Leads;
 
-final class Path implements Rule
+final class Path extends LineRule
 {
-    use Answers;
-
     /** Signals that make a picture. */
     public const SIGNALS = ['hdmi', 'dsi', 'spi-panel', 'composite', 'parallel-rgb', 'edp'];
 
@@ -28,9 +26,7 @@ final class Path implements Rule
 
     public static function meta(): Meta
     {
-        return new Meta('video.path', 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.',
-            ['role:board', 'role:display', 'sockets', 'cable'],
-            ['sockets']);
+        return new Meta('video.path', 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.', ['sockets']);
     }
 
     /** @var list<Line> */
@@ -39,50 +35,51 @@ final class Path implements Rule
     /** @var list<Line> lines that take one picture signal and give another */
     private array $adapters = [];
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->filling(Role::Display);
+    }
+
+    protected function ofLine(Line $display, Facts $facts): iterable
     {
         $this->leads = $facts->with('cable');
         $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role === Role::Cable
             && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []));
         $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
-        foreach ($facts->filling(Role::Display) as $display) {
-            if ($boards === [] || in_array($display, $boards, true)) {
-                continue;
-            }
-            $board = self::boardFor($display, $boards, $facts);
-            $gives = self::pictureSockets($board->part, static fn (Socket $socket): bool => $socket->gives());
-            $takes = self::pictureSockets($display->part, static fn (Socket $socket): bool => $socket->takes());
-            $working = [self::list("{$board->name()} gives", $gives), self::list("{$display->name()} takes", $takes)];
-            if ($takes === []) {
-                yield $this->unmeasured($display, 'sockets', [$board], [$working[0]]);
+        if ($boards === [] || in_array($display, $boards, true)) {
+            return;
+        }
+        $board = self::boardFor($display, $boards, $facts);
+        $gives = self::pictureSockets($board->part, static fn (Socket $socket): bool => $socket->gives());
+        $takes = self::pictureSockets($display->part, static fn (Socket $socket): bool => $socket->takes());
+        $working = [self::list("{$board->name()} gives", $gives), self::list("{$display->name()} takes", $takes)];
+        if ($takes === []) {
+            yield $this->unmeasured($display, 'sockets', [$board], [$working[0]]);
 
-                continue;
-            }
-            if ($gives === []) {
-                yield $this->unmeasured($board, 'sockets', [$display], [$working[1]], $display->id);
+            return;
+        }
+        if ($gives === []) {
+            yield $this->unmeasured($board, 'sockets', [$display], [$working[1]], $display->id);
 
-                continue;
-            }
-            $route = $this->route($gives, $takes);
-            if ($route !== null) {
-                $names = array_map(static fn (Line $line): string => $line->name(), $route);
-                yield $this->answer(Verdict::Fits, [$display, $board, ...$route],
-                    $names === [] ? "{$display->name()} plugs straight into {$board->name()}." : "{$display->name()} gets its picture from {$board->name()} through ".implode(' and ', $names).'.',
-                    $working, 'a way was found');
+            return;
+        }
+        $route = $this->route($gives, $takes);
+        if ($route !== null) {
+            $names = array_map(static fn (Line $line): string => $line->name(), $route);
+            yield $this->answer(Verdict::Fits, [$display, $board, ...$route],
+                fn (): Words => new Words($names === [] ? "{$display->name()} plugs straight into {$board->name()}." : "{$display->name()} gets its picture from {$board->name()} through ".implode(' and ', $names).'.', $working, 'a way was found'));
 
-                continue;
-            }
-            $shared = array_values(array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)));
-            yield $this->answer(Verdict::Clash, [$display, $board],
-                $shared === []
-                    ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
-                    : sprintf('Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).', $shared[0], $board->name(), self::connectorFor($gives, $shared[0]), $display->name(), self::connectorFor($takes, $shared[0])),
-                $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
+            return;
+        }
+        $shared = array_values(array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)));
+        yield $this->answer(Verdict::Clash, [$display, $board],
+            fn (): Words => new Words($shared === []
+                ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
+                : sprintf('Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).', $shared[0], $board->name(), self::connectorFor($gives, $shared[0]), $display->name(), self::connectorFor($takes, $shared[0])), $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
                     Remedy::add(Role::Cable, 'Add a lead or an adapter'),
                     Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
                     Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
-                ]);
-        }
+                ]));
     }
 
     /**
@@ -92,7 +89,7 @@ final class Path implements Rule
      */
     private static function boardFor(Line $display, array $boards, Facts $facts): Line
     {
-        foreach ($facts->build->joins as $join) {
+        foreach ($facts->joins() as $join) {
             foreach ($join->kind === 'picture' && $join->to === $display->id ? $boards : [] as $board) {
                 if ($board->id === $join->from) {
                     return $board;

@@ -5,42 +5,42 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Mode;
 use PocketPlot\Part\Panel;
 use PocketPlot\Part\Picture;
 use PocketPlot\Part\YesNo;
 
-final class PictureMode implements Rule
+final class PictureMode extends LineRule
 {
-    use Answers;
-
     /** Signals whose format the two ends have to agree on; other panels are driven pixel by pixel. */
     private const AGREED = ['hdmi', 'edp'];
 
     public static function meta(): Meta
     {
-        return new Meta('video.mode', 'The board gives a picture format that the display takes, best its own pixels.',
-            ['picture', 'panel', 'sockets', 'role:board', 'role:display'], ['picture.modes', 'picture.ownModes', 'panel.modes']);
+        return new Meta('video.mode', 'The board gives a picture format that the display takes, best its own pixels.', ['picture.modes', 'picture.ownModes', 'panel.modes']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('panel');
+    }
+
+    protected function ofLine(Line $display, Facts $facts): iterable
     {
         $board = $facts->board();
         if ($board === null) {
             return;
         }
-        foreach ($facts->with('panel') as $display) {
-            $panel = $display->part->panel;
-            if ($panel !== null && $display->id !== $board->id && self::agreedSignal($board, $display) !== null) {
-                yield $this->judge($board, $board->part->picture, $display, $panel);
-            }
+        $panel = $display->part->panel;
+        if ($panel !== null && $display->id !== $board->id && self::agreedSignal($board, $display) !== null) {
+            yield $this->judge($board, $board->part->picture, $display, $panel);
         }
     }
 
@@ -67,17 +67,17 @@ final class PictureMode implements Rule
         $working[] = $this->text("{$board->name()} gives", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $picture->modes)));
         foreach ($picture->modes as $mode) {
             if ($mode->widthPx === $panel->widthPx && $mode->heightPx === $panel->heightPx) {
-                return $this->answer(Verdict::Fits, [$display, $board], "{$board->name()} gives {$display->name()} its own {$own}.", $working, 'pixel for pixel');
+                return $this->answer(Verdict::Fits, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its own {$own}.", $working, 'pixel for pixel'));
             }
         }
         if ($picture->ownModes === YesNo::Unknown) {
             return $this->unmeasured($board, 'picture.ownModes', [$display], $working, $display->id);
         }
         if ($picture->ownModes === YesNo::Yes) {
-            return $this->answer(Verdict::Tight, [$display, $board], "{$board->name()} gives {$display->name()} its {$own} once a line is set.", $working, 'holds with a line in the set-up', [
+            return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its {$own} once a line is set.", $working, 'holds with a line in the set-up', [
                 Remedy::byHand("Set {$own} at 60 Hz as the board's own format before the first start with this display."),
                 $this->swap($display, 'Take a display with a common format'),
-            ]);
+            ]));
         }
         if ($panel->modes === null) {
             return $this->unmeasured($display, 'panel.modes', [$board], $working);
@@ -86,15 +86,15 @@ final class PictureMode implements Rule
         foreach ($picture->modes as $mode) {
             foreach ($panel->modes as $taken) {
                 if ($mode->widthPx === $taken->widthPx && $mode->heightPx === $taken->heightPx) {
-                    return $this->answer(Verdict::Tight, [$display, $board], "{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.", $working, 'scaled, so a little soft', [
+                    return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.", $working, 'scaled, so a little soft', [
                         $this->swap($display, 'Take a display whose own pixels the board gives'), $this->swap($board, 'Take a board that gives these pixels'),
-                    ]);
+                    ]));
                 }
             }
         }
 
-        return $this->answer(Verdict::Clash, [$display, $board], "No picture format is known to both {$board->name()} and {$display->name()}.", $working, 'nothing in common', [
+        return $this->answer(Verdict::Clash, [$display, $board], fn (): Words => new Words("No picture format is known to both {$board->name()} and {$display->name()}.", $working, 'nothing in common', [
             $this->swap($display), $this->swap($board),
-        ]);
+        ]));
     }
 }

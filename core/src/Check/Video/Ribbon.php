@@ -5,42 +5,42 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 
-final class Ribbon implements Rule
+final class Ribbon extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('video.ribbon', 'Ribbons agree in the number of contacts, their pitch and the side they are on.',
-            ['sockets', 'cable', 'role:board', 'role:display'], ['socket.pitchMm', 'socket.side', 'cable.sides']);
+        return new Meta('video.ribbon', 'Ribbons agree in the number of contacts, their pitch and the side they are on.', ['socket.pitchMm', 'socket.side', 'cable.sides']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->filling(Role::Display);
+    }
+
+    protected function ofLine(Line $display, Facts $facts): iterable
     {
         $board = $facts->board();
         if ($board === null) {
             return;
         }
-        foreach ($facts->filling(Role::Display) as $display) {
-            if ($display->id === $board->id) {
-                continue;
-            }
-            foreach ($display->part->sockets as $takes) {
-                $gives = $takes->isRibbon() && $takes->takes() ? self::partner($board, $takes) : null;
-                if ($gives !== null) {
-                    yield $this->judge($board, $gives, $display, $takes, $facts);
-                }
+        if ($display->id === $board->id) {
+            return;
+        }
+        foreach ($display->part->sockets as $takes) {
+            $gives = $takes->isRibbon() && $takes->takes() ? self::partner($board, $takes) : null;
+            if ($gives !== null) {
+                yield $this->judge($board, $gives, $display, $takes, $facts);
             }
         }
     }
@@ -70,7 +70,7 @@ final class Ribbon implements Rule
         $remedies = [$this->swap($display, 'Take the variant whose ribbon goes into this board'), Remedy::add(Role::Cable, 'Add a ribbon adapter or another ribbon'), ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')])];
         $about = $takes->name;
         if ($lead === null && self::contacts($gives) !== self::contacts($takes)) {
-            return $this->answer(Verdict::Clash, $lines, sprintf('The ribbon of %s has %d contacts, the socket of %s %d.', $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), $working, 'contacts differ', $remedies, $about);
+            return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(sprintf('The ribbon of %s has %d contacts, the socket of %s %d.', $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), $working, 'contacts differ', $remedies), $about);
         }
         foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
             if (! $socket->pitchMm->isKnown()) {
@@ -81,7 +81,7 @@ final class Ribbon implements Rule
             }
         }
         if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
-            return $this->answer(Verdict::Clash, $lines, sprintf('The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.', $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), $working, 'pitch differs', $remedies, $about);
+            return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(sprintf('The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.', $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), $working, 'pitch differs', $remedies), $about);
         }
         $sides = $lead === null ? 'same' : ($lead->part->cable->sides ?? '');
         if ($lead !== null) {
@@ -93,8 +93,7 @@ final class Ribbon implements Rule
         $agree = ($gives->side === $takes->side) === ($sides === 'same');
 
         return $this->answer($agree ? Verdict::Fits : Verdict::Clash, $lines,
-            $agree ? "The ribbon of {$display->name()} goes into {$board->name()}: count, pitch and side agree." : "The contacts face the wrong way: {$board->name()} has them on the {$gives->side}, {$display->name()} on the {$takes->side}.",
-            $working, $agree ? 'count, pitch and side agree' : 'side differs', $remedies, $about);
+            fn (): Words => new Words($agree ? "The ribbon of {$display->name()} goes into {$board->name()}: count, pitch and side agree." : "The contacts face the wrong way: {$board->name()} has them on the {$gives->side}, {$display->name()} on the {$takes->side}.", $working, $agree ? 'count, pitch and side agree' : 'side differs', $remedies), $about);
     }
 
     private static function contacts(Socket $socket): int

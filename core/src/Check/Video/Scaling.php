@@ -6,52 +6,52 @@ namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Panel;
 use PocketPlot\Part\YesNo;
 
-final class Scaling implements Rule
+final class Scaling extends LineRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.',
-            ['panel', 'picture', 'role:board'], ['picture.turns']);
+        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.', ['picture.turns']);
     }
 
-    public function check(Facts $facts): iterable
+    protected function lines(Facts $facts): iterable
     {
-        foreach ($facts->with('panel') as $display) {
-            $panel = $display->part->panel;
-            if ($panel === null) {
-                continue;
-            }
-            $board = $facts->board();
-            if ($panel->upright && $board !== null && $board->id !== $display->id) {
-                $turns = $board->part->picture->turns ?? YesNo::Unknown;
-                $working = [$this->text("{$display->name()} scans", 'upright'), $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value)];
-                if ($turns === YesNo::Unknown) {
-                    yield $this->unmeasured($board, 'picture.turns', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
+        return $facts->with('panel');
+    }
 
-                    continue;
-                }
-                if ($turns === YesNo::No) {
-                    yield $this->answer(Verdict::Clash, [$display, $board], "{$display->name()} scans upright and {$board->name()} cannot turn the picture.", $working, 'on its side', [$this->swap($display), $this->swap($board)], 'turned');
+    protected function ofLine(Line $display, Facts $facts): iterable
+    {
+        $panel = $display->part->panel;
+        if ($panel === null) {
+            return;
+        }
+        $board = $facts->board();
+        if ($panel->upright && $board !== null && $board->id !== $display->id) {
+            $turns = $board->part->picture->turns ?? YesNo::Unknown;
+            $working = [$this->text("{$display->name()} scans", 'upright'), $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value)];
+            if ($turns === YesNo::Unknown) {
+                yield $this->unmeasured($board, 'picture.turns', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
 
-                    continue;
-                }
+                return;
             }
-            foreach ($facts->build->brief->games as $index => $games) {
-                if ($games->pictureWidthPx > 0 && $games->pictureHeightPx > 0) {
-                    yield $this->judge($display, $panel, $games, (string) $index, $facts->margin('border-share'));
-                }
+            if ($turns === YesNo::No) {
+                yield $this->answer(Verdict::Clash, [$display, $board], fn (): Words => new Words("{$display->name()} scans upright and {$board->name()} cannot turn the picture.", $working, 'on its side', [$this->swap($display), $this->swap($board)]), 'turned');
+
+                return;
+            }
+        }
+        foreach ($facts->brief()->games as $index => $games) {
+            if ($games->pictureWidthPx > 0 && $games->pictureHeightPx > 0) {
+                yield $this->judge($display, $panel, $games, (string) $index, $facts->margin('border-share'));
             }
         }
     }
@@ -73,8 +73,8 @@ final class Scaling implements Rule
             default => [Verdict::Fits, sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
         };
 
-        return $this->answer($verdict, [$display], $says, $working, 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
+        return $this->answer($verdict, [$display], fn (): Words => new Words($says, $working, 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
             $this->swap($display, 'Take a panel whose pixels are a multiple'), Remedy::byHand('Let it scale unevenly and soften it; many do not mind.'),
-        ], $about);
+        ]), $about);
     }
 }

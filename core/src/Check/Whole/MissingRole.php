@@ -5,36 +5,32 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Whole;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Answers;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Rule;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\WholeRule;
+use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 
-final class MissingRole implements Rule
+final class MissingRole extends WholeRule
 {
-    use Answers;
-
     public static function meta(): Meta
     {
-        return new Meta('whole.missing-role', 'Nothing that every console needs is forgotten.',
-            ['role:board', 'role:display', 'role:controls', 'role:case', 'role:cells', 'livesOn'],
-            []);
+        return new Meta('whole.missing-role', 'Nothing that every console needs is forgotten.');
     }
 
     /** Roles without which nothing plays. Cells are asked for apart: a wall supply will do, too. */
     private const NEEDED = [Role::Board, Role::Display, Role::Controls, Role::Case_];
 
-    public function check(Facts $facts): iterable
+    protected function ofWhole(Facts $facts): iterable
     {
         if ($facts->lines() === []) {
-            yield $this->answer(Verdict::Unmeasured, [], 'The parts list is empty; nothing can be said yet.', [], 'nothing to compare', [
+            yield $this->answer(Verdict::Unmeasured, [], fn (): Words => new Words('The parts list is empty; nothing can be said yet.', [], 'nothing to compare', [
                 Remedy::add(Role::Board, 'Begin with the board'),
-            ], 'empty');
+            ]), 'empty');
 
             return;
         }
@@ -45,16 +41,16 @@ final class MissingRole implements Rule
         if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->livesOn === 'mains') === []) {
             yield $this->lacking('pack or wall supply', Role::Cells);
         } elseif ($missing === []) {
-            yield $this->answer(Verdict::Fits, [], 'Board, display, controls, case and power are all there.', [
+            yield $this->answer(Verdict::Fits, [], fn (): Words => new Words('Board, display, controls, case and power are all there.', [
                 new WorkingLine('Lines that count', (float) count($facts->lines()), '', 'worked out'),
-            ], 'nothing forgotten', [], 'all');
+            ], 'nothing forgotten'), 'all');
         }
     }
 
     private function lacking(string $what, Role $role): Finding
     {
-        return $this->answer(Verdict::Clash, [], "There is no {$what} in the parts list.", [new WorkingLine(ucfirst($what), 'none', '', 'worked out')], 'one is needed', [
+        return $this->answer(Verdict::Clash, [], fn (): Words => new Words("There is no {$what} in the parts list.", [new WorkingLine(ucfirst($what), 'none', '', 'worked out')], 'one is needed', [
             Remedy::add($role, "Add a {$what}"),
-        ], $role->value);
+        ]), $role->value);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Journal;
 
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
