@@ -107,7 +107,7 @@ final class Judgements
     /** @param  list<string>  $topics */
     private static function stillHolds(Subject $was, array $topics, Subject $is, Facts $facts): bool
     {
-        return ($was === $is || $was->isSame($is)) && self::allUnchanged($topics, $facts);
+        return ($was === $is || $was->isSame($is, $facts)) && self::allUnchanged($topics, $facts);
     }
 
     /** @param  list<string>  $topics */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Facts\Same;
+use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 
@@ -48,10 +48,10 @@ final readonly class Subject
     }
 
     /** Whether it is what it was, its lines untouched and its rail at the same volts and watts. */
-    public function isSame(self $other): bool
+    public function isSame(self $other, Facts $facts): bool
     {
         return $this->kind === $other->kind && $this->line === $other->line && $this->other === $other->other
-            && ($this->feed === $other->feed || Same::as($this->feed, $other->feed)) && ($this->rail === $other->rail || Same::as($this->rail, $other->rail));
+            && ($this->feed === null || $facts->isUnchanged("feed {$this->feed->key()}")) && ($this->rail === null || $facts->isUnchanged("rail {$this->rail->id}"));
     }
 
     /** @return array{kind: string, line: ?string, other: ?string, input: ?string, rail: ?string} */

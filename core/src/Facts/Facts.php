@@ -40,6 +40,15 @@ final class Facts
     /** Those that change the run without changing who feeds whom. */
     public const RUN_RESTS_ON = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true, 'software' => true];
 
+    /** By fact, the facets and roles that have to be touched before it can be another. */
+    private const RESTS_ON = [
+        'guardOf' => ['pack' => true, 'protector' => true], 'chargerOf' => ['pack' => true, 'charger' => true], 'cutOffOf' => ['pack' => true, 'protector' => true],
+        'chargeSourceOf' => ['charger' => true, 'outputs' => true, 'livesOn' => true], 'bodyLine' => ['body' => true], 'board' => ['role:board' => true],
+        'misfed' => self::TREE_RESTS_ON, 'sources' => self::TREE_RESTS_ON, 'rails' => self::TREE_RESTS_ON, 'rail' => self::TREE_RESTS_ON, 'railOf' => self::TREE_RESTS_ON, 'railsOf' => self::TREE_RESTS_ON,
+        'feeds' => self::TREE_RESTS_ON, 'feed' => self::TREE_RESTS_ON, 'wattsFrom' => self::TREE_RESTS_ON, 'demandOf' => self::TREE_RESTS_ON,
+        'socketsOf' => self::TREE_RESTS_ON + ['cable' => true], 'leadOf' => self::TREE_RESTS_ON + ['cable' => true],
+    ];
+
     private ?SupplyTree $supplyTree = null;
 
     private ?PowerLeads $powerLeads = null;
@@ -74,6 +83,12 @@ final class Facts
 
     private ?self $before = null;
 
+    /** @var array<string, true> facets and roles of the lines that went, came or changed since before */
+    private array $touched = [];
+
+    /** Whether anything but the lines is another than before. */
+    private bool $onlyLines = false;
+
     public function __construct(public readonly Build $build)
     {
         $this->lines = $build->chosen();
@@ -90,10 +105,11 @@ final class Facts
         $facts = new self($build);
         $facts->before = $before;
         $facts->costs = Costs::of($build, $before->costs());
-        $touched = self::touched($before->lines, $facts->lines);
-        if ($build->joins === $before->build->joins && array_intersect_key($touched, self::TREE_RESTS_ON) === []) {
+        $facts->touched = $touched = self::touched($before->lines, $facts->lines);
+        $facts->onlyLines = $build->joins === $before->build->joins && $build->brief === $before->build->brief && $build->profiles === $before->build->profiles && $build->rates === $before->build->rates;
+        if ($facts->onlyLines && array_intersect_key($touched, self::TREE_RESTS_ON) === []) {
             $facts->supplyTree = $before->supplyTree();
-            if ($build->brief === $before->build->brief && $build->profiles === $before->build->profiles && array_intersect_key($touched, self::RUN_RESTS_ON) === []) {
+            if (array_intersect_key($touched, self::RUN_RESTS_ON) === []) {
                 $facts->leadOhms = $before->leadOhms();
                 $facts->runTime = $before->runTime();
             }
@@ -123,7 +139,7 @@ final class Facts
     /** Whether a topic's answer is the one it had before the lines were swapped. */
     public function isUnchanged(string $topic): bool
     {
-        return $this->unchanged[$topic] ??= $this->before !== null && Same::as($this->before->answer($topic), $this->answer($topic));
+        return $this->unchanged[$topic] ??= $this->compare($topic);
     }
 
     /** @return list<Line> the chosen lines */
@@ -416,6 +432,22 @@ final class Facts
         return $answer;
     }
 
+    private function compare(string $topic): bool
+    {
+        if ($this->before === null) {
+            return false;
+        }
+        if ($this->onlyLines) {
+            [$fact, $about] = [...explode(' ', $topic, 2), ''];
+            $restsOn = $fact === 'with' ? [$about => true] : self::RESTS_ON[$fact] ?? null;
+            if ($fact === 'brief' || $fact === 'joins' || $fact === 'rates' || ($restsOn !== null && array_intersect_key($restsOn, $this->touched) === [])) {
+                return true;
+            }
+        }
+
+        return Same::as($this->before->answer($topic), $this->answer($topic));
+    }
+
     private function answer(string $topic): mixed
     {
         [$fact, $about] = [...explode(' ', $topic, 2), ''];
@@ -449,6 +481,7 @@ final class Facts
             'chargerOf' => $line === null ? null : $this->chargerOf($line),
             'cutOffOf' => $line === null ? null : $this->cutOffOf($line),
             'chargeSourceOf' => $line === null ? null : $this->chargeSourceOf($line),
+            'feed' => $feed,
             'demandOf' => $feed === null ? null : $this->demandOf($feed),
             'socketsOf' => $feed === null ? null : $this->socketsOf($feed),
             'leadOf' => $feed === null ? null : $this->leadOf($feed),

@@ -6,6 +6,7 @@ namespace PocketPlot\Facts;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Part\Part;
+use PocketPlot\Quantity\Figure;
 
 /** Whether a fact is what it was. Lines and parts are the same only when nobody touched them; what is worked out from them is compared figure by figure. */
 final class Same
@@ -17,6 +18,10 @@ final class Same
         }
         if (is_array($one) && is_array($other)) {
             return self::arrays($one, $other);
+        }
+        if ($one instanceof Figure && $other instanceof Figure) {
+            return $one->least === $other->least && $one->usual === $other->usual && $one->most === $other->most && $one->unit === $other->unit && $one->source === $other->source
+                && $one->on === $other->on && $one->stated === $other->stated;
         }
         if (! is_object($one) || ! is_object($other) || $one::class !== $other::class || $one instanceof Line || $one instanceof Part || $one instanceof \UnitEnum || $one instanceof \Closure) {
             return false;

@@ -11,12 +11,17 @@ use PocketPlot\Part\SupplyInput;
 /** One input of a line fed by one rail, and why that rail. `join` is the builder's own word on it. */
 final readonly class Feed
 {
-    public function __construct(public Line $line, public SupplyInput $input, public string $railId, public ?Join $join, public string $reason) {}
+    private string $key;
+
+    public function __construct(public Line $line, public SupplyInput $input, public string $railId, public ?Join $join, public string $reason)
+    {
+        $this->key = self::keyOf($line, $input);
+    }
 
     /** The line's id; with the input's name for a further input that is fed apart. */
     public function key(): string
     {
-        return self::keyOf($this->line, $this->input);
+        return $this->key;
     }
 
     public static function keyOf(Line $line, SupplyInput $input): string

@@ -75,6 +75,9 @@ final readonly class Figure
 
     public function times(float $factor, ?string $unit = null): self
     {
+        if ($factor === 1.0 && $unit === null) {
+            return $this;
+        }
         if ($this->least === null || $this->usual === null || $this->most === null) {
             return self::unknown($unit ?? $this->unit);
         }

@@ -49,10 +49,6 @@ final class AudioLoad extends PairRule
         $ohm = $speaker->ohm->least() / $onEach;
         // The same volts into other ohms: watts go with the inverse.
         $watts = $amp->watts->most() * $amp->atOhm->usual() / max(0.1, $speaker->ohm->least());
-        $working = [
-            $this->row("{$line->name()}", $speaker->ohm), ...($onEach > 1 ? [$this->row("{$onEach} of them on one channel", Figure::exactly($ohm, 'Ω'))] : []),
-            $this->row("{$ampLine->name()} bears at least", $amp->leastOhm), $this->row('Watts into each', Figure::exactly($watts, 'W')), $this->row("{$line->name()} bears", $speaker->watts),
-        ];
         [$verdict, $says] = match (true) {
             $ohm < $amp->leastOhm->most() - 1e-9 => [Verdict::Clash, sprintf('%s Ω is too little for %s, which bears no less than %s.', self::n($ohm), $ampLine->name(), $amp->leastOhm->says())],
             $watts > $speaker->watts->least() * 1.5 => [Verdict::Clash, sprintf('%s gives %s W; %s bears %s and will tear.', $ampLine->name(), self::n($watts), $line->name(), $speaker->watts->says())],
@@ -60,6 +56,9 @@ final class AudioLoad extends PairRule
             default => [Verdict::Fits, "{$line->name()} bears what {$ampLine->name()} gives."],
         };
 
-        return $this->answer($verdict, [$line, $ampLine], fn (): Words => new Words($says, $working, 'ohms against the least, watts against what it bears', [$this->swap($line, 'Take another loudspeaker'), $this->swap($ampLine, 'Take another amplifier')]), $ampLine->id);
+        return $this->answer($verdict, [$line, $ampLine], fn (): Words => new Words($says, [
+            $this->row("{$line->name()}", $speaker->ohm), ...($onEach > 1 ? [$this->row("{$onEach} of them on one channel", Figure::exactly($ohm, 'Ω'))] : []),
+            $this->row("{$ampLine->name()} bears at least", $amp->leastOhm), $this->row('Watts into each', Figure::exactly($watts, 'W')), $this->row("{$line->name()} bears", $speaker->watts),
+        ], 'ohms against the least, watts against what it bears', [$this->swap($line, 'Take another loudspeaker'), $this->swap($ampLine, 'Take another amplifier')]), $ampLine->id);
     }
 }

@@ -51,7 +51,6 @@ final class AudioSupply extends LineRule
         }
         $swing = $rail->volts->least() * Constants::AMP_USABLE_SHARE;
         $watts = $swing ** 2 / (2 * $ohm->most());
-        $working = [$this->row("{$rail->says()}, at its lowest", Figure::exactly($rail->volts->least(), 'V')), $this->row("{$speaker->name()}", $ohm), $this->row('Left for the sound', Figure::exactly($watts, 'W')), $this->row("{$amp->name()} needs", $window)];
         $dies = $rail->volts->least() < $window->least();
         $verdict = $dies || $watts < Constants::AUDIBLE_W ? Verdict::Tight : Verdict::Fits;
 
@@ -59,6 +58,6 @@ final class AudioSupply extends LineRule
             $dies => "{$amp->name()} falls silent when {$rail->says()} gets down to ".self::n($rail->volts->least()).' V.',
             $verdict === Verdict::Tight => sprintf('At the lowest volts %s has only %s W for %s: a whisper.', $amp->name(), self::n($watts), $speaker->name()),
             default => sprintf('Even at the lowest volts %s has %s W for %s.', $amp->name(), self::n($watts), $speaker->name()),
-        }, $working, '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [$this->swap($amp, 'Take an amplifier made for this rail'), $this->swap($speaker, 'Take a loudspeaker of fewer ohms')]));
+        }, [$this->row("{$rail->says()}, at its lowest", Figure::exactly($rail->volts->least(), 'V')), $this->row("{$speaker->name()}", $ohm), $this->row('Left for the sound', Figure::exactly($watts, 'W')), $this->row("{$amp->name()} needs", $window)], '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [$this->swap($amp, 'Take an amplifier made for this rail'), $this->swap($speaker, 'Take a loudspeaker of fewer ohms')]));
     }
 }

@@ -77,11 +77,6 @@ final class Fasteners extends WholeRule
         $thread = Constants::THREAD_MM[$post->thread] ?? 3.0;
         $grip = $screw->lengthMm->least() - $post->clampMm->most();
         $needs = $thread * (Constants::ENGAGEMENT_TIMES[$post->holdsBy] ?? 1.5);
-        $working = [
-            $this->row("{$line->name()}, length", $screw->lengthMm), $this->row('Clamped', $post->clampMm), $this->row('Post takes', $post->depthMm), $this->count("Grip wanted in a {$post->holdsBy}", $needs, 'mm', 'datasheet'),
-            new WorkingLine('Head', self::n($screw->headAcrossMm->most()).' across, '.self::n($screw->headHighMm->most()).' high', 'mm', $screw->headAcrossMm->source->value),
-            new WorkingLine('Room for it', self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high', 'mm', $post->headAcrossMm->source->value),
-        ];
         [$verdict, $says] = match (true) {
             $screw->headAcrossMm->most() > $post->headAcrossMm->least() => [Verdict::Clash, "The head of {$line->name()} is too wide for its hole in {$bodyLine->name()}."],
             $screw->lengthMm->most() - $post->clampMm->least() > $post->depthMm->least() => [Verdict::Clash, "{$line->name()} is too long: it comes out of the post and presses on what is behind."],
@@ -91,6 +86,10 @@ final class Fasteners extends WholeRule
             default => [Verdict::Fits, "{$line->name()} holds {$held->name()}."],
         };
 
-        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, $working, 'clamped + grip ≤ length ≤ clamped + depth', [$this->swap($line, 'Take a screw of another length or head'), Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.')]), $about);
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, [
+            $this->row("{$line->name()}, length", $screw->lengthMm), $this->row('Clamped', $post->clampMm), $this->row('Post takes', $post->depthMm), $this->count("Grip wanted in a {$post->holdsBy}", $needs, 'mm', 'datasheet'),
+            new WorkingLine('Head', self::n($screw->headAcrossMm->most()).' across, '.self::n($screw->headHighMm->most()).' high', 'mm', $screw->headAcrossMm->source->value),
+            new WorkingLine('Room for it', self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high', 'mm', $post->headAcrossMm->source->value),
+        ], 'clamped + grip ≤ length ≤ clamped + depth', [$this->swap($line, 'Take a screw of another length or head'), Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.')]), $about);
     }
 }

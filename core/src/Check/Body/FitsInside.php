@@ -139,17 +139,16 @@ final class FitsInside extends WholeRule
         $working = array_map(fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')), $sized);
         $working[] = $this->row('All parts inside, as blocks', Figure::exactly($filled, 'cm³'));
         $working[] = $this->row("{$bodyLine->name()}, room inside", Figure::exactly($room, 'cm³', $cavity->lengthMm->source));
-        $says = sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),
+
+        return $this->answer($verdict, [$bodyLine], fn (): Words => new Words(sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),
             match ($verdict) {
                 Verdict::Clash => '; wires, switches and screws find no place.',
                 Verdict::Tight => '; wires and switches will be a squeeze.',
                 default => '.',
-            });
-
-        return $this->answer($verdict, [$bodyLine], fn (): Words => new Words($says, $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)), $verdict === Verdict::Fits ? [] : [
-            Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
-            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
-        ]), 'together');
+            }), $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)), $verdict === Verdict::Fits ? [] : [
+                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
+                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
+            ]), 'together');
     }
 
     /** @return iterable<Finding> */

@@ -86,14 +86,13 @@ final class Openings extends WholeRule
     private function bySize(float $margin, float $wanted, Line $line, Socket $socket, Line $bodyLine, Opening $opening, bool $cuttable, array $working, string $about): Finding
     {
         $verdict = $margin < 0.0 && $cuttable ? Verdict::Tight : self::byMargin($margin, $wanted);
-        $says = match (true) {
+
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(match (true) {
             $verdict === Verdict::Fits => "The plug of {$line->name()}'s {$socket->name} goes through the {$opening->name}.",
             $margin >= 0.0 => sprintf("The plug of %s's %s goes through the %s with only %s mm to spare.", $line->name(), $socket->name, $opening->name, self::n($margin)),
             $cuttable => sprintf('The %s has to be cut %s mm wider for the plug of %s.', $opening->name, self::n(-$margin), $line->name()),
             default => sprintf('The plug of %s\'s %s is %s mm too large for the %s.', $line->name(), $socket->name, self::n(-$margin), $opening->name),
-        };
-
-        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable)), $about);
+        }, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable)), $about);
     }
 
     /** @param  array<int, Opening>  $free */

@@ -49,18 +49,16 @@ final class PrintBed extends WholeRule
         $straight = min($bed[0] - $long, $bed[1] - $wide);
         $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
         $margin = min(max($straight, $slant), $body->bedHeightMm->least() - $high);
-        $pieces = (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1]));
-        $working = [
-            new WorkingLine('Each half', implode(' × ', array_map(self::n(...), [$long, $wide, $high])), 'mm', $outside->estimated ? 'worked out' : $outside->size->lengthMm->source->value),
-            new WorkingLine('Bed and height', implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])), 'mm', $body->bedLengthMm->source->value),
-        ];
         $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
         yield $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
-            $margin < 0.0 => sprintf('Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.', $line->name(), max(2, $pieces)),
+            $margin < 0.0 => sprintf('Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.', $line->name(), max(2, (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1])))),
             $straight < 0.0 => "Each half of {$line->name()} goes onto the bed only slantwise.",
             default => "Each half of {$line->name()} goes onto the bed.",
-        }, $working, self::n($margin).' mm to spare', [
+        }, [
+            new WorkingLine('Each half', implode(' × ', array_map(self::n(...), [$long, $wide, $high])), 'mm', $outside->estimated ? 'worked out' : $outside->size->lengthMm->source->value),
+            new WorkingLine('Bed and height', implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])), 'mm', $body->bedLengthMm->source->value),
+        ], self::n($margin).' mm to spare', [
             Remedy::byHand(sprintf('Split each half across its length, %s mm a piece, along a line where no control and no post sits.', self::n($long / max(2, (int) ceil($long / $bed[0]))))),
             $this->swap($line, 'Take a body made another way'), Remedy::brief('Allow less in the brief, so that it gets smaller'),
         ]));

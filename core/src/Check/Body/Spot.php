@@ -50,10 +50,9 @@ final class Spot extends WholeRule
     private function shared(string $spot, array $lines, array $named, array $taken): Finding
     {
         $names = implode(' and ', array_map(static fn (Line $line): string => $line->name(), $lines));
-        $others = array_map(static fn (Line $line): Remedy => Remedy::byHand(self::elsewhere($line, $named, $taken)), $lines);
 
         return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words("{$names} want the same place: the {$spot}.", array_map(fn (Line $line) => $this->text($line->name(), $spot.(($line->part->spots->orElse ?? []) === [] ? '' : ', or '.implode(', ', $line->part->spots->orElse ?? []))), $lines), 'one place, more than one part', [
-            ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that goes elsewhere for {$line->name()}"), $lines), ...$others,
+            ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that goes elsewhere for {$line->name()}"), $lines), ...array_map(static fn (Line $line): Remedy => Remedy::byHand(self::elsewhere($line, $named, $taken)), $lines),
         ]), $spot);
     }
 

@@ -68,9 +68,8 @@ final class ControlRoom extends WholeRule
         }
         $share = $taken / ($room[0] * $room[1]);
         $working[] = $this->row("{$bodyLine->name()}, face", Figure::exactly($room[0] * $room[1] / 100, 'cm²'));
-        $says = sprintf('Panel and controls take %s %% of the face of %s', self::n($share * 100), $bodyLine->name());
 
-        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], fn (): Words => new Words($says.($share > 1.0 ? '; something has to go.' : '.'), $working, 'area of the face; up to 85 % is easy', [
+        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], fn (): Words => new Words((sprintf('Panel and controls take %s %% of the face of %s', self::n($share * 100), $bodyLine->name())).($share > 1.0 ? '; something has to go.' : '.'), $working, 'area of the face; up to 85 % is easy', [
             $this->swap($bodyLine, 'Take a larger body'),
             ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something smaller for {$line->name()}"), [...$onFace, ...$cells]),
         ]), 'face');

@@ -96,11 +96,10 @@ final class PinAssignment extends WholeRule
                 return $this->unmeasured($owner, $figure, [$owner === $host ? $line : $host], [], "{$line->id}/level");
             }
         }
-        $working = [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()}, logic level", $needs->logicV)];
         $over = $needs->logicV->usual() - $pins->logicV->usual();
 
         return $over <= self::LEVEL_V ? null : $this->answer(Verdict::Clash, [$line, $host],
-            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", $working, 'more volts than the pins are made for', [
+            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()}, logic level", $needs->logicV)], 'more volts than the pins are made for', [
                 $this->swap($line, 'Take one of the same logic level'), Remedy::byHand('A level shifter or a divider in each line from it to the board.'),
             ]), "{$line->id}/level");
     }

@@ -42,11 +42,6 @@ final class Budget extends WholeRule
         $top = array_slice($prices, 0, 4, true);
         $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
         usort($dearest, static fn (Line $a, Line $b): int => $prices[$b->id] <=> $prices[$a->id]);
-        $working = [
-            ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),
-            $this->money('Everything together', $costs->planned),
-            new WorkingLine('Budget', $converted->rounded(), $converted->currency, 'brief'),
-        ];
         $tightAt = $converted->times((string) $facts->margin('target-share'));
         $incomplete = $costs->unpriced !== [] || $costs->withoutRate !== [];
         $verdict = match (true) {
@@ -57,12 +52,15 @@ final class Budget extends WholeRule
         };
         $waits = [...$costs->unpriced, ...$costs->withoutRate];
         $open = $verdict === Verdict::Unmeasured ? [[$waits[0]->id, FigureRef::of($costs->unpriced === [] ? 'rate' : 'price')]] : [];
-        $says = match ($verdict) {
+        yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? $waits : $dearest, fn (): Words => new Words(match ($verdict) {
             Verdict::Clash => "The parts come to {$costs->planned->says()}; the budget is {$converted->says()}.",
             Verdict::Unmeasured => "The prices known so far come to {$costs->planned->says()} of {$converted->says()}; some are missing.",
             default => "The parts come to {$costs->planned->says()} of {$converted->says()}.",
-        };
-        yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? $waits : $dearest, fn (): Words => new Words($says, $working, 'the whole build against the budget', match ($verdict) {
+        }, [
+            ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),
+            $this->money('Everything together', $costs->planned),
+            new WorkingLine('Budget', $converted->rounded(), $converted->currency, 'brief'),
+        ], 'the whole build against the budget', match ($verdict) {
             Verdict::Fits => [],
             Verdict::Unmeasured => array_map(static fn (array $one): Remedy => Remedy::measure(...$one), $open),
             default => [

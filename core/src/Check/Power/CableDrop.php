@@ -84,9 +84,8 @@ final class CableDrop extends FeedRule
         }
         $verdict = self::byMargin($left - $feed->input->volts->least(), 0.0);
         $verdict = $verdict === Verdict::Fits && $warns->isKnown() && $left < $warns->most() ? Verdict::Tight : $verdict;
-        $by = $lead === null ? 'the wires' : $lead->name();
 
-        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf('At the peak %s V are lost in %s; %s V arrive at %s%s.', self::n($drop), $by, self::n($left), $line->name(), match ($verdict) {
+        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf('At the peak %s V are lost in %s; %s V arrive at %s%s.', self::n($drop), $lead === null ? 'the wires' : $lead->name(), self::n($left), $line->name(), match ($verdict) {
             Verdict::Clash => ', too few to run',
             Verdict::Tight => ', where it shows its low-voltage warning',
             default => '',

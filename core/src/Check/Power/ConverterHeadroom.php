@@ -63,13 +63,12 @@ final class ConverterHeadroom extends LineRule
             $working[] = $this->row("{$line->name()}, dropout", $output->dropoutV);
         }
         $verdict = self::byMargin($margin, $wanted);
-        $says = match (true) {
+
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
             $verdict === Verdict::Clash && $raises => "{$line->name()} can only raise the voltage, but {$rail->says()} goes up to ".self::n($rail->volts->most()).' V.',
             $verdict === Verdict::Clash => "{$line->name()} cannot hold {$output->volts->says()} once {$rail->says()} falls to ".self::n($rail->volts->least()).' V.',
             default => "{$line->name()} holds {$output->volts->says()} over the whole of {$rail->says()}.",
-        };
-
-        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words($says, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
+        }, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
             $this->swap($line, 'Take a converter that moves both ways or needs less'),
             $this->swap($rail->line, "Take another source than {$rail->line->name()}"),
         ]), $about);

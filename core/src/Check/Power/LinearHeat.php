@@ -54,14 +54,13 @@ final class LinearHeat extends LineRule
         }
         $watts = ($above->volts->most() - $output->volts->least()) * $current->most() / 1000;
         $working = [$this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')), $this->row("{$line->name()} makes", $output->volts), $this->row('Heavy current', Figure::exactly($current->most(), 'mA')), $this->row('Burnt in it', Figure::exactly($watts, 'W'))];
-        $remedies = [$this->swap($line, 'Take a switching converter'), Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.')];
         $heat = $line->part->heat;
         if ($heat !== null && $heat->riseKPerW->isKnown() && $heat->limitC->isKnown()) {
             $hot = $facts->brief()->roomC + $watts * $heat->riseKPerW->most();
             $working = [...$working, $this->row('Rise', $heat->riseKPerW), $this->row('Limit', $heat->limitC), $this->row('Gets to', Figure::exactly($hot, '°C'))];
 
             return $this->answer(self::byMargin($heat->limitC->least() - $hot, $facts->margin('heat-kelvin')), [$line],
-                fn (): Words => new Words(sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', $remedies), $about);
+                fn (): Words => new Words(sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', [$this->swap($line, 'Take a switching converter'), Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.')]), $about);
         }
         if ($watts <= Constants::LINEAR_SMALL_W / 2) {
             return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words(sprintf('%s burns only %s W.', $line->name(), self::n($watts)), $working, 'half of what a bare small package gives off, or less'), $about);

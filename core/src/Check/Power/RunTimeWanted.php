@@ -62,11 +62,10 @@ final class RunTimeWanted extends WholeRule
             $this->row('Wanted', Figure::exactly($wanted, 'h', Source::Brief)),
         ];
         $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
-        $about = $assumed === null || $verdict === Verdict::Clash ? '' : sprintf(' Nobody knows the %s of %s yet; a careful figure stands in.', Measuring::name($assumed->figure), $assumed->line->name());
         yield $this->answer(
             $verdict, [$pack],
             fn (): Words => new Words(sprintf('One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.', Number::says($hours->usual()), $main->name, Number::says($hours->least()), $runTime->heaviest->name, Number::says($wanted))
-                .($end === null ? '' : " First to give up: {$end->says()}").$about, $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
+                .($end === null ? '' : " First to give up: {$end->says()}").($assumed === null || $verdict === Verdict::Clash ? '' : sprintf(' Nobody knows the %s of %s yet; a careful figure stands in.', Measuring::name($assumed->figure), $assumed->line->name())), $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
         );
     }
 

@@ -87,9 +87,8 @@ final class SupplyWindow extends Rule
         }
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
         $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
-        $comparison = sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason);
 
-        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, $comparison, $verdict === Verdict::Fits ? [] : [
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason), $verdict === Verdict::Fits ? [] : [
             Remedy::add(Role::Regulator, 'Add a regulator between them'),
             $this->swap($line),
             ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),

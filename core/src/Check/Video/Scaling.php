@@ -62,10 +62,6 @@ final class Scaling extends LineRule
         $ratio = min($width / $games->pictureWidthPx, $height / $games->pictureHeightPx);
         $scale = (int) floor($ratio);
         $border = 1.0 - $scale ** 2 * $games->pictureWidthPx * $games->pictureHeightPx / ($width * $height);
-        $working = [
-            $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(ucfirst($games->class).' games', "{$games->pictureWidthPx} × {$games->pictureHeightPx}", 'brief'),
-            $this->count('Largest whole-number scale', $scale, '×'), $this->count('Left black', round($border * 100), '%'),
-        ];
         [$verdict, $says] = match (true) {
             $ratio < 0.5 => [Verdict::Clash, sprintf('%s has less than half the pixels that %s games were drawn with; text cannot be read.', $display->name(), $games->class)],
             $scale === 0 => [Verdict::Tight, sprintf('%s games have to be shrunk to %s %% on %s and lose lines.', ucfirst($games->class), self::n($ratio * 100), $display->name())],
@@ -73,7 +69,10 @@ final class Scaling extends LineRule
             default => [Verdict::Fits, sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
         };
 
-        return $this->answer($verdict, [$display], fn (): Words => new Words($says, $working, 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
+        return $this->answer($verdict, [$display], fn (): Words => new Words($says, [
+            $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(ucfirst($games->class).' games', "{$games->pictureWidthPx} × {$games->pictureHeightPx}", 'brief'),
+            $this->count('Largest whole-number scale', $scale, '×'), $this->count('Left black', round($border * 100), '%'),
+        ], 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
             $this->swap($display, 'Take a panel whose pixels are a multiple'), Remedy::byHand('Let it scale unevenly and soften it; many do not mind.'),
         ]), $about);
     }

@@ -39,12 +39,11 @@ final class SignalToLight extends LineRule
             return;
         }
         $needs = $panel->needsSignal === YesNo::Yes;
-        $working = [$this->text("{$line->name()} is dark without a picture", $panel->needsSignal->value)];
         $alone = $needs && $board === null;
         yield $this->answer($alone ? Verdict::Tight : Verdict::Fits, $board === null ? [$line] : [$line, $board], fn (): Words => new Words(match (true) {
             $alone => "{$line->name()} lights only with a picture, and there is no board to give one.",
             $needs => "{$line->name()} lights only with a picture: test it with ".($board?->name() ?? 'a board').' connected.',
             default => "{$line->name()} lights as soon as it has its voltage.",
-        }, $working, $needs ? 'test with a picture' : 'test with the voltage alone', [Remedy::add(Role::Board, 'Add a board to test it with')]));
+        }, [$this->text("{$line->name()} is dark without a picture", $panel->needsSignal->value)], $needs ? 'test with a picture' : 'test with the voltage alone', [Remedy::add(Role::Board, 'Add a board to test it with')]));
     }
 }
