@@ -139,8 +139,8 @@ $loads = static fn (int $count): array => array_map(static fn (int $index): arra
 ], range(1, $count));
 $supply = static function () use ($loads): Build {
     $parts = [
-        ['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 2, 'capacityMah' => 2600, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => ['least' => 0.85, 'usual' => 0.9, 'most' => 0.95], 'resistanceMohm' => 90, 'protection' => 'built-in', 'cutOffV' => 6.0]]],
-        ['id' => 'five', 'name' => 'Five', 'role' => 'regulator', 'facets' => ['supply' => ['volts' => ['least' => 5.4, 'most' => 18]], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 4000, 'efficiency' => ['least' => 0.86, 'usual' => 0.9, 'most' => 0.93], 'converts' => 'down', 'dropoutV' => 0.3]]]],
+        ['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 2, 'capacityMah' => 2600, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => ['least' => 0.85, 'usual' => 0.9, 'most' => 0.95], 'internalResistanceMohm' => 90, 'protection' => 'built-in', 'cutOffV' => 6.0]]],
+        ['id' => 'five', 'name' => 'Five', 'role' => 'regulator', 'facets' => ['supply' => ['volts' => ['least' => 5.4, 'most' => 18]], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 4000, 'efficiency' => ['least' => 0.86, 'usual' => 0.9, 'most' => 0.93], 'topology' => 'buck', 'dropoutV' => 0.3]]]],
         ...$loads(15),
     ];
 

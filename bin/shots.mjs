@@ -88,14 +88,14 @@ await shot('bench', 'Refuge', 'Bench', {
 await shot('library', 'Refuge', null, {
     act: async (page) => {
         await at('/library?role=display')(page);
-        await page.getByLabel('Compare Acorn 3.5 panel, bare').check();
-        await page.getByLabel('Compare Lattice 3.2 panel').check();
+        await page.getByLabel('Compare Hawkbit 3.5 panel, bare').check();
+        await page.getByLabel('Compare Wattle 3.2 panel').check();
     },
 });
 await shot('compare', 'Refuge', null, {
     act: async (page) => {
         await at('/library?role=display&q=panel')(page);
-        for (const name of ['Rook 9 panel', 'Rook 9 wide-range panel', 'Window 7 panel', 'Ledge 7 ribbon panel']) await page.getByLabel(`Compare ${name}`, { exact: true }).check();
+        for (const name of ['Rook 9 panel', 'Rook 9 wide-range panel', 'Sash 7 panel', 'Ledge 7 ribbon panel']) await page.getByLabel(`Compare ${name}`, { exact: true }).check();
         await page.getByRole('button', { name: 'Compare', exact: true }).click();
         await page.getByText('supply window').waitFor();
     },

@@ -10,7 +10,7 @@ use App\Models\BuildRecord;
 final class ChangeBrief
 {
     /** Keys of the groups within a brief. */
-    private const KNOWN = ['class', 'players', 'directions', 'buttons', 'sticks', 'knobs', 'triggers', 'touch', 'pictureWidthPx', 'pictureHeightPx', 'amount', 'currency', 'lengthMm', 'widthMm', 'heightMm'];
+    private const KNOWN = ['class', 'players', 'dPads', 'buttons', 'sticks', 'knobs', 'triggers', 'touch', 'pictureWidthPx', 'pictureHeightPx', 'amount', 'currency', 'lengthMm', 'widthMm', 'heightMm'];
 
     /** @param  array<string, ?float>  $margins */
     public static function margins(BuildRecord $build, array $margins): void

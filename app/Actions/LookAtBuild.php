@@ -8,14 +8,14 @@ use App\Mapping\BuildMapper;
 use App\Mapping\Today;
 use App\Models\BuildRecord;
 use PocketPlot\Appraisal;
-use PocketPlot\Check\Since;
+use PocketPlot\Check\VerdictChanges;
 
 /** Remembers the verdicts as they are now, so that later the page can say what became better and worse. */
 final class LookAtBuild
 {
     public static function now(BuildRecord $build): BuildRecord
     {
-        $build->looked = Since::keep(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())->findings);
+        $build->looked = VerdictChanges::keep(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())->findings);
         $build->save();
 
         return $build;

@@ -6,8 +6,8 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use App\Models\ReadingRecord;
+use PocketPlot\Bench\Calibration;
 use PocketPlot\Bench\Compared;
-use PocketPlot\Bench\Fit;
 use PocketPlot\Bench\OddOneOut;
 use PocketPlot\Bench\Replacement;
 use PocketPlot\Bench\RunTests;
@@ -30,7 +30,7 @@ final class BenchView
     {
         $facts = new Facts($build);
         $tests = (new RunTests($build, $facts->supplyTree(), $facts->leadOhms()))->compared();
-        $fit = Fit::of($build, $facts->supplyTree(), $tests);
+        $fit = Calibration::of($build, $facts->supplyTree(), $tests);
         $odd = OddOneOut::among($tests);
         $photos = $record->readings()->has('photo')->pluck('key')->flip();
         $gone = ReadingRecord::query()->where('build_id', $record->id)->whereNotNull('removed_at')->orderByDesc('removed_at')->limit(10)->get();
@@ -44,7 +44,7 @@ final class BenchView
                 'readings' => array_map(static fn (Compared $one): string => $one->reading->id, $odd->odd), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
             ],
             'sweeps' => (object) array_map(Sweep::begin(...), self::supplies($build)),
-            'ways' => array_map(static fn ($way): string => $way->name, $build->waysOfPlaying()),
+            'ways' => array_map(static fn ($way): string => $way->name, $build->profilesOrDefaults()),
         ];
     }
 

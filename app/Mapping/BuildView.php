@@ -9,7 +9,7 @@ use App\Models\LineRecord;
 use PocketPlot\Appraisal;
 use PocketPlot\Assembly\Schedule;
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Since;
+use PocketPlot\Check\VerdictChanges;
 use PocketPlot\Part\Offer;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Day;
@@ -38,7 +38,7 @@ final class BuildView
                 'role' => $row->role,
             ])->values()->all(),
             'appraisal' => $appraisal->toArray(),
-            'since' => $record->looked === null ? [] : Since::compare(array_filter($record->looked, is_string(...)), $appraisal->findings),
+            'since' => $record->looked === null ? [] : VerdictChanges::compare(array_filter($record->looked, is_string(...)), $appraisal->findings),
         ];
     }
 

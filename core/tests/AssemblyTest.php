@@ -26,9 +26,9 @@ it('makes steps out of what the parts are', function (array $line, array $expect
     expect(array_keys(steps(['it' => $line])))->toBe([...$expected, 'test-open', 'test-closed']);
 })->with([
     'a bare pack is charged, metered, fused' => [['role' => 'cells', 'facets' => Make::ironPack()], ['charge/it', 'meter/it', 'fuse/it']],
-    'a power bank needs no fuse of ours' => [['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1, 'sealed' => true]]], ['charge/it', 'meter/it']],
+    'a power bank needs no fuse of ours' => [['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'sealed' => true]]], ['charge/it', 'meter/it']],
     'a converter is set before anything hangs on it' => [['role' => 'regulator', 'facets' => Make::converter(6, 30, 5, 1000)], ['set/it']],
-    'a wall supply is metered' => [['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 12]]], 'part' => ['sits' => 'outside']], ['meter/it']],
+    'a wall supply is metered' => [['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 12]]], 'part' => ['sits' => 'outside']], ['meter/it']],
     'a board with software is written, then started' => [['role' => 'board', 'facets' => ['software' => ['imageGb' => 1]]], ['image/it', 'first/it', 'mount/it']],
     'a panel is lit before it is mounted' => [['role' => 'display'], ['light/it', 'mount/it']],
     'controls are tried before they are mounted' => [['role' => 'controls'], ['press/it', 'mount/it']],
@@ -55,13 +55,13 @@ it('warns where the danger is', function (string $step, array $lines, string $wo
     ['charge/it', ['it' => ['role' => 'cells', 'facets' => Make::ironPack()]], 'qualified person'],
     ['fuse/it', ['it' => ['role' => 'cells', 'facets' => Make::ironPack()]], 'Hot iron and fumes'],
     ['cut/it', ['it' => ['role' => 'case', 'facets' => ['body' => ['cuttable' => true]]]], 'eye protection'],
-    ['meter/it', ['it' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => []]]], 'mains-powered box to a qualified person'],
+    ['meter/it', ['it' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => []]]], 'mains-powered box to a qualified person'],
     ['press/it', ['it' => ['role' => 'controls', 'part' => ['cautions' => ['Mind the spring.']]]], 'Mind the spring.'],
 ]);
 
 it('lays out all that a step needs', function (): void {
     $steps = steps([
-        'pack' => ['role' => 'cells', 'facets' => Make::ironPack()], 'charger' => ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['iron-phosphate'], 'seriesLeast' => 4, 'seriesMost' => 4]]],
+        'pack' => ['role' => 'cells', 'facets' => Make::ironPack()], 'charger' => ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4]]],
         'panel' => ['role' => 'display', 'facets' => Make::load(9, 16)], 'switch' => ['role' => 'switch'],
     ]);
     $names = static fn (string $step): array => array_map(static fn ($line): string => $line->id, $steps[$step]->lines);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use CoreTests\Power;
+use PocketPlot\Bench\Calibration;
 use PocketPlot\Bench\Compared;
-use PocketPlot\Bench\Fit;
 use PocketPlot\Bench\LogReader;
 use PocketPlot\Bench\LogTally;
 use PocketPlot\Bench\OddOneOut;
@@ -31,7 +31,7 @@ function reading(string $kind, string $line, array $with = []): array
 /** @param  list<array<string, mixed>>  $readings */
 function onBench(array $readings, float $mah = 3000): Build
 {
-    $cell = Power::pack('lithium-ion', 1, $mah, ['usableShare' => Make::band(0.85, 0.95, 0.9)]);
+    $cell = Power::pack('Li-ion', 1, $mah, ['usableShare' => Make::band(0.85, 0.95, 0.9)]);
 
     return Make::build(['pack' => $cell, 'panel' => ['role' => 'display', 'facets' => Make::load(3.0, 5, 100, 250, 400, 3.6)]], [], ['readings' => $readings, 'profiles' => [['name' => 'Play', 'usual' => 1]]]);
 }
@@ -62,7 +62,7 @@ describe('a voltage sweep', function (): void {
     })->with([
         'where its draw was taken' => [['volts' => Make::band(9, 13), 'drawMa' => 400, 'drawAtV' => 12], 12.0, 13.0],
         'the top of its window' => [['volts' => Make::band(4.7, 5.3)], 5.3, 5.3],
-        'what breaks it outranks the window' => [['volts' => Make::band(4.7, 5.3), 'limitVolts' => 6], 5.3, 6.0],
+        'what breaks it outranks the window' => [['volts' => Make::band(4.7, 5.3), 'absoluteMaxV' => 6], 5.3, 6.0],
         'nothing is known' => [['drawMa' => 400], null, null],
     ]);
 
@@ -165,22 +165,22 @@ describe('predicted against measured', function (): void {
         // 0.3 A at a mean of 3.6 V instead of 0.25 A: 1.2 times the draw; 0.3 A × 8.1 h = 2430 mAh of 2700 usable: 0.9.
         $log = ['log' => [[0, 3.6, 0.3], [29160, 3.6, 0.3]]];
         $build = onBench([$run(8.1, $log), $run(8.1, $log)]);
-        $fit = Fit::of($build, (new Facts($build))->supplyTree(), compared($build));
+        $fit = Calibration::of($build, (new Facts($build))->supplyTree(), compared($build));
         $factors = array_column($fit->factors, 'factor', 'what');
         expect($factors['Capacity that really comes out'])->toEqualWithDelta(0.9, 0.01)->and($factors['Mean draw at the pack'])->toEqualWithDelta(1.2, 0.01)
             ->and($factors['Run time, capacity and draw together'])->toEqualWithDelta(0.75, 0.01);
         $build = onBench([$run(8.1)]);
-        $fit = Fit::of($build, (new Facts($build))->supplyTree(), compared($build));
+        $fit = Calibration::of($build, (new Facts($build))->supplyTree(), compared($build));
         expect($fit->factors)->toBe([])->and(implode(' ', $fit->lacking))->toContain('0 of 2 tests; wanted is a log');
     });
 
     it('finds a converter\'s efficiency by a meter on both sides', function (): void {
         $draw = static fn (string $line, float $volts, float $ma): array => reading('draw', $line, ['state' => 'usual', 'volts' => $volts, 'milliamps' => $ma]);
         // 5 V × 0.9 A = 4.5 W behind, 7.2 V × 0.7 A = 5.04 W before: 0.893.
-        $lines = ['pack' => Power::pack('lithium-ion', 2, 3000), 'five' => Power::converter(5, 0.9), 'board' => ['role' => 'board', 'facets' => Make::load(4.6, 5.4, 300, 800, 900, 5)]];
+        $lines = ['pack' => Power::pack('Li-ion', 2, 3000), 'five' => Power::converter(5, 0.9), 'board' => ['role' => 'board', 'facets' => Make::load(4.6, 5.4, 300, 800, 900, 5)]];
         $lines['pack']['facets']['pack']['cellFullV'] = 4.2;
         $build = Make::build($lines, [], ['readings' => [$draw('five', 7.2, 700), $draw('board', 5, 900)], 'joins' => [['kind' => 'power', 'from' => 'five', 'to' => 'board'], ['kind' => 'power', 'from' => 'pack', 'to' => 'five']]]);
-        expect(array_column(Fit::of($build, (new Facts($build))->supplyTree(), [])->factors, 'factor', 'what')['Efficiency of Five, watts out ÷ watts in'])->toBe(0.893);
+        expect(array_column(Calibration::of($build, (new Facts($build))->supplyTree(), [])->factors, 'factor', 'what')['Efficiency of Five, watts out ÷ watts in'])->toBe(0.893);
     });
 });
 
@@ -280,7 +280,7 @@ describe('a meter\'s log', function (): void {
 describe('in files', function (): void {
     it('refuses a reading or a way of playing that cannot be, naming field and fix', function (array $more, string $says): void {
         try {
-            Make::build(['pack' => Power::pack('lithium-ion', 1, 3000)], [], $more);
+            Make::build(['pack' => Power::pack('Li-ion', 1, 3000)], [], $more);
             $this->fail('it went through');
         } catch (BadFile $bad) {
             expect($bad->problems[0])->toContain($says);
@@ -304,7 +304,7 @@ describe('in files', function (): void {
             'profiles' => [['name' => 'Dim', 'idle' => 0.5, 'usual' => 0.5, 'brightness' => 0, 'radio' => false, 'x-mood' => 'calm']],
             'readings' => [['id' => 'a', 'kind' => 'sweep', 'line' => 'pack', 'takenOn' => '2026-01-01', 'instrument' => 'Bench supply', 'steps' => [['volts' => 12, 'lit' => true, 'milliamps' => 3], ['volts' => 9.5, 'lit' => false]], 'signal' => 'yes', 'simulated' => true, 'x-by' => 'Ada']],
         ];
-        $document = Make::document(['pack' => Power::pack('lithium-ion', 1, 3000)], ['purpose' => 'a trial'], $more);
+        $document = Make::document(['pack' => Power::pack('Li-ion', 1, 3000)], ['purpose' => 'a trial'], $more);
         $build = PocketPlot\File\BuildReader::read(Make::buildFormat()->decode((string) json_encode($document)));
         $written = PocketPlot\File\BuildWriter::document($build, ['purpose' => 'a trial']);
         expect($written['profiles'])->toEqual($more['profiles'])->and($written['readings'])->toEqual($more['readings']);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Grid;
-use PocketPlot\Check\Since;
 use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Check\VerdictChanges;
 use PocketPlot\Check\Words;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
@@ -81,7 +81,7 @@ describe('a measurement', function () use ($panel): void {
     })->with([
         ['size', [], '6 x 4 x 0,5 cm', static fn ($part): array => $part->size->sidesMm(), [60, 40, 5]],
         ['body.openings@slot', ['body' => ['openings' => [['name' => 'slot', 'connector' => 'usb-c']]]], '13 × 7 mm', static fn ($part): array => [$part->body->openings[0]->widthMm->usual(), $part->body->openings[0]->heightMm->usual()], [13, 7]],
-        ['pack.volts', ['pack' => ['chemistry' => 'lithium-ion', 'series' => 2]], '3 / 3.6 / 4.2 V', static fn ($part): array => [$part->pack->volts()->least(), $part->pack->volts()->most()], [6, 8.4]],
+        ['pack.volts', ['pack' => ['chemistry' => 'Li-ion', 'series' => 2]], '3 / 3.6 / 4.2 V', static fn ($part): array => [$part->pack->volts()->least(), $part->pack->volts()->most()], [6, 8.4]],
     ]);
     it('answers questions that are no numbers', function () use ($panel): void {
         $part = PartReader::read(FigurePlace::of(FigureRef::parse('panel.needsSignal'))?->write($panel(['panel' => ['widthPx' => 9, 'heightPx' => 9]]), 'yes', '2026-11-20') ?? []);
@@ -132,12 +132,12 @@ describe('the part editor', function () use ($panel): void {
         }
     })->with([
         'least above most' => [['size' => ['lengthMm' => ['least' => 9, 'most' => 3, 'source' => 'guess']]], 'size/lengthMm'],
-        'full below empty' => [['pack' => ['chemistry' => 'lithium-ion', 'series' => 1, 'cellFullV' => 2.9, 'cellEmptyV' => 3.0]], 'pack/cellFullV'],
-        'a limit below the window' => [['supply' => ['volts' => ['least' => 9, 'most' => 13, 'source' => 'guess'], 'limitVolts' => 12]], 'supply/limitVolts'],
+        'full below empty' => [['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'cellFullV' => 2.9, 'cellEmptyV' => 3.0]], 'pack/cellFullV'],
+        'a limit below the window' => [['supply' => ['volts' => ['least' => 9, 'most' => 13, 'source' => 'guess'], 'absoluteMaxV' => 12]], 'supply/absoluteMaxV'],
         'a peak below the continuous current' => [['outputs' => [['name' => 'a', 'continuousMa' => 1000, 'peakMa' => 900]]], 'outputs/0/peakMa'],
         'an unknown chemistry' => [['pack' => ['chemistry' => 'moonlight', 'series' => 1]], 'pack/chemistry'],
         'an unknown connector' => [['sockets' => [['name' => 'a', 'connector' => 'usb-d', 'carries' => 'usb', 'direction' => 'in']]], 'sockets/0/connector'],
-        'no cells at all' => [['pack' => ['chemistry' => 'lithium-ion', 'series' => 0]], 'pack/series'],
+        'no cells at all' => [['pack' => ['chemistry' => 'Li-ion', 'series' => 0]], 'pack/series'],
         'a charger for more cells at least than at most' => [['charger' => ['chemistries' => [], 'seriesLeast' => 4, 'seriesMost' => 2]], 'charger/seriesLeast'],
     ]);
     it('lets a builder name a connector of their own', function () use ($panel): void {
@@ -206,12 +206,12 @@ it('sets part against part with the worst mark between them', function (): void 
 
 it('tells what became better and worse since the last look', function (): void {
     $finding = static fn (string $about, Verdict $verdict): Finding => new Finding('body.wall', $verdict, ['x'], static fn (): Words => new Words("It is {$verdict->value}."), $about, false, Subject::whole());
-    $changes = Since::compare(['body.wall/x/a' => 'fits', 'body.wall/x/b' => 'clash', 'body.wall/x/c' => 'tight', 'body.wall/x/gone' => 'clash', 'body.wall/x/was-fine' => 'fits'], [
+    $changes = VerdictChanges::compare(['body.wall/x/a' => 'fits', 'body.wall/x/b' => 'clash', 'body.wall/x/c' => 'tight', 'body.wall/x/gone' => 'clash', 'body.wall/x/was-fine' => 'fits'], [
         $finding('a', Verdict::Clash), $finding('b', Verdict::Tight), $finding('c', Verdict::Tight), $finding('new', Verdict::Unmeasured), $finding('new-fit', Verdict::Fits),
     ]);
     expect(array_map(static fn (array $change): array => [$change['key'], $change['better']], $changes))->toBe([
         ['body.wall/x/a', false], ['body.wall/x/b', true], ['body.wall/x/new', false], ['body.wall/x/gone', true],
     ]);
     $now = Make::appraise(Make::demo('refuge'))->findings;
-    expect(Since::compare(Since::keep($now), $now))->toBe([]);
+    expect(VerdictChanges::compare(VerdictChanges::keep($now), $now))->toBe([]);
 });

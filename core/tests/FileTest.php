@@ -62,7 +62,7 @@ it('names the place and the trouble of bad input', function (string $text, strin
     'no JSON' => ['{"format":', 'not readable as JSON'],
     'a foreign file' => ['{"name":"a recipe"}', 'not of ours'],
     'a list' => ['[1,2]', 'not of ours'],
-    'a newer version' => [spoiled(static fn (array $d): array => [...$d, 'version' => 2]), 'version 2'],
+    'a newer version' => [spoiled(static fn (array $d): array => [...$d, 'version' => 3]), 'version 3'],
     'a wrong type' => [spoiled(static function (array $d): array {
         $d['lines'][2]['quantity'] = 'two';
 
@@ -138,7 +138,7 @@ it('takes all measurements beside a stated figure back, and no others', function
         ['outputs' => [['name' => 'a', 'efficiency' => ['value' => 0.9]], ['name' => 'b', 'efficiency' => 0.8]]],
     ],
     'known by measurement only' => [['size' => ['heightMm' => ['measured' => ['value' => 17]]]], ['size' => ['heightMm' => ['measured' => ['value' => 17]]]]],
-    'words and yes or no stay' => [['pack' => ['latches' => 'yes', 'chemistry' => 'lithium-ion', 'series' => 2]], ['pack' => ['latches' => 'yes', 'chemistry' => 'lithium-ion', 'series' => 2]]],
+    'words and yes or no stay' => [['pack' => ['latches' => 'yes', 'chemistry' => 'Li-ion', 'series' => 2]], ['pack' => ['latches' => 'yes', 'chemistry' => 'Li-ion', 'series' => 2]]],
 ]);
 
 it('leaves a part without facets as it is', function (): void {

@@ -30,9 +30,9 @@ final class Golden
     /** Of them, so many in bin/test. */
     public const FEW = 30;
 
-    private const IN_TREE = ['refuge', 'thimble', 'barge'];
+    public const IN_TREE = ['refuge', 'thimble', 'barge'];
 
-    private const TRIALS = ['fresh-body', 'donor-body', 'upgrade-stack', 'phone-core', 'small-pc-core', 'kit-no-iron', 'lap-portable'];
+    public const TRIALS = ['fresh-body', 'donor-body', 'upgrade-stack', 'phone-core', 'small-pc-core', 'kit-no-iron', 'lap-portable'];
 
     /** What most builds have one of, and how many more of these they may have. */
     private const LIKELY = [
@@ -65,6 +65,38 @@ final class Golden
         }
 
         return $before;
+    }
+
+    /** What a build of version 1 makes the core say, with the words that are others since version 2 (golden/words.php). */
+    public static function inTodaysWords(mixed $said): mixed
+    {
+        static $words = null;
+        $words ??= require __DIR__.'/golden/words.php';
+        $patterns = array_map(static fn (string $pattern): string => "#{$pattern}#u", array_keys($words));
+        static $known = [];
+        $today = static function (string $text) use ($patterns, $words, &$known): string {
+            return $known[$text] ??= (string) preg_replace($patterns, array_values($words), $text);
+        };
+        $walk = static function (mixed $value) use (&$walk, $today): mixed {
+            if (is_array($value)) {
+                $changed = [];
+                foreach ($value as $key => $inner) {
+                    $changed[is_string($key) ? $today($key) : $key] = $walk($inner);
+                }
+                if (($value['asks'] ?? null) === 'moves the voltage') {
+                    $changed['choices'] = ['boost', 'buck', 'buck-boost', 'linear'];
+                }
+                if (($value['label'] ?? null) === 'It moves the voltage') {
+                    $changed['value'] = ['up' => 'boost', 'down' => 'buck'][$value['value']] ?? $changed['value'];
+                }
+
+                return $changed;
+            }
+
+            return is_string($value) ? $today($value) : $value;
+        };
+
+        return $walk($said);
     }
 
     /** @return array<string, mixed> everything that is said of one build; with remedies and scatter for those of the tree only, which take seconds */
@@ -169,12 +201,12 @@ final class Golden
         }
         $joins = [];
         $built = static fn (array $joins): Build => \PocketPlot\File\BuildReader::read([
-            'format' => 'pocketplot-build', 'version' => 1, 'name' => "Drawn {$seed}",
+            'format' => 'pocketplot-build', 'version' => 2, 'name' => "Drawn {$seed}",
             'brief' => [
                 'currency' => 'EUR', 'runTimeHours' => $random->getInt(1, 9), 'budget' => ['amount' => (string) $random->getInt(60, 500), 'currency' => 'EUR'],
                 'largestMm' => ['lengthMm' => $random->getInt(90, 400), 'widthMm' => $random->getInt(60, 300), 'heightMm' => $random->getInt(18, 120)], 'largestMassG' => $random->getInt(150, 4000),
-                'games' => [['class' => 'some', 'players' => $random->getInt(1, 2), 'directions' => 1, 'buttons' => $random->getInt(2, 8), 'sticks' => $random->getInt(0, 2), 'pictureWidthPx' => 320, 'pictureHeightPx' => 240]],
-                ...($random->getInt(0, 1) === 0 ? [] : ['skills' => ['soldering'], 'tools' => ['multimeter']]), ...($random->getInt(0, 1) === 0 ? [] : ['playWhileCharging' => true]),
+                'games' => [['class' => 'some', 'players' => $random->getInt(1, 2), 'dPads' => 1, 'buttons' => $random->getInt(2, 8), 'sticks' => $random->getInt(0, 2), 'pictureWidthPx' => 320, 'pictureHeightPx' => 240]],
+                ...($random->getInt(0, 1) === 0 ? [] : ['skills' => ['soldering'], 'tools' => ['voltmeter']]), ...($random->getInt(0, 1) === 0 ? [] : ['playWhileCharging' => true]),
             ],
             'rates' => ['base' => 'EUR', 'worth' => ['GBP' => '1.17', 'SEK' => '0.088']],
             'parts' => array_values($parts), 'lines' => array_values($lines), 'joins' => $joins,

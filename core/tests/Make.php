@@ -45,7 +45,7 @@ final class Make
     public static function document(array $lines, array $brief = [], array $more = []): array
     {
         return [
-            'format' => Format::BUILD, 'version' => 1, 'name' => 'Trial', 'brief' => $brief,
+            'format' => Format::BUILD, 'version' => 2, 'name' => 'Trial', 'brief' => $brief,
             'parts' => array_map(static fn (string $id, array $line): array => [
                 'id' => "part-{$id}", 'name' => ucfirst($id), 'role' => $line['role'], 'facets' => $line['facets'] ?? [], ...($line['part'] ?? []),
             ], array_keys($lines), $lines),
@@ -127,13 +127,13 @@ final class Make
     }
 
     /**
-     * @return array<string, mixed> a four-in-a-row iron-phosphate pack: 10.0 V empty, 12.8 V nominal, 14.6 V full
+     * @return array<string, mixed> a four-in-a-row LiFePO4 pack: 10.0 V empty, 12.8 V nominal, 14.6 V full
      */
     public static function ironPack(float $mah = 10000, string $protection = 'built-in'): array
     {
         return ['pack' => [
-            'chemistry' => 'iron-phosphate', 'series' => 4, 'capacityMah' => $mah, 'cellFullV' => 3.65, 'cellNominalV' => 3.2, 'cellEmptyV' => 2.5,
-            'usableShare' => self::band(0.8, 0.9, 0.85), 'maxDischargeMa' => 10000, 'maxChargeMa' => 5000, 'protection' => $protection, 'resistanceMohm' => 20, 'cutOffV' => 10,
+            'chemistry' => 'LiFePO4', 'series' => 4, 'capacityMah' => $mah, 'cellFullV' => 3.65, 'cellNominalV' => 3.2, 'cellEmptyV' => 2.5,
+            'usableShare' => self::band(0.8, 0.9, 0.85), 'maxDischargeMa' => 10000, 'maxChargeMa' => 5000, 'protection' => $protection, 'internalResistanceMohm' => 20, 'cutOffV' => 10,
         ]];
     }
 

@@ -29,7 +29,7 @@ final class Power
 
         return ['role' => 'cells', 'facets' => ['pack' => [
             'chemistry' => $chemistry, 'series' => $series, 'capacityMah' => $mah, 'cellFullV' => $full, 'cellNominalV' => $nominal, 'cellEmptyV' => $empty,
-            'usableShare' => 1, 'maxDischargeMa' => 20000, 'resistanceMohm' => 0, 'protection' => 'none', ...$with,
+            'usableShare' => 1, 'maxDischargeMa' => 20000, 'internalResistanceMohm' => 0, 'protection' => 'none', ...$with,
         ]]];
     }
 
@@ -48,11 +48,11 @@ final class Power
      * @param  array<string, mixed>  $with  of the output
      * @return array<string, mixed>
      */
-    public static function converter(float $out, float $efficiency, string $way = 'up-and-down', array $with = []): array
+    public static function converter(float $out, float $efficiency, string $topology = 'buck-boost', array $with = []): array
     {
         return ['role' => 'regulator', 'facets' => [
             'supply' => ['volts' => Make::band(0.1, 60)],
-            'outputs' => [['name' => 'out', 'volts' => $out, 'continuousMa' => 20000, 'peakMa' => 20000, 'efficiency' => $efficiency, 'converts' => $way, 'dropoutV' => 0.3, ...$with]],
+            'outputs' => [['name' => 'out', 'volts' => $out, 'continuousMa' => 20000, 'peakMa' => 20000, 'efficiency' => $efficiency, 'topology' => $topology, 'dropoutV' => 0.3, ...$with]],
         ]];
     }
 

@@ -8,15 +8,15 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Power\Assumption;
-use PocketPlot\Power\Budget;
 use PocketPlot\Power\Circuit;
 use PocketPlot\Power\CutOff;
 use PocketPlot\Power\Gaps;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Power\PowerBudget;
 use PocketPlot\Power\TreeView;
 
 /**
- * Two cells in a row, half charged, behind a step-down of 80 % a panel of 5 W, beside it a lamp of 1 W on the raw volts.
+ * Two cells in series, half charged, behind a step-down of 80 % a panel of 5 W, beside it a lamp of 1 W on the raw volts.
  *
  * @param  array<string, mixed>  $pack
  * @return array<string, mixed>
@@ -24,7 +24,7 @@ use PocketPlot\Power\TreeView;
 function twoRails(array $pack = []): array
 {
     return [
-        'pack' => Power::pack('lithium-ion', 2, 3000, $pack), 'five' => Power::converter(5, 0.8, 'down'), 'panel' => Power::steady(1000, 5),
+        'pack' => Power::pack('Li-ion', 2, 3000, $pack), 'five' => Power::converter(5, 0.8, 'buck'), 'panel' => Power::steady(1000, 5),
         'lamp' => Power::steady(100, 10, leastV: 4),
     ];
 }
@@ -47,7 +47,7 @@ describe('the budget', function (): void {
     it('shares the watts of the source out, losses on the way included', function (): void {
         $build = Make::build(twoRails(), [], TWO_RAILS);
         $facts = new Facts($build);
-        $budget = Budget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree());
+        $budget = PowerBudget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree());
         // 5 W ÷ 0.8 = 6.25 W for the panel, 1 W for the lamp: 7.25 W, of which 1.25 W are lost.
         expect($budget->mean)->toEqualWithDelta(7.25, 1e-9)->and($budget->lost)->toEqualWithDelta(1.25, 1e-9)->and($budget->total['usual'])->toEqualWithDelta(7.25, 1e-9);
         $rows = array_column($budget->rows, null, 'key');
@@ -57,10 +57,10 @@ describe('the budget', function (): void {
     });
 
     it('weighs the states by their shares', function (Profile $profile, float $mean): void {
-        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000), 'panel' => ['role' => 'display', 'facets' => Make::load(1, 5, 100, 300, 600, 4)]];
+        $lines = ['pack' => Power::pack('Li-ion', 1, 3000), 'panel' => ['role' => 'display', 'facets' => Make::load(1, 5, 100, 300, 600, 4)]];
         $lines['panel']['facets']['supply']['offMa'] = 10;
         $facts = new Facts(Make::build($lines));
-        expect(Budget::of(Power::of($facts, $profile, Assumption::usual()), $facts->supplyTree())->mean)->toEqualWithDelta($mean, 1e-9);
+        expect(PowerBudget::of(Power::of($facts, $profile, Assumption::usual()), $facts->supplyTree())->mean)->toEqualWithDelta($mean, 1e-9);
     })->with([
         // At 4 V: off 0.04 W, idle 0.4 W, usual 1.2 W, heavy 2.4 W.
         'usual only' => [new Profile('one'), 1.2],
@@ -69,18 +69,18 @@ describe('the budget', function (): void {
     ]);
 
     it('shows the peak as the start where that is not given apart', function (array $supply, ?float $watts): void {
-        $lines = ['pack' => Power::pack('lithium-ion', 1, 3000), 'panel' => Power::steady(200, 4, with: $supply)];
+        $lines = ['pack' => Power::pack('Li-ion', 1, 3000), 'panel' => Power::steady(200, 4, with: $supply)];
         $lines['panel']['line'] = ['quantity' => 2];
         $facts = new Facts(Make::build($lines));
-        expect(Budget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree())->rows[0]['watts']['start'])->toBe($watts);
+        expect(PowerBudget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree())->rows[0]['watts']['start'])->toBe($watts);
     })->with([
         // Two of them at 4 V.
         'its peak' => [['peakMa' => 500], 4.0], 'its start' => [['peakMa' => 500, 'startUpMa' => 750], 6.0], 'nobody knows' => [['peakMa' => null], null],
     ]);
 
     it('does not hide that a pack cannot push it through', function (): void {
-        $facts = new Facts(Make::build(['pack' => Power::pack('lithium-ion', 1, 3000, ['resistanceMohm' => 3000]), 'panel' => Power::steady(1000, 3.6)]));
-        expect(fn () => Budget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree()))->toThrow(NoBalance::class);
+        $facts = new Facts(Make::build(['pack' => Power::pack('Li-ion', 1, 3000, ['internalResistanceMohm' => 3000]), 'panel' => Power::steady(1000, 3.6)]));
+        expect(fn () => PowerBudget::of(Power::of($facts, new Profile('steady'), Assumption::usual()), $facts->supplyTree()))->toThrow(NoBalance::class);
     });
 });
 
@@ -90,7 +90,7 @@ describe('the rails as they are drawn', function (): void {
         expect(array_map(static fn (array $node): array => [$node['parent'], $node['kind']], $nodes))->toBe([
             'pack' => [null, 'source'], 'feed five' => ['pack', 'converter'], 'five:out' => ['feed five', 'rail'], 'feed panel' => ['five:out', 'load'], 'feed lamp' => ['pack', 'load'],
         ]);
-        $half = Power::circuit(twoRails(), more: TWO_RAILS)->cells[0]->restVolts(0.5);
+        $half = Power::circuit(twoRails(), more: TWO_RAILS)->cells[0]->openCircuitVolts(0.5);
         $at = static fn (string $id): array => $nodes[$id]['values']['usual'] ?? [];
         expect($at('pack'))->toEqualWithDelta(['volts' => $half, 'amps' => 7.25 / $half, 'watts' => 7.25, 'lost' => 0.0], 1e-3)
             ->and($at('feed five'))->toEqualWithDelta(['volts' => $half, 'amps' => 6.25 / $half, 'watts' => 6.25, 'lost' => 0.0], 1e-3)
@@ -99,7 +99,7 @@ describe('the rails as they are drawn', function (): void {
     });
 
     it('sags behind resistance and wire', function (): void {
-        $nodes = nodes(twoRails(['resistanceMohm' => 200]), ['joins' => [[...TWO_RAILS['joins'][0], 'gaugeAwg' => 28, 'lengthMm' => 300], TWO_RAILS['joins'][1], TWO_RAILS['joins'][2]]]);
+        $nodes = nodes(twoRails(['internalResistanceMohm' => 200]), ['joins' => [[...TWO_RAILS['joins'][0], 'gaugeAwg' => 28, 'lengthMm' => 300], TWO_RAILS['joins'][1], TWO_RAILS['joins'][2]]]);
         $pack = $nodes['pack']['values']['usual'];
         $five = $nodes['feed five']['values']['usual'];
         // 0.3 m there and back of gauge 28: 0.128 Ω.
@@ -115,16 +115,16 @@ describe('the rails as they are drawn', function (): void {
     });
 
     it('counts no loss in a wall supply, which has its own box', function (): void {
-        $wall = ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 3000, 'efficiency' => 0.8]]]];
+        $wall = ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 3000, 'efficiency' => 0.8]]]];
         $nodes = nodes(['wall' => $wall, 'panel' => Power::steady(1000, 5)], ['joins' => [['kind' => 'power', 'from' => 'wall', 'to' => 'panel']]]);
         expect($nodes['wall:plug']['values']['usual'])->toEqualWithDelta(['volts' => 5.0, 'amps' => 1.0, 'watts' => 5.0, 'lost' => 0.0], 1e-6);
     });
 });
 
 it('knows what cuts a pack off', function (array $pack, ?array $board, ?string $by, ?float $volts, string $key, YesNo $latches): void {
-    $lines = ['pack' => Power::pack('lithium-ion', 1, 3000, $pack)];
+    $lines = ['pack' => Power::pack('Li-ion', 1, 3000, $pack)];
     if ($board !== null) {
-        $lines['board'] = ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['lithium-ion'], 'series' => 1, ...$board]]];
+        $lines['board'] = ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['Li-ion'], 'series' => 1, ...$board]]];
     }
     $build = Make::build($lines);
     $cutOff = CutOff::of($build, $build->lines[0], $build->lines[0]->part->pack ?? throw new RuntimeException);

@@ -14,7 +14,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * A supply tree drawn by lot: any chemistry, one to four cells in a row, raw loads and loads behind one or two
+ * A supply tree drawn by lot: any chemistry, one to four cells in series, raw loads and loads behind one or two
  * converters, with and without wires, protection, curves. The same seed gives the same tree.
  */
 final class Lot
@@ -51,7 +51,7 @@ final class Lot
         $volts = $nominal * $series;
         $mah = $this->between(800, 8000);
         $guard = $this->one([[], ['protection' => 'built-in', 'cutOffV' => $empty * $series * 1.05, 'latches' => 'no']]);
-        $lines = ['pack' => Power::pack($chemistry, $series, $mah * $capacity, ['resistanceMohm' => $this->between(0, 40 * $series), 'usableShare' => $this->between(0.7, 1.0), ...$guard])];
+        $lines = ['pack' => Power::pack($chemistry, $series, $mah * $capacity, ['internalResistanceMohm' => $this->between(0, 40 * $series), 'usableShare' => $this->between(0.7, 1.0), ...$guard])];
         $joins = [];
         $feed = function (string $from, string $to) use (&$joins): void {
             $joins[] = ['kind' => 'power', 'from' => $from, 'to' => $to, ...$this->one([[], ['gaugeAwg' => $this->between(20, 28), 'lengthMm' => $this->between(30, 400)]])];
@@ -62,13 +62,13 @@ final class Lot
             $feed('pack', "raw{$number}");
         }
         $out = $volts * $this->between(0.4, 0.85);
-        $lines['down'] = Power::converter($out, $this->between(0.7, 0.97), $this->one(['down', 'up-and-down', 'linear']), $this->one([
+        $lines['down'] = Power::converter($out, $this->between(0.7, 0.97), $this->one(['buck', 'buck-boost', 'linear']), $this->one([
             ['idleMa' => 5], ['continuousMa' => 4 * $ma, 'peakMa' => 5 * $ma, 'efficiencyAt' => [['load' => 0.05, 'share' => 0.6], ['load' => 0.5, 'share' => 0.92], ['load' => 1, 'share' => 0.85]]],
         ]));
         $feed('pack', 'down');
         $lines['behind'] = Power::steady($ma * $load, $out, $this->one(['power', 'current']), $out * $this->between(0.8, 0.99));
         $feed('down', 'behind');
-        $lines['up'] = Power::converter($out * 1.8, $this->between(0.7, 0.95), 'up');
+        $lines['up'] = Power::converter($out * 1.8, $this->between(0.7, 0.95), 'boost');
         $feed('down', 'up');
         $lines['far'] = Power::steady($ma * $load * 0.3, $out * 1.8, 'power', $out * 1.2);
         $feed('up', 'far');

@@ -9,7 +9,7 @@ use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Part;
-use PocketPlot\WhatIf\Loss;
+use PocketPlot\WhatIf\Downgrade;
 use PocketPlot\WhatIf\RemedyFinder;
 
 function shelfPart(string $id): Part
@@ -26,19 +26,19 @@ function shelfPart(string $id): Part
 it('lets a part stand in only for what it can do as well', function (string $new, string $old, bool $can): void {
     expect(shelfPart($new)->canStandInFor(shelfPart($old)))->toBe($can);
 })->with([
-    'a panel for a panel' => ['panel-window-7', 'panel-rook-9', true],
+    'a panel for a panel' => ['panel-sash-7', 'panel-rook-9', true],
     'a bare pack for a protected one' => ['pack-drum-2', 'pack-drum-1', true],
     'a pack that charges itself for one that does not' => ['pack-harbour-ups', 'pack-ridge-12', true],
     'not a plain pack for one that charges itself' => ['pack-ridge-12', 'pack-harbour-ups', false],
     'not a protection board for a converter' => ['prot-wicket-4i', 'reg-brook-5', false],
-    'not a solar panel for a charge board' => ['sun-lichen-20', 'chg-drift-solar', false],
+    'not a solar panel for a charge board' => ['sun-lichen-20', 'chg-flotsam-solar', false],
     'not a wall supply for the sun' => ['wall-quay-12', 'sun-lichen-20', false],
     'not a hub for a lead' => ['hub-shoal-4', 'lead-full-full', false],
     'not tape for a fuse, since neither says what it does' => ['mat-tape', 'mat-fuse', false],
 ]);
 
 it('counts what a replacement gives away in tenths', function (string $old, string $new, int $tenths): void {
-    expect(Loss::between(shelfPart($old), shelfPart($new)))->toBe($tenths);
+    expect(Downgrade::between(shelfPart($old), shelfPart($new)))->toBe($tenths);
 })->with([
     'nothing for the same and more' => ['card-thrift-32', 'card-thrift-64', 0],
     // 29.76 of 59.52 GB: one half.

@@ -21,7 +21,7 @@ $board = ['role' => 'board', 'facets' => [
     'outputs' => [['name' => 'pins', 'volts' => 3.3, 'continuousMa' => 300, 'efficiency' => 0.9], ['name' => 'usb', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 1]],
     'sockets' => [['name' => 'usb', 'connector' => 'usb-a', 'carries' => 'usb', 'direction' => 'out']],
 ]];
-$wall = static fn (float $volts): array => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => $volts, 'continuousMa' => 5000]]]];
+$wall = static fn (float $volts): array => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => $volts, 'continuousMa' => 5000]]]];
 $load = static fn (float $least, float $most, array $sockets = []): array => ['role' => 'display', 'facets' => [...Make::load($least, $most, 10, 20, 40, ($least + $most) / 2), 'sockets' => $sockets]];
 $usbIn = [['name' => 'lead', 'connector' => 'usb-a', 'carries' => 'usb', 'direction' => 'in']];
 
@@ -36,7 +36,7 @@ it('proposes the rail that a builder would choose', function (array $lines, arra
     'the wall when there is nothing else' => [['wall' => $wall(12), 'five' => $five, 'board' => $board], ['five' => 'wall:plug', 'board' => 'five:out']],
     'the pack before the wall' => [['wall' => $wall(12), 'pack' => $pack, 'panel' => $load(9, 16)], ['panel' => 'pack:pack']],
     'the nearest when none suits' => [['pack' => $pack, 'five' => $five, 'panel' => $load(6, 7)], ['five' => 'pack:pack', 'panel' => 'five:out']],
-    'never the sun' => [['sun' => ['role' => 'charger', 'facets' => ['livesOn' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => 12]]]], 'panel' => $load(9, 16)], []],
+    'never the sun' => [['sun' => ['role' => 'charger', 'facets' => ['poweredBy' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => 12]]]], 'panel' => $load(9, 16)], []],
     'a settled join before any of that' => [['pack' => $pack, 'twelve' => $twelve, 'panel' => $load(9, 16)], ['twelve' => 'pack:pack', 'panel' => 'twelve:out']],
 ]);
 
@@ -71,7 +71,7 @@ it('carries watts up through boards and converters, losses included', function (
 
 it('takes a backup pack to feed from its own cells, not from the wall that charges it', function () use ($wall, $load): void {
     $backup = ['role' => 'cells', 'facets' => [
-        'pack' => ['chemistry' => 'lithium-ion', 'series' => 3, 'capacityMah' => 5000, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => 0.9, 'sealed' => true],
+        'pack' => ['chemistry' => 'Li-ion', 'series' => 3, 'capacityMah' => 5000, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => 0.9, 'sealed' => true],
         ...Make::load(11, 13, 100, 900, 1500),
         'outputs' => [['name' => 'out', 'volts' => 12, 'continuousMa' => 4000, 'efficiency' => 0.9]],
     ]];

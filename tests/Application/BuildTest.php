@@ -43,7 +43,7 @@ it('shows builds as cards, of one\'s own only', function (): void {
 it('starts blank and from each demo', function (array $given, string $verdict): void {
     $this->assertShape($this->postJson('/api/builds', $given)->assertCreated(), 'Build')->assertJsonPath('appraisal.verdict', $verdict)->assertJsonPath('version', 1);
 })->with([
-    [['name' => 'Pebble'], 'unmeasured'], [['demo' => 'refuge'], 'clash'], [['demo' => 'thimble'], 'fits'], [['demo' => 'barge', 'name' => 'My barge'], 'unmeasured'],
+    [['name' => 'Cobnut'], 'unmeasured'], [['demo' => 'refuge'], 'clash'], [['demo' => 'thimble'], 'fits'], [['demo' => 'barge', 'name' => 'My barge'], 'unmeasured'],
 ]);
 
 it('wants a name for a blank build', function (): void {
@@ -78,9 +78,9 @@ describe('edits of lines', function (): void {
     });
 
     it('swaps a part and forgets what was known of sourcing the old one', function (): void {
-        $after = $this->postJson("{$this->path}/lines/solar-board/swap", ['version' => 1, 'part' => $this->part('chg-drift-ion')])->assertOk()->json();
+        $after = $this->postJson("{$this->path}/lines/solar-board/swap", ['version' => 1, 'part' => $this->part('chg-flotsam-ion')])->assertOk()->json();
         expect(lineOf($after, 'solar-board'))->toMatchArray(['state' => 'chosen', 'price' => null, 'expectedOn' => null])
-            ->and(lineOf($after, 'solar-board')['part']['id'])->toBe('chg-drift-ion')
+            ->and(lineOf($after, 'solar-board')['part']['id'])->toBe('chg-flotsam-ion')
             ->and(array_column($after['appraisal']['findings'], 'verdict', 'key')['power.charger-match/solar-board'])->toBe('clash');
     });
 
@@ -161,7 +161,7 @@ describe('edits of lines', function (): void {
                 throw new RuntimeException('the power went');
             }
         });
-        $this->postJson("{$this->path}/lines", ['version' => 1, 'part' => $this->part('reg-tide-12'), 'role' => 'regulator'])->assertStatus(500)->assertJsonPath('code', 'broken');
+        $this->postJson("{$this->path}/lines", ['version' => 1, 'part' => $this->part('reg-sluice-12'), 'role' => 'regulator'])->assertStatus(500)->assertJsonPath('code', 'broken');
         expect(LineRecord::query()->where('build_id', $this->build->id)->where('key', 'regulator')->exists())->toBeFalse();
     });
 });
@@ -259,7 +259,7 @@ describe('files', function (): void {
 describe('the library', function (): void {
     it('finds parts by the beginnings of words', function (string $words, string $first): void {
         expect($this->getJson('/api/parts?q='.urlencode($words))->assertOk()->json('parts.0.name'))->toBe($first);
-    })->with([['rook wide', 'Rook 9 wide-range panel'], ['slim bod', 'Sedge Zero board'], ['tide 3', 'Tide 12 V up-and-down, 3 A'], ['+drum* "', 'Drum round cell in holder']]);
+    })->with([['rook wide', 'Rook 9 wide-range panel'], ['slim bod', 'Sedge Nib board'], ['tide 3', 'Sluice 12 V up-and-down, 3 A'], ['+drum* "', 'Drum round cell in holder']]);
 
     it('weighs every candidate against the build', function (): void {
         $build = $this->refuge($this->user);
@@ -279,7 +279,7 @@ describe('the library', function (): void {
 describe('strangers', function (): void {
     it('cannot tell a stranger\'s build from none', function (string $method, string $path): void {
         $build = $this->refuge($this->builder('other@example.test'));
-        $given = ['version' => 1, 'part' => $this->part('reg-tide-12'), 'role' => 'regulator', 'quantity' => 2, 'step' => 'x', 'done' => true, 'name' => 'Mine now', 'brief' => ['currency' => 'EUR', 'games' => []]];
+        $given = ['version' => 1, 'part' => $this->part('reg-sluice-12'), 'role' => 'regulator', 'quantity' => 2, 'step' => 'x', 'done' => true, 'name' => 'Mine now', 'brief' => ['currency' => 'EUR', 'games' => []]];
         $theirs = $this->json($method, str_replace('{build}', $build->id, $path), $given)->assertNotFound();
         $nobodys = $this->json($method, str_replace('{build}', '01arz3ndektsv4rrffq69g5fav', $path), $given)->assertNotFound();
         expect($theirs->json())->toBe($nobodys->json())->and($build->refresh()->version)->toBe(1)->and($build->trashed())->toBeFalse();

@@ -33,7 +33,7 @@ it('prints the appraisal as JSON, remedies tried', function (): void {
         ->and(array_keys($json['findings'][0]['working'][0]))->toBe(['label', 'value', 'unit', 'source'])
         ->and($json['findings'][0]['rule'])->toBe('power.supply-window')
         ->and($json['findings'][0]['parts'])->toBe(['panel', 'pack'])
-        ->and(array_column($json['findings'][0]['remedies'], 'part'))->toContain('reg-tide-12');
+        ->and(array_column($json['findings'][0]['remedies'], 'part'))->toContain('reg-sluice-12');
 });
 
 it('ends with 3 and says why when the file cannot be read', function (array $arguments, ?string $input, string $words): void {

@@ -22,7 +22,7 @@ function fileWith(array $more = [], array $lines = []): array
 {
     return [
         'format' => 'pocketplot-build', 'version' => 1, 'name' => 'Kept', 'brief' => ['currency' => 'EUR'],
-        'parts' => [['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1]]], ['id' => 'screw', 'name' => 'Screw', 'role' => 'fastener']],
+        'parts' => [['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1]]], ['id' => 'screw', 'name' => 'Screw', 'role' => 'fastener']],
         'lines' => [['id' => 'pack', 'part' => 'pack'], ...$lines], ...$more,
     ];
 }
@@ -63,13 +63,13 @@ describe('an odd edit', function (): void {
         'charging as a nought' => [['playWhileCharging' => 0], ['playWhileCharging' => false]],
         'margins, which are not the brief\'s' => [['margins' => 'x'], []],
         'touch and players as text' => [
-            ['games' => [['class' => 'touch', 'players' => '2', 'directions' => 0, 'buttons' => '4', 'sticks' => 0, 'knobs' => 0, 'touch' => 1, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0]]],
-            ['games' => [['class' => 'touch', 'players' => 2, 'directions' => 0, 'buttons' => 4, 'sticks' => 0, 'knobs' => 0, 'touch' => true, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0]]],
+            ['games' => [['class' => 'touch', 'players' => '2', 'dPads' => 0, 'buttons' => '4', 'sticks' => 0, 'knobs' => 0, 'touch' => 1, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0]]],
+            ['games' => [['class' => 'touch', 'players' => 2, 'dPads' => 0, 'buttons' => 4, 'sticks' => 0, 'knobs' => 0, 'touch' => true, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0]]],
         ],
     ]);
 
     it('leaves keys that this version does not know where they are', function (): void {
-        $games = ['class' => 'touch', 'players' => 1, 'directions' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => true, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0];
+        $games = ['class' => 'touch', 'players' => 1, 'dPads' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => true, 'pictureWidthPx' => 0, 'pictureHeightPx' => 0];
         $this->build->forceFill(['brief' => ['currency' => 'EUR', 'games' => [[...$games, 'x-wish' => 'slow']], 'budget' => ['amount' => '10', 'currency' => 'EUR', 'x-from' => 'aunt']]])->save();
         $after = ($this->brief)(['games' => [$games], 'budget' => ['amount' => '20', 'currency' => 'EUR']])->assertOk()->json('brief');
         expect($after['games'][0]['x-wish'])->toBe('slow')->and($after['budget'])->toBe(['amount' => '20', 'currency' => 'EUR', 'x-from' => 'aunt']);
@@ -332,9 +332,9 @@ describe('what is kept can be taken in again', function (): void {
         $lines = array_map(static fn (int $number): array => ['id' => "screw-{$number}", 'part' => 'screw'], range(1, ReadBack::MOST_LINES - 1));
         $id = $this->postJson('/api/imports', ['text' => Json::encode(fileWith([], $lines))])->assertCreated()->json('id');
         $this->deleteJson("/api/builds/{$id}/lines/screw-1", ['version' => 1])->assertOk();
-        $this->postJson("/api/builds/{$id}/lines", ['version' => 2, 'part' => $this->part('reg-tide-12'), 'role' => 'regulator'])->assertOk();
+        $this->postJson("/api/builds/{$id}/lines", ['version' => 2, 'part' => $this->part('reg-sluice-12'), 'role' => 'regulator'])->assertOk();
         $this->postJson("/api/builds/{$id}/lines/screw-1/restore", ['version' => 3])->assertStatus(422)->assertJsonPath('fields.part.0', 'A build holds at most 1000 lines. Remove some, or begin another build.');
-        $this->postJson("/api/builds/{$id}/lines", ['version' => 3, 'part' => $this->part('reg-tide-12'), 'role' => 'regulator'])->assertStatus(422);
+        $this->postJson("/api/builds/{$id}/lines", ['version' => 3, 'part' => $this->part('reg-sluice-12'), 'role' => 'regulator'])->assertStatus(422);
         $this->postJson('/api/imports/preview', ['text' => (string) $this->get("/api/builds/{$id}/file")->getContent()])->assertOk();
         expect(LineRecord::query()->where('build_id', $id)->whereNull('removed_at')->count())->toBe(1000);
     });

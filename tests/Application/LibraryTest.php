@@ -53,7 +53,7 @@ describe('parts of one\'s own', function (): void {
         $problems = $this->postJson('/api/parts', ['part' => [...$this->given, 'facets' => $facets]])->assertStatus(422)->json('problems');
         expect($problems[0])->toStartWith("{$field}: ");
     })->with([
-        [['pack' => ['chemistry' => 'lithium-ion', 'series' => 1, 'cellFullV' => ['typed' => '2.9 V'], 'cellEmptyV' => ['typed' => '3 V']]], 'facets/pack/cellFullV'],
+        [['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'cellFullV' => ['typed' => '2.9 V'], 'cellEmptyV' => ['typed' => '3 V']]], 'facets/pack/cellFullV'],
         [['sockets' => [['name' => 'a', 'connector' => 'usb-z', 'carries' => 'usb', 'direction' => 'in']]], 'facets/sockets/0/connector'],
         [['pack' => ['chemistry' => 'moonlight', 'series' => 1]], 'facets/pack/chemistry'],
     ]);

@@ -62,7 +62,7 @@ describe('power', function (): void {
 
     it('sizes and charges in the air that is asked about', function (): void {
         $build = App\Actions\StartBuild::fromDemo($this->user, 'thimble', null);
-        $one = fn (string $air): float => array_column($this->getJson("/api/builds/{$build->id}/power/sizing?hours=2{$air}")->assertOk()->json('sizing.packs'), 'oneHours', 'name')['Pebble 500 cell'];
+        $one = fn (string $air): float => array_column($this->getJson("/api/builds/{$build->id}/power/sizing?hours=2{$air}")->assertOk()->json('sizing.packs'), 'oneHours', 'name')['Cobnut 500 cell'];
         $ends = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->assertOk()->json('sources.0.ends.0.usualHours');
         expect($one('&celsius=0'))->toBeLessThan($one(''))->and($one('&celsius=0'))->toEqualWithDelta($ends('&celsius=0'), 0.002)->and($one(''))->toEqualWithDelta($ends(''), 0.002);
         $full = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->json('sources.0.charge.atRest.hoursToFull');
@@ -94,7 +94,7 @@ describe('ways of playing', function (): void {
         expect($this->getJson("{$this->at}/power")->json('ways.0'))->toMatchArray(['name' => 'Slow', 'idle' => 0.8, 'usual' => 0.2, 'brightness' => 0.35, 'radio' => false]);
         // With none of one's own, the house's count again.
         $this->putJson("{$this->at}/ways", ['version' => 2, 'profiles' => []])->assertOk();
-        expect($this->getJson("{$this->at}/power")->json('waysAreHouse'))->toBeTrue();
+        expect($this->getJson("{$this->at}/power")->json('profilesAreDefaults'))->toBeTrue();
     });
 
     it('refuses what is no whole, at its field', function (array $profile, string $field, string $says): void {
@@ -247,7 +247,7 @@ describe('plot:power', function (): void {
         config(['database.connections.mariadb.host' => 'nowhere.invalid']);
         expect(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '600']))->toBe(0);
         $text = Artisan::output();
-        foreach (['Ridge iron pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Drift solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'clash: Drift solar charge board is not made for', 'in 600 cm³:', '2 × Beacon bank, 20000 mAh'] as $piece) {
+        foreach (['Ridge LiFePO4 pack, 12 Ah', 'USB sockets', 'watts', 'Two at the table:', 'first to give up:', 'charge by Flotsam solar charge board', 'Brightness of the panel', 'for 7 h:', 'goes into the body', 'clash: Flotsam solar charge board is not made for', 'in 600 cm³:', '2 × Cresset bank, 20000 mAh'] as $piece) {
             expect($text)->toContain($piece);
         }
         Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--cm3' => '9']);

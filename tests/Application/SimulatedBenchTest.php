@@ -52,7 +52,7 @@ function bench_run(Build $build, SimulatedBench $bench, Line $pack): Reading
     }
     $log = LogReader::read($csv);
 
-    return new Reading('run', 'run', $pack->id, Day::of('2026-11-24'), simulated: true, profile: $build->waysOfPlaying()[0]->name, hours: $log->sums?->hours, stopped: $stopped, log: $log->log, part: $pack->name(), wattHours: ($pack->part->pack?->wattHours()->usual ?? 0.0) * $pack->quantity);
+    return new Reading('run', 'run', $pack->id, Day::of('2026-11-24'), simulated: true, profile: $build->profilesOrDefaults()[0]->name, hours: $log->sums?->hours, stopped: $stopped, log: $log->log, part: $pack->name(), wattHours: ($pack->part->pack?->wattHours()->usual ?? 0.0) * $pack->quantity);
 }
 
 function predicted(Build $build, Reading $run): float

@@ -87,7 +87,7 @@ beforeEach(function (): void {
     $this->ask = function (string $method, string $path, array $given): TestResponse {
         $path = str_replace(['{build}', '{line}', '{reading}', '{part}'], [$this->build->id, 'board', $this->reading, (string) $this->own], $path);
 
-        return $this->json($method, $path, array_map(fn (mixed $value): mixed => $value === '{library}' ? $this->part('reg-tide-12') : $value, $given));
+        return $this->json($method, $path, array_map(fn (mixed $value): mixed => $value === '{library}' ? $this->part('reg-sluice-12') : $value, $given));
     };
 });
 

@@ -49,7 +49,7 @@ test('a measurement settles what waited for it, and the page says what became be
 test('the grid leads to the finding, its working, and the page of its rule', async ({ page }) => {
     await withBuild(page, 'refuge');
     await page.locator('body').press('g');
-    await page.getByRole('button', { name: 'Ridge iron pack, 12 Ah and Rook 9 panel: clash' }).click();
+    await page.getByRole('button', { name: 'Ridge LiFePO4 pack, 12 Ah and Rook 9 panel: clash' }).click();
     await page.getByRole('complementary').getByRole('button', { name: /Rook 9 panel needs 9 to 13 V/ }).click();
     await page.getByRole('dialog').getByRole('link', { name: 'power.supply-window' }).click();
     await expect(page.getByRole('heading', { name: 'A voltage inside the window' })).toBeVisible();
@@ -61,7 +61,7 @@ test('a join is settled, obeyed and taken back', async ({ page }) => {
     const build = await withBuild(page, 'refuge');
     await page.goto(`${build}/checks?leaf=joins`);
     const feeds = page.getByLabel('What Rook 9 panel lives on');
-    await feeds.selectOption({ label: 'Brook 5 V step-down, 4 A, 5 V (4.95 to 5.15 V)' });
+    await feeds.selectOption({ label: 'Brook 5 V buck, 4 A, 5 V (4.95 to 5.15 V)' });
     await expect(page.getByText('settled by you')).toBeVisible();
     await page.getByRole('button', { name: 'Take back' }).click();
     await expect(page.getByText('settled by you')).toHaveCount(0);

@@ -47,7 +47,7 @@ test('the run is read with the arrow keys, and another way of playing ends it so
     await expect(page.getByRole('heading', { name: 'From the pack' })).toBeVisible();
     await page.getByRole('tab', { name: 'From full to dark' }).click();
     await expect(page.getByText('“Two at the table” lasts')).toBeVisible();
-    const plot = page.getByRole('slider', { name: /Discharge of Ridge iron pack/ });
+    const plot = page.getByRole('slider', { name: /Discharge of Ridge LiFePO4 pack/ });
     await plot.focus();
     for (let press = 0; press < 25; press++) await page.keyboard.press('ArrowRight');
     await expect(plot).toHaveAttribute('aria-valuetext', /^5\.2 hours: volts 12\.\d\d V/);
@@ -110,7 +110,7 @@ test('a pack is found for the wish and taken', async ({ page }) => {
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByRole('heading', { name: 'Packs that last 8 h' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Longest in 13 cm³', exact: true })).toBeVisible();
-    await page.getByRole('button', { name: 'Take Pebble 800 cell' }).click();
+    await page.getByRole('button', { name: 'Take Cobnut 800 cell' }).click();
     await expect(page.getByRole('region', { name: 'Packs' }).getByText('in use')).toBeVisible();
     await expect(vital(page, 'Run time')).toHaveText(/8\.8/);
 });

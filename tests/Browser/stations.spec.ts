@@ -37,7 +37,7 @@ test('the brief takes figures as people write them and says which it cannot read
 
 test('removes a part and puts it back', async ({ page }) => {
     await withBuild(page, 'thimble');
-    await page.getByRole('button', { name: 'More for Robin beeper' }).click();
+    await page.getByRole('button', { name: 'More for Dunnock beeper' }).click();
     await page.getByRole('menuitem', { name: 'Remove' }).click();
     await expect(page.locator('[data-line="beeper"]')).toHaveCount(0);
     await page.getByRole('button', { name: 'Put it back' }).click();
@@ -46,7 +46,7 @@ test('removes a part and puts it back', async ({ page }) => {
 
 test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.getByRole('button', { name: 'More for Window 7 panel' }).click();
+    await page.getByRole('button', { name: 'More for Sash 7 panel' }).click();
     await page.getByRole('menuitem', { name: 'Choose this one' }).click();
     await expect(vital(page, 'Clashes')).toHaveText('1');
     await page.getByRole('button', { name: 'More for Plover wired paddle' }).click();
@@ -90,7 +90,7 @@ test('an empty account is told how to begin', async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'Nothing on the shelf yet' })).toBeVisible();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Begin a build' }).first().click();
-    await page.getByLabel('Its name').fill('Pebble');
+    await page.getByLabel('Its name').fill('Cobnut');
     await page.getByRole('button', { name: 'Begin with the brief' }).click();
     await expect(page.getByRole('heading', { name: 'Brief', level: 2 })).toBeVisible();
     await page.locator('body').press('2');

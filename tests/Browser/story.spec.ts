@@ -23,22 +23,22 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     await expect(vital(page, 'Clashes')).toHaveText('2');
     const costBefore = await vital(page, 'Cost').innerText();
     const note = page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').first();
-    await expect(note).toContainText('Rook 9 panel needs 9 to 13 V. Ridge iron pack, 12 Ah gives 10 to 14.6 V.');
+    await expect(note).toContainText('Rook 9 panel needs 9 to 13 V. Ridge LiFePO4 pack, 12 Ah gives 10 to 14.6 V.');
     await note.click();
     const leaf = page.getByRole('dialog');
-    await expect(leaf.getByRole('row', { name: /Ridge iron pack, 12 Ah gives/ })).toContainText('10 to 14.6 V');
+    await expect(leaf.getByRole('row', { name: /Ridge LiFePO4 pack, 12 Ah gives/ })).toContainText('10 to 14.6 V');
     await expect(leaf).toContainText('-1.6 V at the high end');
-    await expect(leaf.getByRole('button', { name: 'Add Tide 12 V up-and-down, 3 A' })).toBeVisible();
+    await expect(leaf.getByRole('button', { name: 'Add Sluice 12 V up-and-down, 3 A' })).toBeVisible();
     await expectAccessible(page);
 
     // One press settles it; the vitals move with the same answer.
-    await leaf.getByRole('button', { name: 'Add Tide 12 V up-and-down, 3 A' }).click();
+    await leaf.getByRole('button', { name: 'Add Sluice 12 V up-and-down, 3 A' }).click();
     await expect(leaf).toBeHidden();
     await expect(vital(page, 'Clashes')).toHaveText('1');
     await expect(page.locator('[data-vital="Clashes"]')).toContainText('was 2');
     await expect(vital(page, 'Cost')).not.toHaveText(costBefore);
     await expect(page.locator('[data-finding="power.supply-window/panel"]')).toHaveCount(0);
-    await expect(page.getByText('Tide 12 V up-and-down, 3 A', { exact: true })).toBeVisible();
+    await expect(page.getByText('Sluice 12 V up-and-down, 3 A', { exact: true })).toBeVisible();
 
     // A part by keyboard alone.
     await page.locator('body').press('a');
@@ -54,11 +54,11 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     // A step ticked.
     await page.locator('body').press('6');
     await expect(page.getByRole('heading', { name: 'Build', exact: true })).toBeVisible();
-    const step = page.getByRole('checkbox', { name: 'Meter Ridge iron pack, 12 Ah' });
+    const step = page.getByRole('checkbox', { name: 'Meter Ridge LiFePO4 pack, 12 Ah' });
     await step.click();
     await expect(step).toBeChecked();
     await expect(page.locator('[data-step="meter/pack"]')).toContainText('done');
-    await expect(page.locator('[data-step="charge/pack"]')).toContainText('Waits for: Drift solar charge board');
+    await expect(page.locator('[data-step="charge/pack"]')).toContainText('Waits for: Flotsam solar charge board');
 
     // Out as a file, in again as a new build.
     const vitalsBefore = await page.getByRole('region', { name: 'Vitals' }).locator('dd:first-of-type').allInnerTexts();

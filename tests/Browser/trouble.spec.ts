@@ -5,14 +5,14 @@ test('a stale page says so, shows the fresh build and keeps what was typed', asy
     const build = await withBuild(page, 'thimble');
     const other = await context.newPage();
     await other.goto(`${build}/parts`);
-    await other.getByLabel('Note on Pebble 500 cell').fill('written elsewhere');
+    await other.getByLabel('Note on Cobnut 500 cell').fill('written elsewhere');
     await other.keyboard.press('Enter');
     await expect(other.getByText('page 2')).toBeVisible();
 
     await page.getByLabel('Note on Quill micro board').fill('typed here');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('status').getByText('changed this build meanwhile', { exact: false })).toBeVisible();
-    await expect(page.getByLabel('Note on Pebble 500 cell')).toHaveValue('written elsewhere');
+    await expect(page.getByLabel('Note on Cobnut 500 cell')).toHaveValue('written elsewhere');
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
     await page.getByLabel('Note on Quill micro board').press('Enter');
     await expect(page.getByText('page 3')).toBeVisible();

@@ -185,8 +185,8 @@ it('answers hostile counts', function (int $seed): void {
         for ($line = 0; $line < $count; $line++) {
             $lines[] = ['id' => "l{$line}", 'part' => $parts[$line % count($parts)]['id'], 'quantity' => $lot->one([1, 999, 10_000])];
         }
-        $joins = array_map(static fn (): array => ['kind' => $lot->one(['power', 'picture', 'parallel']), 'from' => 'l'.$lot->upTo($count - 1), 'to' => 'l'.$lot->upTo($count - 1)], range(0, $lot->upTo(3)));
-        $games = ['class' => 'all', 'players' => 8, 'directions' => 1000, 'buttons' => 1000, 'sticks' => 1000, 'knobs' => 1000, 'touch' => true, 'pictureWidthPx' => 20_000, 'pictureHeightPx' => 20_000];
+        $joins = array_map(static fn (): array => ['kind' => $lot->one(['power', 'video', 'parallel']), 'from' => 'l'.$lot->upTo($count - 1), 'to' => 'l'.$lot->upTo($count - 1)], range(0, $lot->upTo(3)));
+        $games = ['class' => 'all', 'players' => 8, 'dPads' => 1000, 'buttons' => 1000, 'sticks' => 1000, 'knobs' => 1000, 'touch' => true, 'pictureWidthPx' => 20_000, 'pictureHeightPx' => 20_000];
         $document = ['format' => 'pocketplot-build', 'version' => 1, 'name' => 'Many', 'brief' => ['runTimeHours' => 1000, 'games' => array_fill(0, 20, $games)], 'parts' => $parts, 'lines' => $lines, ...($lot->happens(0.5) ? ['joins' => $joins] : [])];
         $import = ($this->ask)('POST', '/imports', ['text' => Json::encode($document)]);
         if ($import->getStatusCode() === 201) {

@@ -8,10 +8,10 @@ use Illuminate\Console\Command;
 use PocketPlot\Build\Profile;
 use PocketPlot\Check\Measuring;
 use PocketPlot\File\BadFile;
-use PocketPlot\Power\Budget;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\PackNeed;
+use PocketPlot\Power\PowerBudget;
 use PocketPlot\Power\Scatter;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Report\PowerReport;
@@ -48,7 +48,7 @@ final class PowerOfFile extends Command
         } catch (BadFile $bad) {
             return $this->unreadable($bad->problems);
         }
-        $names = array_map(static fn (Profile $profile): string => $profile->name, $build->waysOfPlaying());
+        $names = array_map(static fn (Profile $profile): string => $profile->name, $build->profilesOrDefaults());
         $wanted = $this->option('way');
         $way = is_string($wanted) ? array_search($wanted, $names, true) : 0;
         if ($way === false) {
@@ -110,7 +110,7 @@ final class PowerOfFile extends Command
         }
     }
 
-    private function printBudget(?Budget $budget): void
+    private function printBudget(?PowerBudget $budget): void
     {
         if ($budget === null) {
             return;
@@ -166,7 +166,7 @@ final class PowerOfFile extends Command
         $this->say('');
         $this->say(sprintf('for %s h:', self::n($sizing->hours)));
         foreach (array_filter($sizing->needs, static fn (PackNeed $need): bool => $need->ampHours !== null) as $need) {
-            $this->say(sprintf('  %-22s %d in a row  %8s mAh  %8s Wh  about %s cm³', $need->chemistry, $need->series, self::n($need->ampHours * 1000), self::n($need->wattHours), self::n($need->litres * 1000)));
+            $this->say(sprintf('  %-22s %dS  %8s mAh  %8s Wh  about %s cm³', $need->chemistry, $need->series, self::n($need->ampHours * 1000), self::n($need->wattHours), self::n($need->litres * 1000)));
         }
         foreach (array_slice($sizing->choices, 0, self::MOST_PACKS) as $choice) {
             if ($choice->does) {

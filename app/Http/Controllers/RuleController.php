@@ -23,7 +23,7 @@ final class RuleController
     {
         return new JsonResponse([
             'rules' => array_values(array_map(self::rule(...), RuleBook::metas())),
-            'margins' => array_map(static fn (string $key, array $margin): array => ['key' => $key, 'house' => $margin[0], 'unit' => $margin[1], 'says' => $margin[2]], array_keys(Margins::HOUSE), array_values(Margins::HOUSE)),
+            'margins' => array_map(static fn (string $key, array $margin): array => ['key' => $key, 'house' => $margin[0], 'unit' => $margin[1], 'says' => $margin[2]], array_keys(Margins::DEFAULTS), array_values(Margins::DEFAULTS)),
         ]);
     }
 

@@ -34,7 +34,7 @@ final class ChangeBriefRequest extends EditRequest
             'brief.games' => ['present', 'array', 'max:20'],
             'brief.games.*.class' => ['required', 'string', 'max:60'],
             'brief.games.*.players' => ['required', 'integer', 'min:1', 'max:8'],
-            'brief.games.*.directions' => ['required', 'integer', 'min:0', 'max:1000'],
+            'brief.games.*.dPads' => ['required', 'integer', 'min:0', 'max:1000'],
             'brief.games.*.buttons' => ['required', 'integer', 'min:0', 'max:1000'],
             'brief.games.*.sticks' => ['required', 'integer', 'min:0', 'max:1000'],
             'brief.games.*.knobs' => ['required', 'integer', 'min:0', 'max:1000'],

@@ -23,10 +23,10 @@ final class MarginsRequest extends EditRequest
             return;
         }
         foreach ($margins as $key => $value) {
-            if (! isset(Margins::HOUSE[$key])) {
+            if (! isset(Margins::DEFAULTS[$key])) {
                 throw ValidationException::withMessages(["margins.{$key}" => 'There is no such margin.']);
             }
-            $margins[$key] = TypedInput::figure("margins.{$key}", $value, Margins::HOUSE[$key][1]);
+            $margins[$key] = TypedInput::figure("margins.{$key}", $value, Margins::DEFAULTS[$key][1]);
         }
         $this->merge(['margins' => $margins]);
     }

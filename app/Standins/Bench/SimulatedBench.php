@@ -16,8 +16,8 @@ use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
 use PocketPlot\Power\Circuit;
 use PocketPlot\Power\Discharge;
+use PocketPlot\Power\EndCause;
 use PocketPlot\Power\Gaps;
-use PocketPlot\Power\GivesUp;
 use PocketPlot\Power\NoBalance;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Source;
@@ -87,7 +87,7 @@ final class SimulatedBench implements BenchInstrument
                 $own["{$line->id} {$figure}"] = $this->hidden($build, $line, $figure);
             }
         }
-        $ways = $build->waysOfPlaying();
+        $ways = $build->profilesOrDefaults();
         try {
             $circuit = Circuit::of($build, $facts->supplyTree(), $pack, $ways[$way] ?? $ways[0], new Assumption(0.0, $own), $facts->leadOhms(), $build->brief->roomC, new Gaps);
             $run = $circuit === null ? null : Discharge::run($circuit);
@@ -97,7 +97,7 @@ final class SimulatedBench implements BenchInstrument
         foreach ($run->rows ?? [] as $index => $row) {
             yield ['seconds' => round($row['h'] * 3600, 1), 'volts' => round($row['volts'] * $this->tremble($pack, $index), 3), 'amps' => round($row['amps'] * $this->tremble($pack, $index + 7), 4),
                 'stopped' => match ($run?->end?->cause) {
-                    GivesUp::TOO_LOW, GivesUp::HEADROOM => 'picture went',
+                    EndCause::TOO_LOW, EndCause::HEADROOM => 'picture went',
                     default => 'went dark',
                 }];
         }

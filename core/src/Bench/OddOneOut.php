@@ -115,7 +115,7 @@ final readonly class OddOneOut
     /** Degrees at which the cells would give only this share; null when no cold explains it. */
     private static function coldFor(Compared $odd, float $share): ?float
     {
-        $chemistry = $odd->run?->circuit->cells[0]->chemistry ?? 'lithium-ion';
+        $chemistry = $odd->run?->circuit->cells[0]->chemistry ?? 'Li-ion';
         for ($celsius = 25.0; $celsius >= -20.0; $celsius -= 1.0) {
             if (Chemistry::coldShare($chemistry, $celsius) <= $share) {
                 return $celsius;

@@ -71,7 +71,7 @@ final readonly class RunTests
 
     private function profile(Reading $reading): Profile
     {
-        $ways = $this->build->waysOfPlaying();
+        $ways = $this->build->profilesOrDefaults();
         $found = $ways[0];
         foreach ($ways as $way) {
             if ($way->name === $reading->profile) {

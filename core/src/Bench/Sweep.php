@@ -37,7 +37,7 @@ final readonly class Sweep
      */
     public static function begin(SupplyInput $supply): array
     {
-        $most = $supply->limitVolts->least ?? $supply->volts->most;
+        $most = $supply->absoluteMaxV->least ?? $supply->volts->most;
 
         return ['fromV' => $supply->drawAtV->usual ?? $supply->volts->most, 'mostV' => $most];
     }

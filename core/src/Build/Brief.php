@@ -16,7 +16,7 @@ final readonly class Brief
      * @param  list<string>|null  $tools
      * @param  list<string>  $mustHaves  wishes in words; "sound", "stereo" and "headphones" are checked
      * @param  list<string>|null  $consumables  what is at hand
-     * @param  array<string, float>  $margins  the builder's own, by a key of Margins::HOUSE
+     * @param  array<string, float>  $margins  the builder's own, by a key of Margins::DEFAULTS
      */
     public function __construct(
         public string $purpose = '',

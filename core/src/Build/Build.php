@@ -51,9 +51,9 @@ final readonly class Build
     }
 
     /** @return non-empty-list<Profile> the builder's own; the house's while there are none */
-    public function waysOfPlaying(): array
+    public function profilesOrDefaults(): array
     {
-        return $this->profiles === [] ? Profile::house() : $this->profiles;
+        return $this->profiles === [] ? Profile::defaults() : $this->profiles;
     }
 
     /** @param  list<Reading>  $readings */
@@ -63,10 +63,10 @@ final readonly class Build
     }
 
     /** The first protection board of the parts list that is made for this pack. */
-    public function guardOf(Pack $pack): ?Line
+    public function protectorOf(Pack $pack): ?Line
     {
         foreach ($this->lines as $line) {
-            if ($line->chosen && $line->part->protector?->guards($pack) === true) {
+            if ($line->chosen && $line->part->protector?->protects($pack) === true) {
                 return $line;
             }
         }

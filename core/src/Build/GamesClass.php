@@ -10,7 +10,7 @@ final readonly class GamesClass
     public function __construct(
         public string $class,
         public int $players,
-        public int $directions,
+        public int $dPads,
         public int $buttons,
         public int $sticks,
         public int $knobs,

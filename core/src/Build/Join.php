@@ -7,11 +7,11 @@ namespace PocketPlot\Build;
 /**
  * A connection the builder has settled. "power": line `from` feeds line `to`, by the output and into the
  * input of these names, through a lead of the parts list or through wires of this gauge and length.
- * "picture": board `from` gives display `to` its picture. "parallel": two packs side by side.
+ * "video": board `from` gives display `to` its picture. "parallel": two packs in parallel.
  */
 final readonly class Join
 {
-    public const KINDS = ['power', 'picture', 'parallel'];
+    public const KINDS = ['power', 'video', 'parallel'];
 
     /** @param  array<string, mixed>  $extra keys of the file that this version does not know */
     public function __construct(

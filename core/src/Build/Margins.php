@@ -11,13 +11,13 @@ namespace PocketPlot\Build;
 final class Margins
 {
     /** @var array<string, array{float, string, string}> key => house value, unit, what it is and why this much */
-    public const HOUSE = [
+    public const DEFAULTS = [
         'supply-volts' => [0.1, 'V', 'To spare at each end of a supply window: the ±2 % of a common regulator at 5 V.'],
         'runtime-share' => [0.97, 'share', 'Share of the wanted hours that still counts as reached, tightly: cells of one kind differ by about 3 %.'],
         'rail-share' => [0.8, 'share', 'Share of a current rating above which it is tight: the usual four-fifths derating of power parts.'],
         'headroom-volts' => [0.1, 'V', 'To spare above a converter\'s dropout.'],
         'charge-hours' => [12.0, 'h', 'A charge that takes longer than a night is tight.'],
-        'parallel-volts' => [0.05, 'V', 'Cells side by side are levelled this closely before they are joined; makers\' sheets name 0.05 V and less.'],
+        'parallel-volts' => [0.05, 'V', 'Cells in parallel are levelled this closely before they are joined; makers\' sheets name 0.05 V and less.'],
         'heat-kelvin' => [10.0, 'K', 'To spare below a part\'s limit: rooms get warmer than planned.'],
         'cavity-mm' => [1.0, 'mm', 'To spare on a side of the room inside: a printed wall\'s tolerance on both sides.'],
         'opening-mm' => [0.4, 'mm', 'An opening is larger than the plug\'s shell by this, all told: twice a printer\'s usual 0.2 mm.'],
@@ -36,6 +36,6 @@ final class Margins
     /** @param  array<string, float>  $own */
     public static function of(string $key, array $own): float
     {
-        return $own[$key] ?? self::HOUSE[$key][0];
+        return $own[$key] ?? self::DEFAULTS[$key][0];
     }
 }

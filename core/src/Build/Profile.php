@@ -29,7 +29,7 @@ final readonly class Profile
     ) {}
 
     /** @return non-empty-list<self> what counts while the builder has named none: from quiet to flat out, everyday play in the middle */
-    public static function house(): array
+    public static function defaults(): array
     {
         return [
             new self('Everyday', idle: 0.2, usual: 0.6, heavy: 0.2),

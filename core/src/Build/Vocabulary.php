@@ -9,11 +9,11 @@ final class Vocabulary
 {
     public const SKILLS = ['soldering', 'fine soldering', 'crimping', '3d printing', 'woodwork', 'writing images', 'cell wiring', 'mains wiring'];
 
-    public const TOOLS = ['soldering iron', 'meter', 'bench supply', 'printer', 'saw', 'drill', 'callipers', 'crimping tongs', 'hot air', 'small screwdrivers', 'spare screen', 'card writer'];
+    public const TOOLS = ['soldering iron', 'multimeter', 'bench supply', 'printer', 'saw', 'drill', 'callipers', 'crimping tool', 'hot air', 'small screwdrivers', 'spare screen', 'card writer'];
 
     public const CONSUMABLES = ['solder', 'insulating tape', 'heat-shrink', 'hook-up wire', 'glue', 'threaded inserts', 'thermal pad', 'flux'];
 
-    public const CHEMISTRIES = ['lithium-ion', 'lithium-polymer', 'iron-phosphate', 'nickel-metal-hydride', 'alkaline'];
+    public const CHEMISTRIES = ['Li-ion', 'LiPo', 'LiFePO4', 'NiMH', 'alkaline'];
 
     public const MATERIALS = ['', 'plastic', 'metal', 'wood', 'glass', 'card', 'rubber'];
 
@@ -22,7 +22,7 @@ final class Vocabulary
     public const RADIOS = ['bluetooth', 'wifi', 'pad radio'];
 
     /** Ways by which controls reach the computer. */
-    public const WAYS = ['usb', 'pins', 'membrane', 'bluetooth', 'pad radio', 'own'];
+    public const CONTROL_LINKS = ['usb', 'pins', 'membrane', 'bluetooth', 'pad radio', 'own'];
 
     public const SIGNALS = [
         'hdmi', 'dsi', 'spi-panel', 'composite', 'parallel-rgb', 'edp', 'usb', 'usb-device', 'power', 'i2s', 'analogue-audio', 'usb-audio', 'hdmi-audio',

@@ -35,15 +35,15 @@ use PocketPlot\Wiring\PowerLeads;
 final class Facts
 {
     /** Facets and roles from which the supply tree is made. */
-    public const TREE_RESTS_ON = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'livesOn' => true, 'role:board' => true, 'role:regulator' => true];
+    public const TREE_RESTS_ON = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'poweredBy' => true, 'role:board' => true, 'role:regulator' => true];
 
     /** Those that change the run without changing who feeds whom. */
     public const RUN_RESTS_ON = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true, 'software' => true];
 
     /** By fact, the facets and roles that have to be touched before it can be another. */
     private const RESTS_ON = [
-        'guardOf' => ['pack' => true, 'protector' => true], 'chargerOf' => ['pack' => true, 'charger' => true], 'cutOffOf' => ['pack' => true, 'protector' => true],
-        'chargeSourceOf' => ['charger' => true, 'outputs' => true, 'livesOn' => true], 'bodyLine' => ['body' => true], 'board' => ['role:board' => true],
+        'protectorOf' => ['pack' => true, 'protector' => true], 'chargerOf' => ['pack' => true, 'charger' => true], 'cutOffOf' => ['pack' => true, 'protector' => true],
+        'chargeSourceOf' => ['charger' => true, 'outputs' => true, 'poweredBy' => true], 'bodyLine' => ['body' => true], 'board' => ['role:board' => true],
         'misfed' => self::TREE_RESTS_ON, 'sources' => self::TREE_RESTS_ON, 'rails' => self::TREE_RESTS_ON, 'rail' => self::TREE_RESTS_ON, 'railOf' => self::TREE_RESTS_ON, 'railsOf' => self::TREE_RESTS_ON,
         'feeds' => self::TREE_RESTS_ON, 'feed' => self::TREE_RESTS_ON, 'wattsFrom' => self::TREE_RESTS_ON, 'demandOf' => self::TREE_RESTS_ON,
         'socketsOf' => self::TREE_RESTS_ON + ['cable' => true], 'leadOf' => self::TREE_RESTS_ON + ['cable' => true],
@@ -346,11 +346,11 @@ final class Facts
     }
 
     /** The protection board that is made for this line's pack. */
-    public function guardOf(Line $line): ?Line
+    public function protectorOf(Line $line): ?Line
     {
-        $this->note('guardOf', $line->id);
+        $this->note('protectorOf', $line->id);
 
-        return $line->part->pack === null ? null : $this->build->guardOf($line->part->pack);
+        return $line->part->pack === null ? null : $this->build->protectorOf($line->part->pack);
     }
 
     /** The charger that is made for this line's pack. */
@@ -477,7 +477,7 @@ final class Facts
             'railOf' => $line === null ? null : $this->railOf($line),
             'railsOf' => $line === null ? null : $this->railsOf($line),
             'wattsFrom' => $line === null ? null : $this->wattsFrom($line),
-            'guardOf' => $line === null ? null : $this->guardOf($line),
+            'protectorOf' => $line === null ? null : $this->protectorOf($line),
             'chargerOf' => $line === null ? null : $this->chargerOf($line),
             'cutOffOf' => $line === null ? null : $this->cutOffOf($line),
             'chargeSourceOf' => $line === null ? null : $this->chargeSourceOf($line),

@@ -28,9 +28,9 @@ final class BadFile extends \DomainException
         return new self(["The file is JSON but not of ours: its \"format\" should be \"{$wanted}\"."]);
     }
 
-    public static function newer(int $version): self
+    public static function newer(int $version, int $known): self
     {
-        return new self(["The file is of version {$version}; this application reads version 1. Update the application, or export the file from an older one."]);
+        return new self(["The file is of version {$version}; this application reads up to version {$known}. Update the application, or export the file from an older one."]);
     }
 
     public static function at(string $path, string $problem): self

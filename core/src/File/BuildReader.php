@@ -114,7 +114,7 @@ final class BuildReader
             games: array_map(static fn (Fields $games): GamesClass => new GamesClass(
                 $games->string('class'),
                 $games->int('players', 1),
-                $games->int('directions', 0),
+                $games->int('dPads', 0),
                 $games->int('buttons', 0),
                 $games->int('sticks', 0),
                 $games->int('knobs', 0),
@@ -223,7 +223,7 @@ final class BuildReader
         if ($join->kind === 'parallel') {
             foreach (['from' => $from, 'to' => $to] as $end => $line) {
                 if ($line->part->pack === null) {
-                    throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack; only packs stand side by side");
+                    throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack; only packs can be in parallel");
                 }
             }
         }
@@ -260,7 +260,7 @@ final class BuildReader
         foreach (array_keys($margins->data ?? []) as $key) {
             $value = $margins?->number((string) $key);
             // A margin that a later version knows is carried along in the brief as it was written.
-            if (isset(Margins::HOUSE[$key]) && $value !== null) {
+            if (isset(Margins::DEFAULTS[$key]) && $value !== null) {
                 $own[(string) $key] = $value;
             }
         }

@@ -22,12 +22,12 @@ final class FacetBook
 {
     /** Roles and the facets that the editor asks for first, most telling first. */
     public const FOR_ROLE = [
-        'board' => ['size', 'supply', 'outputs', 'sockets', 'picture', 'pins', 'radio', 'software', 'heat', 'mount', 'surface'],
+        'board' => ['size', 'supply', 'outputs', 'sockets', 'video', 'pins', 'radio', 'software', 'heat', 'mount', 'surface'],
         'display' => ['size', 'panel', 'supply', 'sockets', 'pinNeeds', 'drivers', 'mount', 'surface', 'variant'],
         'controls' => ['size', 'controls', 'supply', 'sockets', 'pinNeeds', 'pins', 'radio', 'drivers', 'mount'],
         'case' => ['size', 'body', 'variant'],
         'cells' => ['size', 'pack', 'outputs', 'sockets', 'charger', 'gauge'],
-        'charger' => ['size', 'charger', 'outputs', 'livesOn', 'sockets', 'gauge', 'surface', 'spots'],
+        'charger' => ['size', 'charger', 'outputs', 'poweredBy', 'sockets', 'gauge', 'surface', 'spots'],
         'regulator' => ['size', 'supply', 'outputs', 'protector', 'heat', 'surface'],
         'sound' => ['size', 'amp', 'speaker', 'supply', 'sockets', 'pinNeeds', 'drivers'],
         'storage' => ['size', 'storage'],
@@ -45,7 +45,7 @@ final class FacetBook
     private const SUPPLY = [
         'name' => ['text', 'name of the input'],
         'volts' => ['V', 'supply window'],
-        'limitVolts' => ['V', 'volts that break it'],
+        'absoluteMaxV' => ['V', 'absolute maximum'],
         'drawMa' => ['mA', 'draw, idle to heavy'],
         'drawAtV' => ['V', 'draw taken at'],
         'peakMa' => ['mA', 'peak'],
@@ -71,28 +71,28 @@ final class FacetBook
             'outputs' => ['label' => 'Outputs', 'fields' => [
                 'name' => ['text', 'name'], 'volts' => ['V', 'output voltage'], 'continuousMa' => ['mA', 'continuous current'], 'peakMa' => ['mA', 'short peak'],
                 'efficiency' => ['share', 'efficiency'], 'efficiencyAt' => ['many', 'efficiency by load', ['load' => ['share', 'share of the current'], 'share' => ['share', 'efficiency']]],
-                'converts' => ['choice', 'moves the voltage', ['up', 'down', 'up-and-down', 'linear', 'unknown']],
+                'topology' => ['choice', 'topology', ['boost', 'buck', 'buck-boost', 'linear', 'unknown']],
                 'dropoutV' => ['V', 'dropout'], 'idleMa' => ['mA', 'own idle draw'], 'switchOffMa' => ['mA', 'switches off below'], 'enable' => ['yes-no', 'has an enable pin'],
             ]],
-            'livesOn' => ['label' => 'Lives on', 'fields' => ['' => ['choice', 'lives on', ['', 'mains', 'sun']]]],
+            'poweredBy' => ['label' => 'Powered by', 'fields' => ['' => ['choice', 'powered by', ['', 'mains', 'sun']]]],
             'pack' => ['label' => 'Pack', 'fields' => [
-                'chemistry' => ['choice', 'chemistry', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in a row'], 'parallel' => ['int', 'rows side by side'],
+                'chemistry' => ['choice', 'chemistry', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in series'], 'parallel' => ['int', 'strings in parallel'],
                 'capacityMah' => ['mAh', 'capacity'], 'cellFullV' => ['V', 'one cell, full'], 'cellNominalV' => ['V', 'one cell, nominal'], 'cellEmptyV' => ['V', 'one cell, empty'],
-                'usableShare' => ['share', 'usable share'], 'maxDischargeMa' => ['mA', 'largest discharge'], 'maxChargeMa' => ['mA', 'largest charge'], 'resistanceMohm' => ['mΩ', 'inner resistance'],
+                'usableShare' => ['share', 'usable share'], 'maxDischargeMa' => ['mA', 'largest discharge'], 'maxChargeMa' => ['mA', 'largest charge'], 'internalResistanceMohm' => ['mΩ', 'internal resistance'],
                 'protection' => ['choice', 'own protection', ['built-in', 'none', 'unknown']], 'cutOffV' => ['V', 'cuts off at'], 'totalW' => ['W', 'all sockets together'],
                 'canSplit' => ['yes-no', 'can be split in two'], 'loose' => ['flag', 'cells are taken out to be charged'], 'sealed' => ['flag', 'sealed bank'],
-                'cycles' => ['', 'full charges so far'], 'releaseV' => ['V', 'lets go again at'], 'latches' => ['yes-no', 'stays off once tripped'],
+                'cycles' => ['', 'full charges so far'], 'recoveryV' => ['V', 'recovery voltage'], 'latches' => ['yes-no', 'stays off once tripped'],
             ]],
             'charger' => ['label' => 'Charger', 'fields' => [
-                'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'seriesLeast' => ['int', 'cells in a row, least'], 'seriesMost' => ['int', 'cells in a row, most'],
+                'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'seriesLeast' => ['int', 'cells in series, least'], 'seriesMost' => ['int', 'cells in series, most'],
                 'inputVolts' => ['V', 'input window'], 'chargeMa' => ['mA', 'charge current'], 'powerPath' => ['yes-no', 'feeds the loads past the pack'], 'wireless' => ['flag', 'through a coil'],
-                'way' => ['choice', 'way it works', ['', 'linear', 'switching']], 'efficiency' => ['share', 'efficiency, when switching'],
+                'topology' => ['choice', 'topology', ['', 'linear', 'switching']], 'efficiency' => ['share', 'efficiency, when switching'],
             ]],
             'protector' => ['label' => 'Protection board', 'fields' => [
-                'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in a row'], 'cutOffV' => ['V', 'cuts off at'], 'mostMa' => ['mA', 'carries at most'],
-                'releaseV' => ['V', 'lets go again at'], 'latches' => ['yes-no', 'stays off once tripped'],
+                'chemistries' => ['words', 'chemistries', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in series'], 'cutOffV' => ['V', 'cuts off at'], 'mostMa' => ['mA', 'carries at most'],
+                'recoveryV' => ['V', 'recovery voltage'], 'latches' => ['yes-no', 'stays off once tripped'],
             ]],
-            'gauge' => ['label' => 'Low-pack notice', 'fields' => ['noticeSeconds' => ['s', 'notice before the power goes']]],
+            'gauge' => ['label' => 'Low-battery warning', 'fields' => ['warningSeconds' => ['s', 'warning before the power goes']]],
             'fuse' => ['label' => 'Fuse', 'fields' => ['ratingMa' => ['mA', 'rating']]],
             'switch' => ['label' => 'Switch', 'fields' => [
                 'kind' => ['choice', 'kind', ['slide', 'rocker', 'toggle', 'push', 'soft']], 'ratingMa' => ['mA', 'rating'], 'ratingV' => ['V', 'rated volts'], 'travelMm' => ['mm', 'travel'], 'carriesPower' => ['flag', 'carries the whole current'],
@@ -109,15 +109,15 @@ final class FacetBook
             'pins' => ['label' => 'Pins it has', 'fields' => ['logicV' => ['V', 'logic level'], 'does' => ['lists', 'pin and what it can do']]],
             'pinNeeds' => ['label' => 'Pins it takes', 'fields' => ['logicV' => ['V', 'logic level'], 'wants' => ['counts', 'function and how many']]],
             'panel' => ['label' => 'Panel', 'fields' => [
-                'widthPx' => ['int', 'pixels across'], 'heightPx' => ['int', 'pixels down'], 'touch' => ['flag', 'feels fingers'], 'activeWidthMm' => ['mm', 'picture width'], 'activeHeightMm' => ['mm', 'picture height'],
-                'modes' => ['modes', 'takes'], 'lightMa' => ['mA', 'light, dim to bright'], 'dims' => ['choice', 'dimmed by', ['', 'software', 'buttons', 'wheel', 'none']], 'needsSignal' => ['yes-no', 'dark without a picture signal'], 'upright' => ['flag', 'scans upright'],
+                'widthPx' => ['int', 'pixels across'], 'heightPx' => ['int', 'pixels down'], 'touch' => ['flag', 'touch'], 'activeWidthMm' => ['mm', 'picture width'], 'activeHeightMm' => ['mm', 'picture height'],
+                'modes' => ['modes', 'takes'], 'lightMa' => ['mA', 'backlight, dim to bright'], 'dims' => ['choice', 'dimmed by', ['', 'software', 'buttons', 'wheel', 'none']], 'needsSignal' => ['yes-no', 'dark without a picture signal'], 'upright' => ['flag', 'scans in portrait'],
             ]],
-            'picture' => ['label' => 'Pictures it makes', 'fields' => [
-                'modes' => ['modes', 'gives'], 'firstStart' => ['words', 'shows at first start on', Vocabulary::SIGNALS], 'ownModes' => ['yes-no', 'takes other formats by a line'], 'turns' => ['yes-no', 'can turn the picture'],
+            'video' => ['label' => 'Video out', 'fields' => [
+                'modes' => ['modes', 'gives'], 'firstStart' => ['words', 'shows at first start on', Vocabulary::SIGNALS], 'ownModes' => ['yes-no', 'takes other formats by a line'], 'rotates' => ['yes-no', 'can rotate the picture'],
             ]],
             'controls' => ['label' => 'Controls', 'fields' => [
-                'players' => ['int', 'players'], 'directions' => ['int', 'crosses'], 'buttons' => ['int', 'buttons'], 'sticks' => ['int', 'sticks'], 'knobs' => ['int', 'knobs'], 'triggers' => ['int', 'triggers'], 'touch' => ['flag', 'touch'],
-                'speaks' => ['words', 'ways to the computer', Vocabulary::WAYS], 'padMode' => ['choice', 'says it is', ['pad', 'keyboard', 'contacts', 'unknown']], 'analogueTriggers' => ['yes-no', 'triggers are analogue'],
+                'players' => ['int', 'players'], 'dPads' => ['int', 'd-pads'], 'buttons' => ['int', 'buttons'], 'sticks' => ['int', 'sticks'], 'knobs' => ['int', 'knobs'], 'triggers' => ['int', 'triggers'], 'touch' => ['flag', 'touch'],
+                'speaks' => ['words', 'ways to the computer', Vocabulary::CONTROL_LINKS], 'padMode' => ['choice', 'says it is', ['pad', 'keyboard', 'contacts', 'unknown']], 'analogueTriggers' => ['yes-no', 'triggers are analogue'],
                 'heightMm' => ['mm', 'height above the face'], 'travelMm' => ['mm', 'travel'], 'madeFor' => ['text', 'made for the controller board'], 'boardName' => ['text', 'is the controller board'],
             ]],
             'radio' => ['label' => 'Radio', 'fields' => ['' => ['words', 'speaks', Vocabulary::RADIOS]]],

@@ -7,6 +7,7 @@ namespace PocketPlot\File;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
+use PocketPlot\File\Upgrade\FromVersion1;
 
 /** The open formats: decodes a text, checks its kind and version, then its shape against the published schema. */
 final readonly class Format
@@ -15,7 +16,7 @@ final readonly class Format
 
     public const LIBRARY = 'pocketplot-library';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** A build with its photographs and logs; whatever is kept of one build stays below this, so that its file can always be taken in again. */
     public const MOST_BYTES = 16_000_000;
@@ -37,17 +38,18 @@ final readonly class Format
     public function decode(string $text): array
     {
         $tree = self::tree($text);
-        $document = Json::asArrays($tree);
-        if (! is_array($document) || ! is_object($tree) || ($document['format'] ?? null) !== $this->kind) {
+        if (! $tree instanceof \stdClass || ($tree->format ?? null) !== $this->kind) {
             throw BadFile::foreign($this->kind);
         }
-        $version = $document['version'] ?? null;
+        $version = $tree->version ?? null;
         if (is_int($version) && $version > self::VERSION) {
-            throw BadFile::newer($version);
+            throw BadFile::newer($version, self::VERSION);
         }
+        $tree = $version === 1 ? FromVersion1::document($tree) : $tree;
+        $document = Json::asArrays($tree);
         $this->check(self::withoutLogs($tree), $this->schema());
 
-        return (new Fields($document))->rest([]);
+        return (new Fields(is_array($document) ? $document : []))->rest([]);
     }
 
     /**

@@ -21,7 +21,6 @@ use PocketPlot\Part\Offer;
 use PocketPlot\Part\PadMode;
 use PocketPlot\Part\Panel;
 use PocketPlot\Part\Part;
-use PocketPlot\Part\Picture;
 use PocketPlot\Part\PinNeeds;
 use PocketPlot\Part\Pins;
 use PocketPlot\Part\Role;
@@ -32,6 +31,7 @@ use PocketPlot\Part\Software;
 use PocketPlot\Part\Speaker;
 use PocketPlot\Part\Spots;
 use PocketPlot\Part\Storage;
+use PocketPlot\Part\VideoOut;
 use PocketPlot\Part\Work;
 use PocketPlot\Part\YesNo;
 
@@ -80,11 +80,11 @@ final class PartReader
             size: self::size($facets->child('size')),
             supplies: array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]),
             outputs: array_map(PowerReader::output(...), $facets->children('outputs')),
-            livesOn: $facets->string('livesOn', ''),
+            poweredBy: $facets->string('poweredBy', ''),
             pack: PowerReader::pack($facets->child('pack')),
             charger: PowerReader::charger($facets->child('charger')),
             protector: PowerReader::protector($facets->child('protector')),
-            gauge: $gauge === null ? null : new Gauge($gauge->figure('noticeSeconds', 's')),
+            gauge: $gauge === null ? null : new Gauge($gauge->figure('warningSeconds', 's')),
             fuse: $fuse === null ? null : new Fuse($fuse->figure('ratingMa', 'mA')),
             switch: PowerReader::switch($facets->child('switch')),
             sockets: array_map(self::socket(...), $facets->children('sockets')),
@@ -92,7 +92,7 @@ final class PartReader
             pins: self::pins($facets->child('pins')),
             pinNeeds: self::pinNeeds($facets->child('pinNeeds')),
             panel: self::panel($facets->child('panel')),
-            picture: self::picture($facets->child('picture')),
+            video: self::video($facets->child('video')),
             controls: self::controls($facets->child('controls')),
             radio: $facets->strings('radio'),
             amp: $amp === null ? null : new Amp($amp->int('channels'), $amp->figure('watts', 'W'), $amp->figure('atOhm', 'Ω'), $amp->figure('leastOhm', 'Ω')),
@@ -211,13 +211,13 @@ final class PartReader
         );
     }
 
-    private static function picture(?Fields $picture): ?Picture
+    private static function video(?Fields $video): ?VideoOut
     {
-        return $picture === null ? null : new Picture(
-            self::modes($picture),
-            $picture->has('firstStart') ? $picture->strings('firstStart') : null,
-            $picture->yesNo('ownModes'),
-            $picture->yesNo('turns'),
+        return $video === null ? null : new VideoOut(
+            self::modes($video),
+            $video->has('firstStart') ? $video->strings('firstStart') : null,
+            $video->yesNo('ownModes'),
+            $video->yesNo('rotates'),
         );
     }
 
@@ -234,7 +234,7 @@ final class PartReader
     {
         return $controls === null ? null : new Controls(
             $controls->int('players', 1),
-            $controls->int('directions', 0),
+            $controls->int('dPads', 0),
             $controls->int('buttons', 0),
             $controls->int('sticks', 0),
             $controls->int('knobs', 0),

@@ -6,7 +6,6 @@ namespace PocketPlot\File;
 
 use PocketPlot\Build\Vocabulary;
 use PocketPlot\Part\Charger;
-use PocketPlot\Part\Converts;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Pack;
@@ -14,6 +13,7 @@ use PocketPlot\Part\PowerSwitch;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\Protector;
 use PocketPlot\Part\SupplyInput;
+use PocketPlot\Part\Topology;
 use PocketPlot\Quantity\Figure;
 
 /** Reads the facets of a part that have to do with power, and refuses figures that contradict each other. */
@@ -25,7 +25,7 @@ final class PowerReader
         $input = new SupplyInput(
             $supply->string('name', ''),
             $supply->figure('volts', 'V'),
-            $supply->figure('limitVolts', 'V'),
+            $supply->figure('absoluteMaxV', 'V'),
             $supply->figure('drawMa', 'mA'),
             $supply->figure('drawAtV', 'V'),
             $supply->figure('peakMa', 'mA'),
@@ -35,7 +35,7 @@ final class PowerReader
             $supply->bool('isAlternative'),
             $supply->oneOf('drawKind', DrawKind::class, DrawKind::Power),
         );
-        self::refuse($supply, 'limitVolts', $input->limitVolts, $input->volts, 'is below the upper end of the supply window');
+        self::refuse($supply, 'absoluteMaxV', $input->absoluteMaxV, $input->volts, 'is below the upper end of the supply window');
 
         return $input;
     }
@@ -58,7 +58,7 @@ final class PowerReader
             $peak,
             $output->figure('efficiency', ''),
             $curve,
-            $output->oneOf('converts', Converts::class, Converts::Unknown),
+            $output->oneOf('topology', Topology::class, Topology::Unknown),
             $output->figure('dropoutV', 'V'),
             $output->figure('idleMa', 'mA'),
             $output->figure('switchOffMa', 'mA'),
@@ -83,7 +83,7 @@ final class PowerReader
             $fields->figure('usableShare', ''),
             $fields->figure('maxDischargeMa', 'mA'),
             $fields->figure('maxChargeMa', 'mA'),
-            $fields->figure('resistanceMohm', 'mΩ'),
+            $fields->figure('internalResistanceMohm', 'mΩ'),
             $fields->oneOf('protection', Protection::class, Protection::Unknown),
             $fields->figure('cutOffV', 'V'),
             $fields->figure('totalW', 'W'),
@@ -91,7 +91,7 @@ final class PowerReader
             $fields->bool('loose'),
             $fields->bool('sealed'),
             $fields->figure('cycles', ''),
-            $fields->figure('releaseV', 'V'),
+            $fields->figure('recoveryV', 'V'),
             $fields->yesNo('latches'),
         );
         if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
@@ -100,8 +100,8 @@ final class PowerReader
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellNominalV, 'is below the nominal voltage');
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellEmptyV, 'is below empty');
         self::refuse($fields, 'cellNominalV', $pack->cellNominalV, $pack->cellEmptyV, 'is below empty');
-        if ($pack->resistanceMohm->isKnown() && $pack->resistanceMohm->least() < 0.0) {
-            throw BadFile::at("{$fields->path}/resistanceMohm", 'is below nought; write the inner resistance in mΩ');
+        if ($pack->internalResistanceMohm->isKnown() && $pack->internalResistanceMohm->least() < 0.0) {
+            throw BadFile::at("{$fields->path}/internalResistanceMohm", 'is below nought; write the internal resistance in mΩ');
         }
 
         return $pack;
@@ -115,7 +115,7 @@ final class PowerReader
         }
         [$least, $most] = [$charger->int('seriesLeast'), $charger->int('seriesMost')];
         if ($least > $most) {
-            throw BadFile::at("{$charger->path}/seriesLeast", "{$least} is more than {$most}, the most cells in a row; swap them");
+            throw BadFile::at("{$charger->path}/seriesLeast", "{$least} is more than {$most}, the most cells in series; swap them");
         }
 
         return new Charger(
@@ -126,7 +126,7 @@ final class PowerReader
             $charger->figure('chargeMa', 'mA'),
             $charger->yesNo('powerPath'),
             $charger->bool('wireless'),
-            $charger->string('way', ''),
+            $charger->string('topology', ''),
             $charger->figure('efficiency', ''),
         );
     }
@@ -135,7 +135,7 @@ final class PowerReader
     public static function protector(?Fields $protector): ?Protector
     {
         return $protector === null ? null : new Protector(
-            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'), $protector->figure('releaseV', 'V'), $protector->yesNo('latches'),
+            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'), $protector->figure('recoveryV', 'V'), $protector->yesNo('latches'),
         );
     }
 

@@ -6,7 +6,7 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** Fills a pack: for which chemistries, how many cells in a row, with what current, from what input. */
+/** Fills a pack: for which chemistries, how many cells in series, with what current, from what input. */
 final readonly class Charger
 {
     /** @param  list<string>  $chemistries */
@@ -21,7 +21,7 @@ final readonly class Charger
         /** Charges through a coil instead of a lead. */
         public bool $wireless,
         /** "linear": burns what it does not pass on; "switching"; "" when nobody says. */
-        public string $way,
+        public string $topology,
         /** Of a switching one: watts into the pack for watts taken. */
         public Figure $efficiency,
     ) {}

@@ -6,13 +6,13 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** What there is to press, push and turn, for one player or more. `directions` counts crosses and their like. */
+/** What there is to press, push and turn, for one player or more. `directions` counts d-pads and their like. */
 final readonly class Controls
 {
-    /** @param  list<string>  $speaks  ways to the computer, any of Vocabulary::WAYS; empty when nobody knows */
+    /** @param  list<string>  $speaks  ways to the computer, any of Vocabulary::CONTROL_LINKS; empty when nobody knows */
     public function __construct(
         public int $players,
-        public int $directions,
+        public int $dPads,
         public int $buttons,
         public int $sticks,
         public int $knobs,
@@ -34,7 +34,7 @@ final readonly class Controls
     {
         return new self(
             max($this->players, $other->players),
-            $this->directions + $other->directions,
+            $this->dPads + $other->dPads,
             $this->buttons + $other->buttons,
             $this->sticks + $other->sticks,
             $this->knobs + $other->knobs,
@@ -48,7 +48,7 @@ final readonly class Controls
     {
         return new self(
             $this->players,
-            $this->directions * $count,
+            $this->dPads * $count,
             $this->buttons * $count,
             $this->sticks * $count,
             $this->knobs * $count,

@@ -6,8 +6,8 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** Tells the computer that the pack runs low, `noticeSeconds` before the power goes. */
+/** Tells the computer that the pack runs low, `warningSeconds` before the power goes. */
 final readonly class Gauge
 {
-    public function __construct(public Figure $noticeSeconds) {}
+    public function __construct(public Figure $warningSeconds) {}
 }

@@ -17,7 +17,7 @@ final readonly class Output
         public Figure $peakMa,
         public Figure $efficiency,
         public array $efficiencyAt,
-        public Converts $converts,
+        public Topology $topology,
         /** Volts that a buck or linear converter needs above its output. */
         public Figure $dropoutV,
         /** What the converter takes with nothing behind it. */

@@ -20,7 +20,7 @@ final readonly class Pack
         public Figure $usableShare,
         public Figure $maxDischargeMa,
         public Figure $maxChargeMa,
-        public Figure $resistanceMohm,
+        public Figure $internalResistanceMohm,
         public Protection $protection,
         /** Volts of the whole row at which its own protection cuts off. */
         public Figure $cutOffV,
@@ -34,7 +34,7 @@ final readonly class Pack
         /** Full charges it has been through; its usable share is then that of a new one. */
         public Figure $cycles,
         /** Volts at which its protection lets go again by itself. */
-        public Figure $releaseV,
+        public Figure $recoveryV,
         /** Once tripped, its protection stays off until a charger is plugged in. */
         public YesNo $latches,
     ) {}
@@ -47,7 +47,7 @@ final readonly class Pack
     /** Lithium of any kind can burn when shorted or emptied too far. */
     public function isLithium(): bool
     {
-        return in_array($this->chemistry, ['lithium-ion', 'lithium-polymer', 'iron-phosphate'], true);
+        return in_array($this->chemistry, ['Li-ion', 'LiPo', 'LiFePO4'], true);
     }
 
     /** Empty, nominal and full volts of the whole row. */

@@ -6,7 +6,7 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** A picture: its pixels, what it can be fed, and whether it feels fingers. */
+/** A picture: its pixels, what it can be fed, and whether it senses touch. */
 final readonly class Panel
 {
     /** @param  list<Mode>|null  $modes  what it takes besides its own pixels; null when nobody knows what it takes */

@@ -17,12 +17,12 @@ final readonly class Protector
         public Figure $cutOffV,
         public Figure $mostMa,
         /** Volts of the whole row at which it lets go again by itself. */
-        public Figure $releaseV,
+        public Figure $recoveryV,
         /** Once tripped it stays off until a charger is plugged in. */
         public YesNo $latches,
     ) {}
 
-    public function guards(Pack $pack): bool
+    public function protects(Pack $pack): bool
     {
         return in_array($pack->chemistry, $this->chemistries, true) && $pack->series === $this->series;
     }

@@ -9,7 +9,7 @@ use PocketPlot\Quantity\Figure;
 /**
  * One way into a part for power.
  *
- * The window is least to most volts, `limitVolts` what breaks it. The draw is idle, usual and heavy
+ * The window is least to most volts, `absoluteMaxV` what breaks it. The draw is idle, usual and heavy
  * milliamps at `drawAtV`; the peak is the worst short moment, start-up included unless that is
  * given apart; `offMa` what it still takes when switched off. Below `warnVolts` the part complains
  * (a low-voltage warning) though it still runs.
@@ -19,7 +19,7 @@ final readonly class SupplyInput
     public function __construct(
         public string $name,
         public Figure $volts,
-        public Figure $limitVolts,
+        public Figure $absoluteMaxV,
         public Figure $drawMa,
         public Figure $drawAtV,
         public Figure $peakMa,

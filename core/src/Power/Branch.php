@@ -61,11 +61,11 @@ final class Branch
     }
 
     /** Who gives up here or behind; null while all hold out. */
-    public function givesUp(float $railVolts, int $state): ?GivesUp
+    public function givesUp(float $railVolts, int $state): ?EndCause
     {
         $volts = $this->voltsAt($railVolts, $state);
         if ($this->leastV !== null && $volts < $this->leastV - 1e-9) {
-            return new GivesUp(GivesUp::TOO_LOW, $this->line, PlayState::from($state), $volts, $this->leastV);
+            return new EndCause(EndCause::TOO_LOW, $this->line, PlayState::from($state), $volts, $this->leastV);
         }
         foreach ($this->stages as $stage) {
             $one = $stage->givesUp($volts, $state);
@@ -78,11 +78,11 @@ final class Branch
     }
 
     /** Who gets more volts than it takes, here or behind; null while nobody does. */
-    public function tooHigh(float $railVolts, int $state): ?GivesUp
+    public function tooHigh(float $railVolts, int $state): ?EndCause
     {
         $volts = $this->voltsAt($railVolts, $state);
         if ($this->mostV !== null && $volts > $this->mostV + 1e-9) {
-            return new GivesUp(GivesUp::TOO_HIGH, $this->line, PlayState::from($state), $volts, $this->mostV);
+            return new EndCause(EndCause::TOO_HIGH, $this->line, PlayState::from($state), $volts, $this->mostV);
         }
         foreach ($this->stages as $stage) {
             $one = $stage->tooHigh($volts, $state);

@@ -30,7 +30,7 @@ final readonly class ChargePath
     /** Whether it lives on the sun: what the source is said to give, it gives in full sun only. */
     public function isInSun(): bool
     {
-        return $this->source?->part->livesOn === 'sun';
+        return $this->source?->part->poweredBy === 'sun';
     }
 
     /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */
@@ -38,7 +38,7 @@ final readonly class ChargePath
     {
         $best = [null, null, INF];
         foreach ($build->chosen() as $other) {
-            foreach ($other->part->livesOn !== '' && $other->id !== $line->id ? $other->part->outputs : [] as $output) {
+            foreach ($other->part->poweredBy !== '' && $other->id !== $line->id ? $other->part->outputs : [] as $output) {
                 $off = ! $output->volts->isKnown() || ! $charger->inputVolts->isKnown() ? 1.0
                     : max(0.0, $charger->inputVolts->least() - $output->volts->most()) + max(0.0, $output->volts->most() - $charger->inputVolts->most());
                 if ($off < $best[2]) {

@@ -46,7 +46,7 @@ final readonly class ChargePlan
             return null;
         }
         $gaps = new Gaps;
-        $cells = Cells::of($line, $pack, Assumption::usual(), $celsius, null, null, $gaps);
+        $cells = PackModel::of($line, $pack, Assumption::usual(), $celsius, null, null, $gaps);
         $charger = $path->charger;
         if (! $charger->chargeMa->isKnown() || $charger->chargeMa->usual() <= 0.0) {
             $gaps->missing($path->line, 'charger.chargeMa');
@@ -54,9 +54,9 @@ final readonly class ChargePlan
         if ($cells === null || $gaps->allMissing() !== []) {
             return new self($line, $path, null, null, null, null, null, $gaps->allMissing(), []);
         }
-        if ($charger->way === '') {
+        if ($charger->topology === '') {
             $gaps->assumed($path->line, 'charger.way');
-        } elseif ($charger->way === 'switching' && ! $charger->efficiency->isKnown()) {
+        } elseif ($charger->topology === 'switching' && ! $charger->efficiency->isKnown()) {
             $gaps->assumed($path->line, 'charger.efficiency');
         }
         $amps = $charger->chargeMa->usual() / 1000;
@@ -68,7 +68,7 @@ final readonly class ChargePlan
         $playW = null;
         if ($play !== null && $play->cells !== []) {
             try {
-                $look = new Instant($play, array_fill(0, count($play->cells), 0.5));
+                $look = new OperatingPoint($play, array_fill(0, count($play->cells), 0.5));
                 $playW = $look->volts * $look->amps;
             } catch (NoBalance) {
                 $playW = null;
@@ -76,7 +76,7 @@ final readonly class ChargePlan
         }
         $atRest = new Charging($cells, $charger, $amps, $inputV, $inputA);
         $inPlay = $playW === null ? null : new Charging($cells, $charger, $amps, $inputV, $inputA, $playW, $pastPack);
-        $half = $cells->restVolts(0.5);
+        $half = $cells->openCircuitVolts(0.5);
         $weak = [];
         foreach ($inputV === null ? [] : self::WEAK_A as $supplyA) {
             $weak[] = [

@@ -42,7 +42,7 @@ final class Charging
      * @param  bool  $pastPack  whether the play is fed past the pack
      */
     public function __construct(
-        private readonly Cells $cells,
+        private readonly PackModel $cells,
         private readonly Charger $charger,
         private readonly float $amps,
         private readonly ?float $inputV,
@@ -102,7 +102,7 @@ final class Charging
         if ($watts === null || $this->inputV === null) {
             return INF;
         }
-        if ($this->charger->way === 'linear') {
+        if ($this->charger->topology === 'linear') {
             return $watts / $this->inputV;
         }
         // Nobody's charger gives more watts than it gets.
@@ -114,10 +114,10 @@ final class Charging
     /** Watts the charger turns into warmth while it passes these amps on. */
     private function heat(float $volts, float $amps): ?float
     {
-        if ($this->charger->way === 'linear') {
+        if ($this->charger->topology === 'linear') {
             return $this->inputV === null ? null : max(0.0, $this->inputV - $volts) * $amps;
         }
-        if ($this->charger->way === 'switching' && $this->charger->efficiency->isKnown() && $this->charger->efficiency->usual() > 0.0) {
+        if ($this->charger->topology === 'switching' && $this->charger->efficiency->isKnown() && $this->charger->efficiency->usual() > 0.0) {
             return $volts * $amps * (1 / $this->charger->efficiency->usual() - 1);
         }
 
@@ -126,10 +126,10 @@ final class Charging
 
     private function run(float $from): void
     {
-        $full = $this->cells->restVolts(1.0);
+        $full = $this->cells->openCircuitVolts(1.0);
         $ohm = $this->cells->ohm * Chemistry::slowOhm($this->cells->chemistry);
         $takesIn = Chemistry::takesIn($this->cells->chemistry);
-        $hasFullVolts = $this->cells->chemistry !== 'nickel-metal-hydride';
+        $hasFullVolts = $this->cells->chemistry !== 'NiMH';
         $seconds = 0.0;
         $atFullVolts = null;
         $share = $from;
@@ -138,7 +138,7 @@ final class Charging
         while ($share < 1.0 - 1e-9 && $takesIn > 0.0) {
             $next = min(1.0, $share + $step);
             $middle = ($share + $next) / 2;
-            $rest = $this->cells->restVolts($middle);
+            $rest = $this->cells->openCircuitVolts($middle);
             $amps = $this->ampsAt($rest + $asked * $ohm);
             $volts = $rest + $amps * $ohm;
             if ($hasFullVolts && $volts > $full) {

@@ -20,7 +20,7 @@ final class Circuit
     private array $last = [];
 
     /**
-     * @param  list<Cells>  $cells  packs side by side; none where the source is no pack
+     * @param  list<PackModel>  $cells  packs in parallel; none where the source is no pack
      * @param  list<Branch>  $branches  what hangs on the raw volts
      * @param  list<OutputStage>  $stages  the source's own outputs: a bank's sockets
      * @param  array<int, float>  $shares  of the time, by PlayState; states without any are left out
@@ -50,7 +50,7 @@ final class Circuit
             $pack = $line->part->pack;
             if ($pack !== null) {
                 [$cutOff, $trip] = self::protection($build, $line, $pack, $gaps);
-                $cells[] = Cells::of($line, $pack, $at, $celsius, $cutOff, $trip, $gaps);
+                $cells[] = PackModel::of($line, $pack, $at, $celsius, $cutOff, $trip, $gaps);
             }
         }
         $shares = array_filter([$profile->off, $profile->idle, $profile->usual, $profile->heavy], static fn (float $share): bool => $share > 0.0);
@@ -100,7 +100,7 @@ final class Circuit
     }
 
     /** The same takers on other cells. */
-    public function on(Cells $cells): self
+    public function on(PackModel $cells): self
     {
         return new self($this->source, [$cells], $this->branches, $this->stages, $this->shares, $this->heaviest, $this->hasPeak, $this->gaps);
     }
@@ -108,21 +108,21 @@ final class Circuit
     /**
      * Balance at this charge: terminal volts and amps.
      *
-     * Volts = rest volts − amps × resistance, amps = what all takers draw at those volts.
+     * Volts = open-circuit volts − amps × resistance, amps = what all takers draw at those volts.
      *
      * @return array{float, float}
      *
      * @throws NoBalance
      */
-    public function balance(float $restVolts, float $ohm, int $state): array
+    public function balance(float $openCircuitVolts, float $ohm, int $state): array
     {
         if ($ohm <= 0.0) {
-            return [$restVolts, $this->amps($restVolts, $state)];
+            return [$openCircuitVolts, $this->amps($openCircuitVolts, $state)];
         }
-        $amps = Balance::amps($restVolts, $ohm, $this->last[$state] ?? 0.0, fn (float $at): float => $this->amps($at, $state)) ?? throw new NoBalance($this->source);
+        $amps = Balance::amps($openCircuitVolts, $ohm, $this->last[$state] ?? 0.0, fn (float $at): float => $this->amps($at, $state)) ?? throw new NoBalance($this->source);
         $this->last[$state] = $amps;
 
-        return [$restVolts - $amps * $ohm, $amps];
+        return [$openCircuitVolts - $amps * $ohm, $amps];
     }
 
     /** @throws NoBalance */
@@ -144,14 +144,14 @@ final class Circuit
      *
      * @param  list<float>  $amps  out of each pack
      */
-    public function givesUp(float $volts, array $amps, int $state): ?GivesUp
+    public function givesUp(float $volts, array $amps, int $state): ?EndCause
     {
         foreach ($this->cells as $index => $cells) {
             if ($cells->cutOffV !== null && $volts <= $cells->cutOffV) {
-                return new GivesUp(GivesUp::CUT_OFF, $cells->line, PlayState::from($state), $volts, $cells->cutOffV);
+                return new EndCause(EndCause::CUT_OFF, $cells->line, PlayState::from($state), $volts, $cells->cutOffV);
             }
             if ($cells->tripA !== null && $amps[$index] > $cells->tripA) {
-                return new GivesUp(GivesUp::TRIPS, $cells->line, PlayState::from($state), $amps[$index], $cells->tripA);
+                return new EndCause(EndCause::TRIPS, $cells->line, PlayState::from($state), $amps[$index], $cells->tripA);
             }
         }
         foreach ($this->branches as $branch) {
@@ -171,12 +171,12 @@ final class Circuit
     }
 
     /** Who gets more volts from a full pack than it takes; null while nobody does. The run goes on all the same: that clash is said elsewhere. */
-    public function tooHigh(): ?GivesUp
+    public function tooHigh(): ?EndCause
     {
         $state = array_key_first($this->shares) ?? PlayState::Idle->value;
         foreach ($this->cells === [] ? [] : [...$this->branches, ...$this->stages] as $taker) {
             try {
-                $one = $taker->tooHigh($this->cells[0]->restVolts(1.0), $state);
+                $one = $taker->tooHigh($this->cells[0]->openCircuitVolts(1.0), $state);
             } catch (NoBalance) {
                 return null;
             }
@@ -216,7 +216,7 @@ final class Circuit
         return $flow;
     }
 
-    /** @return list<Line> the packs that stand side by side with the source, itself first */
+    /** @return list<Line> the packs that are in parallel with the source, itself first */
     private static function sideBySide(Build $build, Line $source): array
     {
         $found = [$source->id => $source];
@@ -242,7 +242,7 @@ final class Circuit
         if ($cutOff->by !== null && ! $cutOff->volts->isKnown() && ! $pack->sealed) {
             $gaps->assumed($cutOff->by, $cutOff->ref('cutOffV'));
         }
-        $most = $build->guardOf($pack)->part->protector->mostMa ?? null;
+        $most = $build->protectorOf($pack)->part->protector->mostMa ?? null;
 
         return [$cutOff->by !== null && $cutOff->volts->isKnown() ? $cutOff->volts : null, $most?->isKnown() === true ? $most : null];
     }

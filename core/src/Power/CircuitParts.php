@@ -6,11 +6,11 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
-use PocketPlot\Part\Converts;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Topology;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
@@ -45,16 +45,16 @@ final class CircuitParts
         if ($rail === null || $rail->loads === []) {
             return null;
         }
-        $isLinear = $output->converts === Converts::Linear;
+        $isLinear = $output->topology === Topology::Linear;
         $efficiency = $isLinear || $lossless ? 1.0 : $this->share($line, $output);
         if (! $output->volts->isKnown()) {
             $this->gaps->missing($line, FigureRef::output($output, 'volts'));
         }
         $dropout = 0.0;
-        if ($output->converts === Converts::Down || $isLinear) {
+        if ($output->topology === Topology::Buck || $isLinear) {
             $output->dropoutV->isKnown() ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false) : $this->gaps->assumed($line, FigureRef::output($output, 'dropoutV'));
-        } elseif ($output->converts === Converts::Unknown && $line->part->isConverter()) {
-            $this->gaps->assumed($line, FigureRef::output($output, 'converts'));
+        } elseif ($output->topology === Topology::Unknown && $line->part->isConverter()) {
+            $this->gaps->assumed($line, FigureRef::output($output, 'topology'));
         }
         $branches = $this->branches($rail);
         if ($efficiency === null || ! $output->volts->isKnown()) {
@@ -64,7 +64,7 @@ final class CircuitParts
         usort($curve, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return new OutputStage(
-            $rail->id, $line, $output->name, $output->volts->usual(), $output->converts, $dropout, $efficiency,
+            $rail->id, $line, $output->name, $output->volts->usual(), $output->topology, $dropout, $efficiency,
             $curve === [] ? 1.0 : $efficiency / $output->efficiency->usual(), $curve,
             $output->continuousMa->isKnown() ? $output->continuousMa->usual() / 1000 * $line->quantity : 0.0,
             $output->idleMa->isKnown() ? $this->at->of("{$line->id} idle", $output->idleMa, false) / 1000 * $line->quantity : 0.0,
@@ -114,7 +114,7 @@ final class CircuitParts
         $line = $feed->line;
         $input = $feed->input;
         $stages = [];
-        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->livesOn === '') {
+        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->poweredBy === '') {
             foreach ($line->part->outputs as $output) {
                 $stage = $this->stage($line, $output);
                 $stages = $stage === null ? $stages : [...$stages, $stage];

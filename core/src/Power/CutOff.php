@@ -18,9 +18,9 @@ final readonly class CutOff
     /**
      * @param  ?Line  $by  the pack itself or the board; null when nothing is known to cut it off
      * @param  Figure  $volts  of the whole row
-     * @param  Figure  $releaseV  of the whole row, at which it lets go again
+     * @param  Figure  $recoveryV  of the whole row, at which it lets go again
      */
-    private function __construct(public ?Line $by, public Figure $volts, public Figure $releaseV, public YesNo $latches, private string $facet) {}
+    private function __construct(public ?Line $by, public Figure $volts, public Figure $recoveryV, public YesNo $latches, private string $facet) {}
 
     /**
      * Known volts go before unknown ones: one protection that is known to come in time is enough.
@@ -29,18 +29,18 @@ final readonly class CutOff
      */
     public static function of(Build $build, Line $line, Pack $pack): self
     {
-        $board = $build->guardOf($pack);
+        $board = $build->protectorOf($pack);
         $guard = $board?->part->protector;
-        $own = new self($pack->protection === Protection::BuiltIn ? $line : null, $pack->cutOffV, $pack->releaseV, $pack->latches, 'pack');
+        $own = new self($pack->protection === Protection::BuiltIn ? $line : null, $pack->cutOffV, $pack->recoveryV, $pack->latches, 'pack');
         if ($board === null || $guard === null) {
             return $own;
         }
         $isFirst = $own->by !== null && $own->volts->isKnown() && (! $guard->cutOffV->isKnown() || $own->volts->usual() > $guard->cutOffV->usual());
 
-        return $isFirst ? $own : new self($board, $guard->cutOffV, $guard->releaseV, $guard->latches, 'protector');
+        return $isFirst ? $own : new self($board, $guard->cutOffV, $guard->recoveryV, $guard->latches, 'protector');
     }
 
-    /** Which of its figures is meant: "cutOffV", "releaseV", "latches". */
+    /** Which of its figures is meant: "cutOffV", "recoveryV", "latches". */
     public function ref(string $field): FigureRef
     {
         return FigureRef::of($this->facet, $field);

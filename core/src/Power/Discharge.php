@@ -28,7 +28,7 @@ final class Discharge
     /** Gauss's three points and weights on 0 to 1 (Abramowitz and Stegun, table 25.4). */
     private const GAUSS = [[0.1127016653792583, 0.2777777777777778], [0.5, 0.4444444444444444], [0.8872983346207417, 0.2777777777777778]];
 
-    /** @var list<array{h: float, charge: float, volts: float, heavyVolts: float, restVolts: float, amps: float, watts: float}> */
+    /** @var list<array{h: float, charge: float, volts: float, heavyVolts: float, openCircuitVolts: float, amps: float, watts: float}> */
     private array $rows = [];
 
     /** @var list<Moment> */
@@ -45,7 +45,7 @@ final class Discharge
     private function __construct(private readonly Circuit $circuit, float $start)
     {
         $this->charge = array_fill(0, count($circuit->cells), $start);
-        $this->coulombs = array_sum(array_map(static fn (Cells $cells): float => $cells->coulombs, $circuit->cells));
+        $this->coulombs = array_sum(array_map(static fn (PackModel $cells): float => $cells->coulombs, $circuit->cells));
     }
 
     /**
@@ -61,7 +61,7 @@ final class Discharge
         }
         $cells = $circuit->cells[0];
         $low = 0.0;
-        $end = new GivesUp(GivesUp::EMPTY, $cells->line, $circuit->heaviest, $cells->restVolts(0.0), $cells->restVolts(0.0));
+        $end = new EndCause(EndCause::EMPTY, $cells->line, $circuit->heaviest, $cells->openCircuitVolts(0.0), $cells->openCircuitVolts(0.0));
         foreach ($circuit->toSurvive() as $state) {
             // Only a state that does not last as long as those before it brings the end forward.
             $one = self::endsAt($circuit, $low, $state);
@@ -90,10 +90,10 @@ final class Discharge
         return (new self($circuit, $start))->play();
     }
 
-    private static function drainAt(Circuit $circuit, Cells $cells, float $charge): float
+    private static function drainAt(Circuit $circuit, PackModel $cells, float $charge): float
     {
         $drain = 0.0;
-        $rest = $cells->restVolts($charge);
+        $rest = $cells->openCircuitVolts($charge);
         foreach ($circuit->shares as $state => $share) {
             $drain += $share * $cells->drain($circuit->balance($rest, $cells->ohm, $state)[1]);
         }
@@ -105,9 +105,9 @@ final class Discharge
      * The charge down to which a state lasts, and who gives up there.
      *
      * @param  float  $low  a charge at which it does not last
-     * @return array{float, GivesUp} 1 where even the full pack is not enough
+     * @return array{float, EndCause} 1 where even the full pack is not enough
      */
-    private static function lastsTo(Circuit $circuit, int $state, float $low, GivesUp $end): array
+    private static function lastsTo(Circuit $circuit, int $state, float $low, EndCause $end): array
     {
         $full = self::endsAt($circuit, 1.0, $state);
         if ($full !== null) {
@@ -127,15 +127,15 @@ final class Discharge
         return [$high, $end];
     }
 
-    private static function endsAt(Circuit $circuit, float $charge, int $state): ?GivesUp
+    private static function endsAt(Circuit $circuit, float $charge, int $state): ?EndCause
     {
         $cells = $circuit->cells[0];
         try {
-            [$volts, $amps] = $circuit->balance($cells->restVolts($charge), $cells->ohm, $state);
+            [$volts, $amps] = $circuit->balance($cells->openCircuitVolts($charge), $cells->ohm, $state);
 
             return $circuit->givesUp($volts, [$amps], $state);
         } catch (NoBalance $none) {
-            return new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $cells->line, PlayState::from($state), 0.0, 0.0);
+            return new EndCause(EndCause::NO_BALANCE, $none->where ?? $cells->line, PlayState::from($state), 0.0, 0.0);
         }
     }
 
@@ -185,12 +185,12 @@ final class Discharge
             $this->note($seconds / 3600, $now);
             if ($end === null && $this->left() <= 1e-9) {
                 $cells = $this->circuit->cells[0];
-                $end = new GivesUp(GivesUp::EMPTY, $cells->line, $this->circuit->heaviest, $now->restVolts, $now->restVolts);
+                $end = new EndCause(EndCause::EMPTY, $cells->line, $this->circuit->heaviest, $now->openCircuitVolts, $now->openCircuitVolts);
             }
             $step *= $move < self::MOST_MOVE / 3 ? 1.5 : 1.0;
         }
         // Reported, never hidden: the steps ran out before anything gave up.
-        $end ??= new GivesUp(GivesUp::NO_BALANCE, $this->circuit->source, $this->circuit->heaviest, $now->volts, 0.0);
+        $end ??= new EndCause(EndCause::NO_BALANCE, $this->circuit->source, $this->circuit->heaviest, $now->volts, 0.0);
         $this->moments[] = new Moment($seconds / 3600, 'end', $end->line, $end->says());
 
         return new Run($seconds / 3600, $end, $this->left(), $this->rows, $this->moments, $used, $this->circuit);
@@ -199,9 +199,9 @@ final class Discharge
     /**
      * The step that reaches the end just so.
      *
-     * @return array{float, list<float>, GivesUp}
+     * @return array{float, list<float>, EndCause}
      */
-    private function findEnd(Instant $now, float $step, GivesUp $end): array
+    private function findEnd(OperatingPoint $now, float $step, EndCause $end): array
     {
         $low = 0.0;
         $high = $step;
@@ -223,13 +223,13 @@ final class Discharge
      *
      * @throws NoBalance
      */
-    private function look(array $charge): Instant
+    private function look(array $charge): OperatingPoint
     {
-        return new Instant($this->circuit, $charge);
+        return new OperatingPoint($this->circuit, $charge);
     }
 
     /** @param  list<float>  $charge */
-    private function lookOr(array $charge, Instant $last): Instant
+    private function lookOr(array $charge, OperatingPoint $last): OperatingPoint
     {
         try {
             return $this->look($charge);
@@ -239,15 +239,15 @@ final class Discharge
     }
 
     /** @param  list<float>  $charge */
-    private function endNow(array $charge): ?GivesUp
+    private function endNow(array $charge): ?EndCause
     {
-        [$rest, $ohm] = Instant::together($this->circuit, $charge);
+        [$rest, $ohm] = OperatingPoint::together($this->circuit, $charge);
         foreach ($this->circuit->toSurvive() as $state) {
             try {
                 [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state);
-                $end = $this->circuit->givesUp($volts, Instant::split($this->circuit, $charge, $volts, $amps), $state);
+                $end = $this->circuit->givesUp($volts, OperatingPoint::split($this->circuit, $charge, $volts, $amps), $state);
             } catch (NoBalance $none) {
-                $end = new GivesUp(GivesUp::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
+                $end = new EndCause(EndCause::NO_BALANCE, $none->where ?? $this->circuit->source, PlayState::from($state), 0.0, 0.0);
             }
             if ($end !== null) {
                 return $end;
@@ -262,7 +262,7 @@ final class Discharge
      *
      * @return list<float>
      */
-    private function take(Instant $from, Instant $to, float $seconds): array
+    private function take(OperatingPoint $from, OperatingPoint $to, float $seconds): array
     {
         $next = [];
         foreach ($this->circuit->cells as $index => $cells) {
@@ -272,7 +272,7 @@ final class Discharge
         return $next;
     }
 
-    private function untilEmpty(Instant $now): float
+    private function untilEmpty(OperatingPoint $now): float
     {
         $least = INF;
         foreach ($this->circuit->cells as $index => $cells) {
@@ -294,10 +294,10 @@ final class Discharge
         return $left / $this->coulombs;
     }
 
-    private function note(float $hours, Instant $now): void
+    private function note(float $hours, OperatingPoint $now): void
     {
         $this->rows[] = [
-            'h' => $hours, 'charge' => $this->left(), 'volts' => $now->volts, 'heavyVolts' => $now->leastVolts, 'restVolts' => $now->restVolts,
+            'h' => $hours, 'charge' => $this->left(), 'volts' => $now->volts, 'heavyVolts' => $now->leastVolts, 'openCircuitVolts' => $now->openCircuitVolts,
             'amps' => $now->amps, 'watts' => $now->volts * $now->amps,
         ];
         try {

@@ -19,7 +19,7 @@ final class EnergyUsed
 
     public float $usedWh = 0.0;
 
-    public function add(Instant $from, Instant $to, float $seconds): void
+    public function add(OperatingPoint $from, OperatingPoint $to, float $seconds): void
     {
         $hours = $seconds / 7200;
         $this->storedWh += ($from->stored + $to->stored) * $hours;

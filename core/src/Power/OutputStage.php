@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Part\Converts;
+use PocketPlot\Part\Topology;
 
 /**
  * One output with what hangs on it. While it holds its volts, what hangs on it does not feel the input:
@@ -16,7 +16,7 @@ final class OutputStage
     /** @var array<int, array{float, float, float}> by state: amps out, watts out, watts in before the idle draw counts */
     private array $held = [];
 
-    /** @var array<int, array{?GivesUp}> */
+    /** @var array<int, array{?EndCause}> */
     private array $heldGivesUp = [];
 
     /**
@@ -28,7 +28,7 @@ final class OutputStage
         public readonly Line $line,
         public readonly string $name,
         public readonly float $volts,
-        public readonly Converts $way,
+        public readonly Topology $topology,
         public readonly float $dropoutV,
         public readonly float $efficiency,
         /** Times which the curve's values count, so that it goes through the assumed efficiency. */
@@ -48,10 +48,10 @@ final class OutputStage
      */
     public function voltsOut(float $volts): float
     {
-        $out = match ($this->way) {
-            Converts::Down, Converts::Linear => min($this->volts, $volts - $this->dropoutV),
-            Converts::Up => max($this->volts, $volts),
-            Converts::Both, Converts::Unknown => $this->volts,
+        $out = match ($this->topology) {
+            Topology::Buck, Topology::Linear => min($this->volts, $volts - $this->dropoutV),
+            Topology::Boost => max($this->volts, $volts),
+            Topology::BuckBoost, Topology::Unknown => $this->volts,
         };
         if ($out <= 0.0) {
             throw new NoBalance($this->line);
@@ -63,7 +63,7 @@ final class OutputStage
     /** Whether it still makes its volts from these. */
     public function holds(float $volts): bool
     {
-        return ($this->way !== Converts::Down && $this->way !== Converts::Linear) || $volts - $this->dropoutV >= $this->volts - 1e-9;
+        return ($this->topology !== Topology::Buck && $this->topology !== Topology::Linear) || $volts - $this->dropoutV >= $this->volts - 1e-9;
     }
 
     /**
@@ -78,7 +78,7 @@ final class OutputStage
     {
         $out = $this->voltsOut($volts);
         [$amps, $watts, $in] = $this->load($out, $state);
-        if ($this->way === Converts::Linear) {
+        if ($this->topology === Topology::Linear) {
             return $amps + $this->idleA;
         }
 
@@ -129,7 +129,7 @@ final class OutputStage
         return max(0.01, min(1.0, $from * $this->curveTimes));
     }
 
-    public function tooHigh(float $volts, int $state): ?GivesUp
+    public function tooHigh(float $volts, int $state): ?EndCause
     {
         foreach ($this->branches as $branch) {
             $one = $branch->tooHigh($this->voltsOut($volts), $state);
@@ -141,7 +141,7 @@ final class OutputStage
         return null;
     }
 
-    public function givesUp(float $volts, int $state): ?GivesUp
+    public function givesUp(float $volts, int $state): ?EndCause
     {
         $out = $this->voltsOut($volts);
         $holds = $out === $this->volts;
@@ -157,8 +157,8 @@ final class OutputStage
         }
         if ($holds) {
             $this->heldGivesUp[$state] = [$found];
-        } elseif ($found?->cause === GivesUp::TOO_LOW && ! $this->holds($volts)) {
-            $found = new GivesUp(GivesUp::HEADROOM, $found->line, $found->state, $found->is, $found->limit, $this->line);
+        } elseif ($found?->cause === EndCause::TOO_LOW && ! $this->holds($volts)) {
+            $found = new EndCause(EndCause::HEADROOM, $found->line, $found->state, $found->is, $found->limit, $this->line);
         }
 
         return $found;

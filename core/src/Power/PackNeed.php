@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Power;
 
-/** What a wished run time asks of one chemistry with so many cells in a row. */
+/** What a wished run time asks of one chemistry with so many cells in series. */
 final readonly class PackNeed
 {
     /**

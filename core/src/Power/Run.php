@@ -8,13 +8,13 @@ namespace PocketPlot\Power;
 final readonly class Run
 {
     /**
-     * @param  ?GivesUp  $end  null when nothing is taken, so that it never ends
-     * @param  list<array{h: float, charge: float, volts: float, heavyVolts: float, restVolts: float, amps: float, watts: float}>  $rows
+     * @param  ?EndCause  $end  null when nothing is taken, so that it never ends
+     * @param  list<array{h: float, charge: float, volts: float, heavyVolts: float, openCircuitVolts: float, amps: float, watts: float}>  $rows
      * @param  list<Moment>  $moments
      */
     public function __construct(
         public float $hours,
-        public ?GivesUp $end,
+        public ?EndCause $end,
         public float $chargeLeft,
         public array $rows,
         public array $moments,
@@ -27,6 +27,6 @@ final readonly class Run
     {
         return count($this->circuit->cells) === 1
             ? $this->circuit->cells[0]->wattHours(0.0, $this->chargeLeft)
-            : array_sum(array_map(fn (Cells $cells): float => $cells->wattHours(0.0, $this->chargeLeft), $this->circuit->cells));
+            : array_sum(array_map(fn (PackModel $cells): float => $cells->wattHours(0.0, $this->chargeLeft), $this->circuit->cells));
     }
 }

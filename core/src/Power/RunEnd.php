@@ -8,5 +8,5 @@ namespace PocketPlot\Power;
 final readonly class RunEnd
 {
     /** @param  float  $chargeLeft  share of the charge still inside */
-    public function __construct(public float $hours, public ?GivesUp $end, public float $chargeLeft) {}
+    public function __construct(public float $hours, public ?EndCause $end, public float $chargeLeft) {}
 }

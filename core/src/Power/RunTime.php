@@ -69,7 +69,7 @@ final readonly class RunTime
         $energy = $line->part->pack?->wattHours()->times($line->quantity) ?? Figure::unknown('Wh');
         $circuit = static fn (Profile $profile, Assumption $at): ?Circuit => Circuit::of($build, $tree, $line, $profile, $at, $leadOhms, $celsius, $gaps);
         try {
-            $profiles = $build->waysOfPlaying();
+            $profiles = $build->profilesOrDefaults();
             $first = $circuit($profiles[0], Assumption::usual());
             if ($first === null) {
                 return new self(Figure::unknown('h'), $line, $gaps->allMissing(), $gaps->allAssumed(), null, null, null, null, null, $energy, Figure::unknown('W'));
@@ -121,7 +121,7 @@ final readonly class RunTime
     /** Without bound where the half-full pack cannot push it through. */
     private static function wattsHalfFull(Circuit $circuit): float
     {
-        [$rest, $ohm] = Instant::together($circuit, array_fill(0, count($circuit->cells), 0.5));
+        [$rest, $ohm] = OperatingPoint::together($circuit, array_fill(0, count($circuit->cells), 0.5));
         $watts = 0.0;
         try {
             foreach ($circuit->shares as $state => $share) {

@@ -7,7 +7,7 @@ namespace PocketPlot\Power;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Constants;
 
-/** The pack that a wished run time asks for, by chemistry and cells in a row, found by emptying trial packs. */
+/** The pack that a wished run time asks for, by chemistry and cells in series, found by emptying trial packs. */
 final class Sizing
 {
     /** Share of the printed capacity that new cells really give; our estimate, as makers' sheets and testers agree to a tenth. */
@@ -72,12 +72,12 @@ final class Sizing
         return new PackNeed($chemistry, $series, $ampHours, $wattHours, $wattHours / Chemistry::wattHoursPerLitre($chemistry), self::outOf($chemistry, $ampHours, $library), null);
     }
 
-    private static function cells(Circuit $circuit, string $chemistry, int $series, float $ampHours): Cells
+    private static function cells(Circuit $circuit, string $chemistry, int $series, float $ampHours): PackModel
     {
         [$full, $nominal, $empty] = Chemistry::cellVolts($chemistry);
         $coulombs = $ampHours * 3600;
 
-        return new Cells(
+        return new PackModel(
             $circuit->source, $chemistry, $series, $coulombs * self::USABLE, $coulombs, Chemistry::cellOhm($chemistry, $ampHours) * $series,
             $full, $nominal, $empty, max($empty, Constants::CELL_FLOOR_V[$chemistry] ?? $empty) * $series, null,
         );

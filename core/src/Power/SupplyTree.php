@@ -101,7 +101,7 @@ final class SupplyTree
     {
         $sources = [];
         foreach ($this->rails as $rail) {
-            if ($rail->loads !== [] && ($rail->line->part->pack !== null || $rail->line->part->livesOn === 'mains')) {
+            if ($rail->loads !== [] && ($rail->line->part->pack !== null || $rail->line->part->poweredBy === 'mains')) {
                 $sources[$rail->line->id] = $rail->line;
             }
         }
@@ -165,7 +165,7 @@ final class SupplyTree
             $input = self::inputFor($load, $join->input);
             if ($rail === null || $input === null) {
                 $impossible[] = $join;
-            } elseif ($this->livesOn($rail, $load->id)) {
+            } elseif ($this->isFedBy($rail, $load->id)) {
                 $circles[] = $load;
             } else {
                 $feed = new Feed($load, $input, $rail, $join, 'settled by you');
@@ -260,7 +260,7 @@ final class SupplyTree
                 if ($best !== null && $place > [...$best[0], $this->places[$best[1]]]) {
                     break;
                 }
-                if (! $this->livesOn($id, $line->id, $below)) {
+                if (! $this->isFedBy($id, $line->id, $below)) {
                     $best = [[$least, $rank], $id, $inputs[(int) array_search($least, $shortfalls, true)]];
                     break;
                 }
@@ -281,7 +281,7 @@ final class SupplyTree
             $groups = [];
             foreach ($this->givers as $id => $giver) {
                 $part = $giver['line']->part;
-                $kind = [$part->livesOn, $giver['usb'], $giver['output'] === null, $part->pack !== null, $part->isConverter(), $giver['volts']->least, $giver['volts']->most];
+                $kind = [$part->poweredBy, $giver['usb'], $giver['output'] === null, $part->pack !== null, $part->isConverter(), $giver['volts']->least, $giver['volts']->most];
                 $this->places[$id] = count($this->places);
                 $groups[serialize($kind)][] = $id;
             }
@@ -304,7 +304,7 @@ final class SupplyTree
     private static function rank(Line $line, bool $takesUsb, Line $giverLine, bool $isRaw, bool $givesUsb): ?int
     {
         $giver = $giverLine->part;
-        if ($giver->livesOn === 'sun') {
+        if ($giver->poweredBy === 'sun') {
             return null;
         }
         $isConverter = $line->part->isConverter();
@@ -313,7 +313,7 @@ final class SupplyTree
             $takesUsb && $givesUsb && ! $isConverter => 0,
             $isRaw => $isConverter ? 1 : 4,
             $giver->pack !== null => 2,
-            $giver->livesOn === 'mains' => $isConverter ? 3 : 5,
+            $giver->poweredBy === 'mains' => $isConverter ? 3 : 5,
             $giver->isConverter() => $isConverter ? 4 : 1,
             $line->role === Role::Board => 6,
             default => 3,
@@ -336,7 +336,7 @@ final class SupplyTree
      *
      * @param  array<string, bool>  $known  by rail id, what was found out on earlier walks for the same line
      */
-    private function livesOn(string $railId, string $lineId, array &$known = []): bool
+    private function isFedBy(string $railId, string $lineId, array &$known = []): bool
     {
         $walked = [];
         $answer = null;
@@ -393,7 +393,7 @@ final class SupplyTree
         $load = $feed->line;
         $supply = $feed->input;
         $own = $supply->watts();
-        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->livesOn === '';
+        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->poweredBy === '';
         $missing = [];
         if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
             // A converter's own idle draw is in its efficiency where it is not given apart.

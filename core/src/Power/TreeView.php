@@ -48,7 +48,7 @@ final class TreeView
             return null;
         }
         try {
-            [$rest, $ohm] = $this->circuit->cells === [] ? [1.0, 0.0] : Instant::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
+            [$rest, $ohm] = $this->circuit->cells === [] ? [1.0, 0.0] : OperatingPoint::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
             [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state->value);
 
             return [$this->circuit->flow($volts, $state->value), $volts, $amps];
@@ -101,7 +101,7 @@ final class TreeView
 
                     return $one === null ? null : [...$one, 'lost' => 0.0];
                 })];
-            if ($key === $line->id && $line->part->pack === null && $line->part->livesOn === '') {
+            if ($key === $line->id && $line->part->pack === null && $line->part->poweredBy === '') {
                 foreach ($this->tree->railsOf($line) as $below) {
                     if ($below->loads !== []) {
                         $this->addRail($below, "feed {$key}");
@@ -142,7 +142,7 @@ final class TreeView
     private static function inTheLead(Line $source, Build $build): array
     {
         $pack = $source->part->pack;
-        $guard = $pack === null ? null : $build->guardOf($pack);
+        $guard = $pack === null ? null : $build->protectorOf($pack);
 
         return $pack === null || $pack->sealed ? [] : array_values(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->fuse !== null
             || $line->part->switch?->carriesPower === true || $line === $guard));

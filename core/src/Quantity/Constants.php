@@ -51,7 +51,7 @@ final class Constants
     ];
 
     /** Least volts of one cell that its makers call empty without harm, by chemistry; usual makers' sheets. */
-    public const CELL_FLOOR_V = ['lithium-ion' => 2.5, 'lithium-polymer' => 3.0, 'iron-phosphate' => 2.0, 'nickel-metal-hydride' => 0.9, 'alkaline' => 0.8];
+    public const CELL_FLOOR_V = ['Li-ion' => 2.5, 'LiPo' => 3.0, 'LiFePO4' => 2.0, 'NiMH' => 0.9, 'alkaline' => 0.8];
 
     /** How far a draw may be off, as a share, by where the figure came from: meters of a hobby bench read to a few hundredths, sheets give a typical one, listings round. Our estimate. */
     public const DRAW_SPREAD = ['measured' => 0.03, 'datasheet' => 0.1, 'listing' => 0.25, 'guess' => 0.4, 'worked out' => 0.1, 'brief' => 0.1, 'unknown' => 0.4];
@@ -101,8 +101,8 @@ final class Constants
 
     /** What a tool of a hobby bench usually costs, in euros; our estimate, for a first idea. */
     public const TOOL_EUR = [
-        'soldering iron' => '35.00', 'meter' => '20.00', 'bench supply' => '60.00', 'printer' => '220.00', 'saw' => '15.00', 'drill' => '45.00', 'callipers' => '15.00',
-        'crimping tongs' => '22.00', 'hot air' => '55.00', 'small screwdrivers' => '10.00', 'spare screen' => '40.00', 'card writer' => '8.00',
+        'soldering iron' => '35.00', 'multimeter' => '20.00', 'bench supply' => '60.00', 'printer' => '220.00', 'saw' => '15.00', 'drill' => '45.00', 'callipers' => '15.00',
+        'crimping tool' => '22.00', 'hot air' => '55.00', 'small screwdrivers' => '10.00', 'spare screen' => '40.00', 'card writer' => '8.00',
     ];
 
     /** Skills whose lack can hurt someone or start a fire: learning by doing is not the way. */

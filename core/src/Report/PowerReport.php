@@ -13,19 +13,19 @@ use PocketPlot\Fit\PackRoom;
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
-use PocketPlot\Power\Budget;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Chemistry;
 use PocketPlot\Power\Circuit;
 use PocketPlot\Power\Discharge;
 use PocketPlot\Power\Gaps;
-use PocketPlot\Power\Guard;
 use PocketPlot\Power\NoBalance;
+use PocketPlot\Power\PowerBudget;
+use PocketPlot\Power\ProfileRunTimes;
 use PocketPlot\Power\Sampling;
 use PocketPlot\Power\Scatter;
 use PocketPlot\Power\Sizing;
 use PocketPlot\Power\TreeView;
-use PocketPlot\Power\WayEnds;
+use PocketPlot\Power\TripBehaviour;
 use PocketPlot\WhatIf\PackChoices;
 
 /** Everything about a build's power for one way of playing: the second front door, beside Appraisal. */
@@ -47,7 +47,7 @@ final class PowerReport
     public function __construct(private readonly Build $build, int $way = 0, ?float $celsius = null)
     {
         $this->facts = new Facts($build);
-        $ways = $build->waysOfPlaying();
+        $ways = $build->profilesOrDefaults();
         $this->profile = $ways[$way] ?? $ways[0];
         $this->celsius = $celsius ?? $build->brief->roomC;
     }
@@ -65,9 +65,9 @@ final class PowerReport
         $id = static fn (Line $line): string => $line->id;
 
         return [
-            'ways' => array_map(static fn (Profile $profile): array => ['off' => 0.0, 'idle' => 0.0, 'usual' => 0.0, 'heavy' => 0.0, 'brightness' => null, 'volume' => null, 'fan' => null, 'radio' => null, ...BuildWriter::profile($profile)], $this->build->waysOfPlaying()),
-            'waysAreHouse' => $this->build->profiles === [],
-            'way' => (int) array_search($this->profile, $this->build->waysOfPlaying(), true),
+            'profiles' => array_map(static fn (Profile $profile): array => ['off' => 0.0, 'idle' => 0.0, 'usual' => 0.0, 'heavy' => 0.0, 'brightness' => null, 'volume' => null, 'fan' => null, 'radio' => null, ...BuildWriter::profile($profile)], $this->build->profilesOrDefaults()),
+            'profilesAreDefaults' => $this->build->profiles === [],
+            'profile' => (int) array_search($this->profile, $this->build->profilesOrDefaults(), true),
             'celsius' => $this->celsius,
             'wantedHours' => $this->build->brief->runTimeHours,
             'sources' => array_map(static fn (SourceReport $source): array => $source->toArray(), $this->sources()),
@@ -139,14 +139,14 @@ final class PowerReport
             $source, $gaps->allMissing(), $gaps->allAssumed(),
             TreeView::of($this->facts->supplyTree(), $source, $this->build, $circuit),
             $circuit === null ? null : $this->budget($circuit),
-            $pack === null ? [] : array_map(fn (Profile $profile): WayEnds => $this->ends($source, $profile), $this->build->waysOfPlaying()),
+            $pack === null ? [] : array_map(fn (Profile $profile): ProfileRunTimes => $this->ends($source, $profile), $this->build->profilesOrDefaults()),
             $run,
-            $pack === null ? null : Guard::of($this->build, $source, $pack, $run),
+            $pack === null ? null : TripBehaviour::of($this->build, $source, $pack, $run),
             ChargePlan::of($this->build, $source, $circuit, $this->celsius),
         );
     }
 
-    private function ends(Line $source, Profile $profile): WayEnds
+    private function ends(Line $source, Profile $profile): ProfileRunTimes
     {
         $ends = array_map(function (Assumption $at) use ($source, $profile) {
             $circuit = $this->circuit($source, $profile, $at, new Gaps);
@@ -154,13 +154,13 @@ final class PowerReport
             return $circuit === null ? null : Discharge::hours($circuit);
         }, [Assumption::worst(), Assumption::usual(), Assumption::best()]);
 
-        return new WayEnds($profile->name, ...$ends);
+        return new ProfileRunTimes($profile->name, ...$ends);
     }
 
-    private function budget(Circuit $circuit): ?Budget
+    private function budget(Circuit $circuit): ?PowerBudget
     {
         try {
-            return Budget::of($circuit, $this->facts->supplyTree());
+            return PowerBudget::of($circuit, $this->facts->supplyTree());
         } catch (NoBalance) {
             return null;
         }

@@ -6,15 +6,15 @@ namespace PocketPlot\Report;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Measuring;
-use PocketPlot\Power\Budget;
 use PocketPlot\Power\ChargePlan;
 use PocketPlot\Power\Charging;
-use PocketPlot\Power\Guard;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Moment;
+use PocketPlot\Power\PowerBudget;
+use PocketPlot\Power\ProfileRunTimes;
 use PocketPlot\Power\Run;
 use PocketPlot\Power\TreeView;
-use PocketPlot\Power\WayEnds;
+use PocketPlot\Power\TripBehaviour;
 
 /**
  * One pack or wall supply with everything that lives on it.
@@ -30,7 +30,7 @@ final readonly class SourceReport
      * @param  list<Missing>  $missing  figures without which nothing can be reckoned
      * @param  list<Missing>  $assumed  figures for which something careful stands in
      * @param  list<Node>  $nodes  the tree as it is drawn, parents before children
-     * @param  list<WayEnds>  $ends  one for each way of playing; none for a wall supply
+     * @param  list<ProfileRunTimes>  $ends  one for each way of playing; none for a wall supply
      * @param  ?Run  $run  of the way of playing that was asked for; null for a wall supply and while figures are missing
      */
     public function __construct(
@@ -38,10 +38,10 @@ final readonly class SourceReport
         public array $missing,
         public array $assumed,
         public array $nodes,
-        public ?Budget $budget,
+        public ?PowerBudget $budget,
         public array $ends,
         public ?Run $run,
-        public ?Guard $guard,
+        public ?TripBehaviour $guard,
         public ?ChargePlan $charge,
     ) {}
 
@@ -54,7 +54,7 @@ final readonly class SourceReport
             'assumed' => array_map(self::gap(...), $this->assumed),
             'nodes' => $this->nodes,
             'budget' => $this->budget === null ? null : self::budget($this->budget),
-            'ends' => array_map(static fn (WayEnds $ends): array => $ends->toArray(), $this->ends),
+            'ends' => array_map(static fn (ProfileRunTimes $ends): array => $ends->toArray(), $this->ends),
             'run' => $this->run === null ? null : self::run($this->run),
             'guard' => $this->guard === null ? null : self::guard($this->guard),
             'charge' => $this->charge === null ? null : self::charge($this->charge),
@@ -99,7 +99,7 @@ final readonly class SourceReport
     }
 
     /** @return array<string, mixed> */
-    private static function budget(Budget $budget): array
+    private static function budget(PowerBudget $budget): array
     {
         return [
             'rows' => array_map(static fn (array $row): array => [
@@ -110,11 +110,11 @@ final readonly class SourceReport
     }
 
     /** @return array<string, mixed> */
-    private static function guard(Guard $guard): array
+    private static function guard(TripBehaviour $guard): array
     {
         return [
             'by' => $guard->by?->id, 'cutOffV' => $guard->cutOffV->isKnown() ? $guard->cutOffV->says() : null, 'latches' => $guard->latches->value,
-            'restsAtV' => self::round($guard->restsAtV), 'noticeSeconds' => $guard->noticeSeconds, 'shutdownSeconds' => $guard->shutdownSeconds,
+            'recoversToV' => self::round($guard->recoversToV), 'warningSeconds' => $guard->warningSeconds, 'shutdownSeconds' => $guard->shutdownSeconds,
             'says' => $guard->says, 'open' => array_map(self::gap(...), $guard->open),
         ];
     }

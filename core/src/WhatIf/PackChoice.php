@@ -6,7 +6,7 @@ namespace PocketPlot\WhatIf;
 
 use PocketPlot\Part\Part;
 use PocketPlot\Power\Circuit;
-use PocketPlot\Power\GivesUp;
+use PocketPlot\Power\EndCause;
 use PocketPlot\Power\RunEnd;
 
 /** One pack of the library tried in a build. */
@@ -30,7 +30,7 @@ final readonly class PackChoice
         public ?bool $fits,
         public ?float $cm3,
         public ?float $grams,
-        public ?GivesUp $tooHigh,
+        public ?EndCause $tooHigh,
         public array $missing,
         public array $clashes,
     ) {}

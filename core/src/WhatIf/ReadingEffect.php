@@ -8,7 +8,7 @@ use PocketPlot\Appraisal;
 use PocketPlot\Bench\Replacement;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Reading;
-use PocketPlot\Check\Since;
+use PocketPlot\Check\VerdictChanges;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
@@ -27,7 +27,7 @@ final readonly class ReadingEffect
         $before = Appraisal::of($build, $today);
         $after = Appraisal::of(self::counting($build, $reading), $today);
 
-        return new self(Since::compare(Since::keep($before->findings), $after->findings), $before->vitals, $after->vitals);
+        return new self(VerdictChanges::compare(VerdictChanges::keep($before->findings), $after->findings), $before->vitals, $after->vitals);
     }
 
     /** The build in which the reading has taken the place of the spec figures that it speaks of. */

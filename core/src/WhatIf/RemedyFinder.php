@@ -37,7 +37,7 @@ final class RemedyFinder
                 }
                 $effect = Candidates::effectOf($before, $part, $remedy->role, $remedy->lineId, $this->today);
                 if ($this->helps($before, $finding, $effect)) {
-                    $found[] = ['remedy' => $remedy, 'part' => $part, 'effect' => $effect, 'loss' => $old === null ? 0 : Loss::between($old, $part)];
+                    $found[] = ['remedy' => $remedy, 'part' => $part, 'effect' => $effect, 'loss' => $old === null ? 0 : Downgrade::between($old, $part)];
                 }
             }
         }

@@ -15,8 +15,8 @@ use PocketPlot\Check\Body\StackHeight;
 use PocketPlot\Check\Body\Travel;
 use PocketPlot\Check\Body\Wall;
 use PocketPlot\Check\Heat\Airflow;
+use PocketPlot\Check\Heat\AirInside;
 use PocketPlot\Check\Heat\Dissipation;
-use PocketPlot\Check\Heat\Limits;
 use PocketPlot\Heat\BoxAir;
 
 $size = static fn (?float $length, float $width, float $height, string $material = ''): array => ['size' => ['lengthMm' => $length, 'widthMm' => $width, 'heightMm' => $height, 'material' => $material]];
@@ -108,7 +108,7 @@ describe(Insulation::id(), function () use ($size, $box): void {
 });
 
 describe(FieldShadow::id(), function () use ($size, $box): void {
-    $coil = ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['lithium-ion'], 'seriesLeast' => 1, 'seriesMost' => 1, 'wireless' => true]]];
+    $coil = ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['Li-ion'], 'seriesLeast' => 1, 'seriesMost' => 1, 'wireless' => true]]];
     $board = ['role' => 'board', 'facets' => ['radio' => ['bluetooth']]];
     $pad = ['role' => 'controls', 'facets' => ['controls' => ['speaks' => ['bluetooth']]], 'part' => ['sits' => 'outside']];
     it('answers', function (array $lines, array $expected): void {
@@ -215,7 +215,7 @@ describe(CableRoom::id(), function () use ($size, $box): void {
 
 $warm = static fn (float $watts, array $body = [], array $more = []): array => [
     'box' => ['role' => 'case', 'facets' => ['size' => ['lengthMm' => 150, 'widthMm' => 80, 'heightMm' => 30], 'body' => ['ventMm2' => 0, ...$body]]],
-    'pack' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 3, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0]]],
+    'pack' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 3, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0]]],
     'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(8, 14), 'drawMa' => Make::band(10, $watts / 12 * 1000), 'drawAtV' => 12, 'peakMa' => 100], 'heat' => ['watts' => Make::band(0.1, $watts), 'limitC' => 80, 'riseKPerW' => 4, 'riseFanKPerW' => 2]]],
     ...$more,
 ];
@@ -249,9 +249,9 @@ describe(Dissipation::id(), function () use ($warm, $fan): void {
     ]);
 });
 
-describe(Limits::id(), function () use ($warm, $fan): void {
+describe(AirInside::id(), function () use ($warm, $fan): void {
     it('answers', function (array $lines, array $expected): void {
-        expect(Make::verdicts(Limits::class, Make::build($lines)))->toBe($expected);
+        expect(Make::verdicts(AirInside::class, Make::build($lines)))->toBe($expected);
     })->with([
         // 7 W: 25 + 23.1 = 48.1 °C; cells bear 60 °C, 10 K are wanted.
         'accepts air that cells bear' => [$warm(7), ['fits box']],

@@ -102,7 +102,7 @@ describe(ControlRoom::id(), function () use ($pad): void {
     // The face is 100 × 50 mm, the room 20 mm deep.
     $box = ['role' => 'case', 'facets' => ['body' => ['cavityLengthMm' => 100, 'cavityWidthMm' => 50, 'cavityHeightMm' => 20]]];
     $panel = static fn (float $length): array => ['role' => 'display', 'facets' => ['panel' => ['widthPx' => 9, 'heightPx' => 9], ...$size($length, 50, 5)], 'part' => $face];
-    $cell = static fn (float $height): array => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1], ...$size(50, 20, $height)]];
+    $cell = static fn (float $height): array => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1], ...$size(50, 20, $height)]];
     it('answers', function (array $lines, array $expected) use ($box): void {
         expect(Make::verdicts(ControlRoom::class, Make::build(['box' => $box, ...$lines])))->toBe($expected);
     })->with([
@@ -141,7 +141,7 @@ describe(AudioPath::id(), function () use ($board, $amp, $speaker, $sound, $pins
 
 describe(AudioSupply::id(), function () use ($amp, $speaker): void {
     $supply = static fn (float $least): array => ['supply' => ['volts' => Make::band($least, 16), 'drawMa' => 10, 'drawAtV' => 5, 'peakMa' => 20]];
-    $cell = static fn (float $empty): array => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1, 'cellFullV' => 4.2, 'cellNominalV' => 3.7, 'cellEmptyV' => $empty]]];
+    $cell = static fn (float $empty): array => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'cellFullV' => 4.2, 'cellNominalV' => 3.7, 'cellEmptyV' => $empty]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(AudioSupply::class, Make::build($lines)))->toBe($expected);
     })->with([

@@ -8,10 +8,10 @@ use PocketPlot\Check\Body\Openings;
 use PocketPlot\Check\Body\Variant;
 use PocketPlot\Check\Control\Coverage;
 use PocketPlot\Check\Control\UsbSlots;
-use PocketPlot\Check\Money\Budget;
+use PocketPlot\Check\Money\WithinBudget;
 use PocketPlot\Check\People\Skills;
 use PocketPlot\Check\Software\StorageRoom;
-use PocketPlot\Check\Video\Path;
+use PocketPlot\Check\Video\VideoPath;
 use PocketPlot\Check\Whole\MissingRole;
 
 $socket = static fn (string $carries, string $connector, string $direction, int $count = 1, bool $outside = false, bool $ownLead = false): array => [
@@ -23,7 +23,7 @@ $box = static fn (float $length, float $width, float $height, array $more = []):
     'body' => ['cavityLengthMm' => $length, 'cavityWidthMm' => $width, 'cavityHeightMm' => $height, 'wallMm' => 3, ...$more],
 ]];
 
-describe(Path::id(), function () use ($socket): void {
+describe(VideoPath::id(), function () use ($socket): void {
     $board = static fn (array ...$sockets): array => ['role' => 'board', 'facets' => ['sockets' => $sockets]];
     $panel = static fn (array ...$sockets): array => ['role' => 'display', 'facets' => ['sockets' => $sockets]];
     $lead = static fn (string $one, string $other, string $carries = 'hdmi'): array => ['role' => 'cable', 'facets' => ['cable' => ['oneEnd' => $one, 'otherEnd' => $other, 'carries' => [$carries]]]];
@@ -32,7 +32,7 @@ describe(Path::id(), function () use ($socket): void {
     $full = $socket('hdmi', 'hdmi-a', 'in');
 
     it('answers', function (array $lines, array $expected): void {
-        expect(Make::verdicts(Path::class, Make::build($lines)))->toBe($expected);
+        expect(Make::verdicts(VideoPath::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts a lead with the right ends' => [['board' => $board($micro), 'panel' => $panel($full), 'lead' => $lead('hdmi-micro', 'hdmi-a')], ['fits panel']],
         'accepts the lead the other way round' => [['board' => $board($micro), 'panel' => $panel($full), 'lead' => $lead('hdmi-a', 'hdmi-micro')], ['fits panel']],
@@ -59,10 +59,10 @@ describe(Path::id(), function () use ($socket): void {
 
 describe(Coverage::id(), function (): void {
     $controls = static fn (int $players, int $crosses, int $buttons, int $sticks = 0, int $knobs = 0, int $quantity = 1): array => ['role' => 'controls', 'facets' => [
-        'controls' => ['players' => $players, 'directions' => $crosses, 'buttons' => $buttons, 'sticks' => $sticks, 'knobs' => $knobs],
+        'controls' => ['players' => $players, 'dPads' => $crosses, 'buttons' => $buttons, 'sticks' => $sticks, 'knobs' => $knobs],
     ], 'line' => ['quantity' => $quantity]];
     $games = static fn (int $players, int $crosses, int $buttons, int $sticks = 0, int $knobs = 0, bool $touch = false): array => ['games' => [
-        ['class' => 'some', 'players' => $players, 'directions' => $crosses, 'buttons' => $buttons, 'sticks' => $sticks, 'knobs' => $knobs, 'touch' => $touch],
+        ['class' => 'some', 'players' => $players, 'dPads' => $crosses, 'buttons' => $buttons, 'sticks' => $sticks, 'knobs' => $knobs, 'touch' => $touch],
     ]];
     it('answers', function (array $lines, array $brief, array $expected): void {
         expect(Make::verdicts(Coverage::class, Make::build($lines, $brief)))->toBe($expected);
@@ -194,11 +194,11 @@ describe(Skills::id(), function (): void {
     ]);
 });
 
-describe(Budget::id(), function (): void {
+describe(WithinBudget::id(), function (): void {
     $priced = static fn (?string $amount, string $currency = 'EUR', array $line = []): array => ['role' => 'board', 'line' => [...($amount === null ? [] : ['price' => ['amount' => $amount, 'currency' => $currency]]), ...$line]];
     $brief = ['budget' => ['amount' => '100', 'currency' => 'EUR']];
     it('answers', function (array $lines, array $brief, array $expected): void {
-        expect(Make::verdicts(Budget::class, Make::build($lines, $brief, ['rates' => ['base' => 'EUR', 'worth' => ['GBP' => '1.2']]])))->toBe($expected);
+        expect(Make::verdicts(WithinBudget::class, Make::build($lines, $brief, ['rates' => ['base' => 'EUR', 'worth' => ['GBP' => '1.2']]])))->toBe($expected);
     })->with([
         'accepts up to nine tenths' => [['one' => $priced('90')], $brief, ['fits build']],
         'says tight above nine tenths' => [['one' => $priced('90.01')], $brief, ['tight build']],
@@ -222,7 +222,7 @@ describe(MissingRole::id(), function (): void {
         expect(Make::verdicts(MissingRole::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts the whole' => [$whole, ['fits build']],
-        'accepts a wall supply for cells' => [[...array_diff_key($whole, ['cells' => 0]), 'wall' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains']]], ['fits build']],
+        'accepts a wall supply for cells' => [[...array_diff_key($whole, ['cells' => 0]), 'wall' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains']]], ['fits build']],
         'accepts one part that fills three roles' => [['donor' => ['role' => 'board', 'part' => ['fills' => ['display', 'controls', 'case']]], 'cells' => ['role' => 'cells']], ['fits build']],
         'flags a missing display' => [array_diff_key($whole, ['display' => 0]), ['clash build']],
         'flags no power at all' => [array_diff_key($whole, ['cells' => 0]), ['clash build']],

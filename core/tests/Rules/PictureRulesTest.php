@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use PocketPlot\Check\Video\FirstStart;
-use PocketPlot\Check\Video\PictureMode;
 use PocketPlot\Check\Video\Ribbon;
 use PocketPlot\Check\Video\Scaling;
 use PocketPlot\Check\Video\SignalToLight;
+use PocketPlot\Check\Video\VideoMode;
 
 $mode = static fn (int $width, int $height): array => ['widthPx' => $width, 'heightPx' => $height, 'hz' => 60];
 $socket = static fn (string $carries, string $direction, array $with = []): array => ['name' => "{$carries} socket", 'connector' => 'hdmi-a', 'carries' => $carries, 'direction' => $direction, ...$with];
-$board = static fn (array $picture, string $signal = 'hdmi', array $with = []): array => ['role' => 'board', 'facets' => ['software' => ['card' => 'microsd'], 'sockets' => [$socket($signal, 'out', $with)], ...($picture === [] ? [] : ['picture' => $picture])]];
+$board = static fn (array $picture, string $signal = 'hdmi', array $with = []): array => ['role' => 'board', 'facets' => ['software' => ['card' => 'microsd'], 'sockets' => [$socket($signal, 'out', $with)], ...($picture === [] ? [] : ['video' => $picture])]];
 $panel = static fn (array $panel = [], string $signal = 'hdmi', array $with = []): array => ['role' => 'display', 'facets' => ['panel' => ['widthPx' => 800, 'heightPx' => 480, ...$panel], 'sockets' => [$socket($signal, 'in', $with)]]];
 
-describe(PictureMode::id(), function () use ($mode, $board, $panel): void {
+describe(VideoMode::id(), function () use ($mode, $board, $panel): void {
     it('answers', function (array $lines, array $expected): void {
-        expect(Make::verdicts(PictureMode::class, Make::build($lines)))->toBe($expected);
+        expect(Make::verdicts(VideoMode::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts the panel\'s own pixels' => [['board' => $board(['modes' => [$mode(640, 480), $mode(800, 480)]]), 'panel' => $panel()], ['fits panel']],
         'says tight when a line has to be set' => [['board' => $board(['modes' => [$mode(640, 480)], 'ownModes' => 'yes']), 'panel' => $panel()], ['tight panel']],
@@ -40,8 +40,8 @@ describe(Scaling::id(), function () use ($board, $panel): void {
         'says tight with wide borders' => [['panel' => $panel()], $games(426, 256), ['tight panel']],
         'says tight when it has to shrink' => [['panel' => $panel()], $games(1024, 600), ['tight panel']],
         'flags a picture of which less than half is left' => [['panel' => $panel()], $games(1920, 1080), ['clash panel']],
-        'turns an upright panel when the board can' => [['board' => $board(['turns' => 'yes']), 'panel' => $panel(['widthPx' => 480, 'heightPx' => 800, 'upright' => true])], $games(320, 224), ['fits panel']],
-        'flags an upright panel when the board cannot' => [['board' => $board(['turns' => 'no']), 'panel' => $panel(['upright' => true])], $games(320, 224), ['clash panel']],
+        'turns an upright panel when the board can' => [['board' => $board(['rotates' => 'yes']), 'panel' => $panel(['widthPx' => 480, 'heightPx' => 800, 'upright' => true])], $games(320, 224), ['fits panel']],
+        'flags an upright panel when the board cannot' => [['board' => $board(['rotates' => 'no']), 'panel' => $panel(['upright' => true])], $games(320, 224), ['clash panel']],
         'does not know whether the board turns pictures' => [['board' => $board([]), 'panel' => $panel(['upright' => true])], $games(320, 224), ['unmeasured board']],
         'says nothing without games' => [['panel' => $panel()], [], []],
         'goes by the margin of the brief' => [['panel' => $panel()], [...$games(320, 224), 'margins' => ['border-share' => 0.2]], ['tight panel']],

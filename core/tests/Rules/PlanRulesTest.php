@@ -8,7 +8,7 @@ use PocketPlot\Check\Money\ReadyMade;
 use PocketPlot\Check\People\Consumables;
 use PocketPlot\Check\People\Tools;
 use PocketPlot\Check\Software\DriverKnown;
-use PocketPlot\Check\Software\Image;
+use PocketPlot\Check\Software\ReadyImage;
 use PocketPlot\Check\Software\Rights;
 use PocketPlot\Check\Software\SafeShutdown;
 use PocketPlot\Check\Verdict;
@@ -16,9 +16,9 @@ use PocketPlot\Check\Whole\KitGaps;
 
 $board = static fn (array $software): array => ['role' => 'board', 'facets' => ['software' => ['card' => 'microsd', ...$software]]];
 
-describe(Image::id(), function () use ($board): void {
+describe(ReadyImage::id(), function () use ($board): void {
     it('answers', function (string $image, array $expected) use ($board): void {
-        expect(Make::verdicts(Image::class, Make::build(['board' => $board(['image' => $image])])))->toBe($expected);
+        expect(Make::verdicts(ReadyImage::class, Make::build(['board' => $board(['image' => $image])])))->toBe($expected);
     })->with(['accepts a ready one' => ['yes', ['fits board']], 'says tight of none' => ['no', ['tight board']], 'does not know' => ['unknown', ['unmeasured board']]]);
 });
 
@@ -42,8 +42,8 @@ describe(DriverKnown::id(), function () use ($board): void {
 });
 
 describe(SafeShutdown::id(), function () use ($board): void {
-    $pack = ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1]]];
-    $gauge = static fn (?float $seconds): array => ['role' => 'charger', 'facets' => ['gauge' => ['noticeSeconds' => $seconds]]];
+    $pack = ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1]]];
+    $gauge = static fn (?float $seconds): array => ['role' => 'charger', 'facets' => ['gauge' => ['warningSeconds' => $seconds]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(SafeShutdown::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -51,7 +51,7 @@ describe(SafeShutdown::id(), function () use ($board): void {
         'accepts notice enough' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(60)], ['fits board']],
         'says tight within five seconds' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(23)], ['tight board']],
         'flags notice that comes too late' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(10)], ['clash board']],
-        'says tight when nothing gives notice' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack], ['tight board']],
+        'says tight when nothing gives a low-battery warning' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack], ['tight board']],
         'says nothing of a build without a pack' => [['board' => $board(['needsShutdown' => 'yes'])], []],
         'does not know an unknown board' => [['board' => $board([]), 'pack' => $pack], ['unmeasured board']],
         'does not know unknown notice' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(null)], ['unmeasured gauge']],
@@ -71,13 +71,13 @@ describe(Rights::id(), function (): void {
 });
 
 describe(Tools::id(), function (): void {
-    $part = ['role' => 'board', 'part' => ['tools' => ['meter', 'soldering iron']]];
+    $part = ['role' => 'board', 'part' => ['tools' => ['multimeter', 'soldering iron']]];
     it('answers', function (array $lines, array $brief, array $expected): void {
         expect(Make::verdicts(Tools::class, Make::build($lines, $brief)))->toBe($expected);
     })->with([
-        'accepts a bench that has them' => [['part' => $part], ['tools' => ['meter', 'soldering iron']], ['fits part']],
-        'accepts one that is on the list' => [['part' => $part, 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]], ['tools' => ['meter']], ['fits part']],
-        'says tight of a missing one' => [['part' => $part], ['tools' => ['meter']], ['tight part']],
+        'accepts a bench that has them' => [['part' => $part], ['tools' => ['multimeter', 'soldering iron']], ['fits part']],
+        'accepts one that is on the list' => [['part' => $part, 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]], ['tools' => ['multimeter']], ['fits part']],
+        'says tight of a missing one' => [['part' => $part], ['tools' => ['multimeter']], ['tight part']],
         'does not know a bench nobody described' => [['part' => $part], [], ['unmeasured part']],
         'says nothing when no tool is wanted' => [['part' => ['role' => 'board']], [], []],
     ]);

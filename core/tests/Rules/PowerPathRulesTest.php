@@ -33,15 +33,15 @@ describe(ConverterHeadroom::id(), function () use ($pack, $converter): void {
         expect(Make::verdicts(ConverterHeadroom::class, Make::build(['pack' => $pack(), 'five' => $converter($output)])))->toBe($expected);
     })->with([
         // The pack falls to 10.0 V: 10 − 5 = 5 V are left for the dropout.
-        'accepts a step-down with room to spare' => [['converts' => 'down', 'dropoutV' => 1.2], ['fits five']],
-        'accepts exactly the wanted headroom' => [['converts' => 'down', 'dropoutV' => 4.9], ['fits five']],
-        'says tight with less' => [['converts' => 'down', 'dropoutV' => 4.95], ['tight five']],
-        'flags a linear one that runs out' => [['converts' => 'linear', 'dropoutV' => 5.1], ['clash five']],
-        'accepts one that moves both ways' => [['converts' => 'up-and-down', 'volts' => 12], ['fits five']],
-        'flags a step-up below its input' => [['converts' => 'up', 'volts' => 12], ['clash five']],
-        'accepts a step-up above its input' => [['converts' => 'up', 'volts' => 19], ['fits five']],
+        'accepts a step-down with room to spare' => [['topology' => 'buck', 'dropoutV' => 1.2], ['fits five']],
+        'accepts exactly the wanted headroom' => [['topology' => 'buck', 'dropoutV' => 4.9], ['fits five']],
+        'says tight with less' => [['topology' => 'buck', 'dropoutV' => 4.95], ['tight five']],
+        'flags a linear one that runs out' => [['topology' => 'linear', 'dropoutV' => 5.1], ['clash five']],
+        'accepts one that buck-boost' => [['topology' => 'buck-boost', 'volts' => 12], ['fits five']],
+        'flags a step-up below its input' => [['topology' => 'boost', 'volts' => 12], ['clash five']],
+        'accepts a step-up above its input' => [['topology' => 'boost', 'volts' => 19], ['fits five']],
         'does not know an unknown kind' => [[], ['unmeasured five']],
-        'does not know an unknown dropout' => [['converts' => 'down'], ['unmeasured five']],
+        'does not know an unknown dropout' => [['topology' => 'buck'], ['unmeasured five']],
     ]);
 });
 
@@ -155,7 +155,7 @@ describe(CableDrop::id(), function (): void {
 });
 
 describe(DeepDischarge::id(), function () use ($pack): void {
-    $guard = static fn (?float $volts): array => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['iron-phosphate'], 'series' => 4, 'cutOffV' => $volts]]];
+    $guard = static fn (?float $volts): array => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 4, 'cutOffV' => $volts]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(DeepDischarge::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -166,7 +166,7 @@ describe(DeepDischarge::id(), function () use ($pack): void {
         'says tight when half the charge is left' => [['pack' => $pack(['cutOffV' => 13.0])], ['tight pack']],
         'goes by the board that guards it' => [['pack' => $pack(['protection' => 'none']), 'guard' => $guard(10.4)], ['fits pack']],
         'flags lithium without any' => [['pack' => $pack(['protection' => 'none'])], ['clash pack']],
-        'says tight of nickel cells without any' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'nickel-metal-hydride', 'series' => 4, 'protection' => 'none']]]], ['tight cells']],
+        'says tight of nickel cells without any' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'NiMH', 'series' => 4, 'protection' => 'none']]]], ['tight cells']],
         'says nothing of alkaline cells and sealed banks' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 4]]], 'bank' => $pack(['sealed' => true])], []],
         'does not know a doubtful pack' => [['pack' => $pack(['protection' => 'unknown'])], ['unmeasured pack']],
         'does not know an unknown cut-off' => [['pack' => $pack(['cutOffV' => null])], ['unmeasured pack']],
@@ -175,7 +175,7 @@ describe(DeepDischarge::id(), function () use ($pack): void {
 });
 
 $charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
-    'chemistries' => ['iron-phosphate'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, 'powerPath' => 'yes', ...$with,
+    'chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, 'powerPath' => 'yes', ...$with,
 ]]];
 
 describe(ChargeRate::id(), function () use ($pack, $charger): void {
@@ -187,7 +187,7 @@ describe(ChargeRate::id(), function () use ($pack, $charger): void {
         // 10 Ah ÷ 0.9 A × 1.2 = 13.3 h.
         'says tight when a night will not do' => [['pack' => $pack(), 'charger' => $charger(['chargeMa' => 900])], ['tight charger']],
         'flags more current than the cells take' => [['pack' => $pack(), 'charger' => $charger(['chargeMa' => 5001])], ['clash charger']],
-        'shares the current among packs side by side' => [['pack' => $pack([], ['quantity' => 2]), 'charger' => $charger(['chargeMa' => 8000])], ['fits charger']],
+        'shares the current among packs in parallel' => [['pack' => $pack([], ['quantity' => 2]), 'charger' => $charger(['chargeMa' => 8000])], ['fits charger']],
         'does not know an unknown charge current' => [['pack' => $pack(), 'charger' => $charger(['chargeMa' => null])], ['unmeasured charger']],
         'does not know what an unlabelled pack takes' => [['pack' => $pack(['maxChargeMa' => null]), 'charger' => $charger()], ['unmeasured pack']],
         'does not know an unknown capacity' => [['pack' => $pack(['capacityMah' => null]), 'charger' => $charger()], ['unmeasured pack']],
@@ -202,8 +202,8 @@ describe(PlayWhileCharging::id(), function () use ($pack, $panel, $charger): voi
         'accepts a charger that feeds past the pack' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger()], [], ['fits charger']],
         'says tight when the play takes more' => [['pack' => $pack(), 'panel' => $panel(5000), 'charger' => $charger()], [], ['tight charger']],
         // A supply of 24 V × 4 A = 96 W leaves 36 W beside the play's 60 W; one of 24 V × 2 A does not even feed the play.
-        'accepts heavy play on a strong supply, past the pack' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 4000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['fits charger']],
-        'says tight on a weak supply' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['livesOn' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 2000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['tight charger']],
+        'accepts heavy play on a strong supply, past the pack' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 4000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['fits charger']],
+        'says tight on a weak supply' => [['pack' => $pack(), 'panel' => $panel(10000), 'charger' => $charger(['chargeMa' => 2000]), 'wall' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 24, 'continuousMa' => 2000]]], 'part' => ['sits' => 'outside'], 'line' => []]], [], ['tight charger']],
         'says tight without a power path' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], [], ['tight charger']],
         'flags it when the brief wants it' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], ['playWhileCharging' => true], ['clash charger']],
         'says nothing when the brief does not' => [['pack' => $pack(), 'panel' => $panel(2000), 'charger' => $charger(['powerPath' => 'no'])], ['playWhileCharging' => false], []],
@@ -237,7 +237,7 @@ describe(ParallelCells::id(), function () use ($pack): void {
         'says tight of a join of two alike' => [['pack' => $pack(), 'other' => $pack()], $join, ['tight pack']],
         'says tight of different capacities' => [['pack' => $pack(), 'other' => $pack(['capacityMah' => 5000])], $join, ['tight pack']],
         'flags different cell counts' => [['pack' => $pack(), 'other' => $pack(['series' => 3])], $join, ['clash pack']],
-        'flags different chemistries' => [['pack' => $pack(), 'other' => $pack(['chemistry' => 'lithium-ion'])], $join, ['clash pack']],
+        'flags different chemistries' => [['pack' => $pack(), 'other' => $pack(['chemistry' => 'Li-ion'])], $join, ['clash pack']],
         'does not know an unknown capacity' => [['pack' => $pack(), 'other' => $pack(['capacityMah' => null])], $join, ['unmeasured other']],
         'flags a join to what is no pack any more' => [['pack' => $pack(), 'other' => ['role' => 'board', 'facets' => []]], $join, ['clash other']],
         'flags it from either end' => [['other' => ['role' => 'board', 'facets' => []], 'pack' => $pack()], $join, ['clash other']],
@@ -261,7 +261,7 @@ describe(KeepAwake::id(), function (): void {
 
 describe(LinearHeat::id(), function () use ($pack): void {
     $linear = static fn (array $heat = []): array => ['role' => 'regulator', 'facets' => [
-        'supply' => ['volts' => Make::band(6, 20)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'peakMa' => 1000, 'efficiency' => 0.4, 'converts' => 'linear', 'dropoutV' => 1]], ...($heat === [] ? [] : ['heat' => $heat]),
+        'supply' => ['volts' => Make::band(6, 20)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'peakMa' => 1000, 'efficiency' => 0.4, 'topology' => 'linear', 'dropoutV' => 1]], ...($heat === [] ? [] : ['heat' => $heat]),
     ]];
     $load = static fn (float $heavy): array => ['role' => 'board', 'facets' => Make::load(4.5, 5.5, 10, 20, $heavy, 5)];
     it('answers', function (array $lines, array $expected) use ($pack): void {
@@ -303,12 +303,12 @@ describe(ShortCircuit::id(), function () use ($pack, $panel): void {
     })->with([
         'accepts a fuse above the need and below what the pack gives' => [['pack' => $pack(), 'panel' => $panel(1000), 'fuse' => $fuse(3000)], ['fits fuse']],
         'accepts the pack\'s own protection' => [['pack' => $pack(), 'panel' => $panel(1000)], ['fits pack']],
-        'accepts a protection board' => [['pack' => $pack(['protection' => 'none']), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['iron-phosphate'], 'series' => 4]]]], ['fits pack']],
+        'accepts a protection board' => [['pack' => $pack(['protection' => 'none']), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 4]]]], ['fits pack']],
         // 1200 mA flow at the worst moment.
         'flags a fuse that blows in use' => [['pack' => $pack(), 'panel' => $panel(1000), 'fuse' => $fuse(1000)], ['clash fuse']],
         'says tight of a fuse the pack may not blow' => [['pack' => $pack(), 'panel' => $panel(1000), 'fuse' => $fuse(31000)], ['tight fuse']],
         'flags bare lithium' => [['pack' => $pack(['protection' => 'none'])], ['clash pack']],
-        'says tight of bare nickel cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'nickel-metal-hydride', 'series' => 4, 'protection' => 'none']]]], ['tight cells']],
+        'says tight of bare nickel cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'NiMH', 'series' => 4, 'protection' => 'none']]]], ['tight cells']],
         'does not know a doubtful pack' => [['pack' => $pack(['protection' => 'unknown'])], ['unmeasured pack']],
         'does not know an unknown fuse' => [['pack' => $pack(), 'panel' => $panel(1000), 'fuse' => $fuse(null)], ['unmeasured fuse']],
     ]);

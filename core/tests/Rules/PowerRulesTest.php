@@ -30,7 +30,7 @@ describe(SupplyWindow::id(), function () use ($pack): void {
         ], ['fits tide', 'fits panel']],
         'does not know an unknown window' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => ['supply' => ['drawMa' => 100, 'drawAtV' => 12]]]], ['unmeasured panel']],
         'does not know an unknown rail' => [[
-            'bank' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'lithium-ion', 'series' => 1, 'sealed' => true], 'outputs' => [['name' => 'out']]]],
+            'bank' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'sealed' => true], 'outputs' => [['name' => 'out']]]],
             'panel' => ['role' => 'display', 'facets' => Make::load(4, 6)],
         ], ['unmeasured bank']],
     ]);
@@ -105,7 +105,7 @@ describe(RunTimeWanted::id(), function (): void {
         // Watts at 12 V: 6 idle, 12 usual, 24 heavy, each 10 % more or less, being from a datasheet.
         // Worst 512 × 0.8 ÷ 26.4 = 15.52 h; usual 512 × 0.85 ÷ (0.2 × 6 + 0.6 × 12 + 0.2 × 24 = 13.2) = 32.97 h; best 512 × 0.9 ÷ 5.4 = 85.33 h.
         $lines['pack']['facets'] = Make::ironPack(40000);
-        $lines['pack']['facets']['pack'] = [...$lines['pack']['facets']['pack'], 'resistanceMohm' => 0, 'cutOffV' => 0];
+        $lines['pack']['facets']['pack'] = [...$lines['pack']['facets']['pack'], 'internalResistanceMohm' => 0, 'cutOffV' => 0];
         $hours = Make::appraise(Make::build($lines, ['runTimeHours' => 4]))->vitals->runTime;
         expect($hours->least)->toEqualWithDelta(15.52, 0.1)->and($hours->usual)->toEqualWithDelta(32.97, 0.2)->and($hours->most)->toEqualWithDelta(85.33, 0.4);
     });
@@ -122,10 +122,10 @@ describe(RunTimeWanted::id(), function (): void {
     ]);
 
     it('holds under a condition while a figure is only assumed', function () use ($lines): void {
-        unset($lines['pack']['facets']['pack']['resistanceMohm']);
+        unset($lines['pack']['facets']['pack']['internalResistanceMohm']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 2]));
-        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says())->toContain('inner resistance')
-            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()), 'figure'))->toContain('pack.resistanceMohm');
+        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says())->toContain('internal resistance')
+            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()), 'figure'))->toContain('pack.internalResistanceMohm');
     });
 
     it('goes by the ways of playing that the builder named', function () use ($lines): void {
@@ -149,9 +149,9 @@ describe(RunTimeWanted::id(), function (): void {
 
 describe(ChargerMatch::id(), function () use ($pack): void {
     $charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
-        'chemistries' => ['iron-phosphate'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, ...$with,
+        'chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, ...$with,
     ]]];
-    $sun = static fn (float $most): array => ['role' => 'charger', 'facets' => ['livesOn' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => Make::band(0, $most)]]], 'part' => ['sits' => 'outside']];
+    $sun = static fn (float $most): array => ['role' => 'charger', 'facets' => ['poweredBy' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => Make::band(0, $most)]]], 'part' => ['sits' => 'outside']];
 
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(ChargerMatch::class, Make::build($lines)))->toBe($expected);
@@ -160,7 +160,7 @@ describe(ChargerMatch::id(), function () use ($pack): void {
         'says tight when nothing feeds the charger' => [['pack' => $pack, 'charger' => $charger()], ['tight charger']],
         'says nothing of alkaline cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 4]]]], []],
         'flags a pack without any charger' => [['pack' => $pack], ['clash pack']],
-        'flags the wrong chemistry' => [['pack' => $pack, 'charger' => $charger(['chemistries' => ['lithium-ion']])], ['clash charger']],
+        'flags the wrong chemistry' => [['pack' => $pack, 'charger' => $charger(['chemistries' => ['Li-ion']])], ['clash charger']],
         'flags the wrong cell count' => [['pack' => $pack, 'charger' => $charger(['seriesLeast' => 1, 'seriesMost' => 3])], ['clash charger']],
         'flags a source above the charger\'s input' => [['pack' => $pack, 'charger' => $charger(), 'sun' => $sun(43)], ['clash charger']],
         'does not know an unknown input window' => [['pack' => $pack, 'charger' => $charger(['inputVolts' => null]), 'sun' => $sun(21)], ['unmeasured charger']],
@@ -168,17 +168,17 @@ describe(ChargerMatch::id(), function () use ($pack): void {
 });
 
 describe(CellProtection::id(), function (): void {
-    $guard = ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['iron-phosphate'], 'series' => 4]]];
+    $guard = ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 4]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(CellProtection::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts a pack with its own' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack()]], ['fits pack']],
         'accepts a board that guards this pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')], 'guard' => $guard], ['fits pack']],
         'accepts a board although the pack is doubtful' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'unknown')], 'guard' => $guard], ['fits pack']],
-        'says nothing of cells that cannot burn so' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'nickel-metal-hydride', 'series' => 4, 'protection' => 'none']]]], []],
+        'says nothing of cells that cannot burn so' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'NiMH', 'series' => 4, 'protection' => 'none']]]], []],
         'flags a bare pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')]], ['clash pack']],
         'flags a board for another cell count' => [[
-            'pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')], 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['iron-phosphate'], 'series' => 2]]],
+            'pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')], 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 2]]],
         ], ['clash pack']],
         'does not know a doubtful pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'unknown')]], ['unmeasured pack']],
     ]);

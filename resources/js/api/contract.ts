@@ -1202,7 +1202,7 @@ export interface components {
         GamesClass: {
             class: string;
             players: number;
-            directions: number;
+            dPads: number;
             buttons: number;
             sticks: number;
             knobs: number;
@@ -1534,7 +1534,7 @@ export interface components {
             charge: number;
             volts: number;
             heavyVolts: number;
-            restVolts: number;
+            openCircuitVolts: number;
             amps: number;
             watts: number;
         };
@@ -1619,8 +1619,8 @@ export interface components {
                 by: string | null;
                 cutOffV: string | null;
                 latches: string;
-                restsAtV: number | null;
-                noticeSeconds: number | null;
+                recoversToV: number | null;
+                warningSeconds: number | null;
                 shutdownSeconds: number | null;
                 says: string[];
                 open: components["schemas"]["PowerGap"][];
@@ -1629,7 +1629,7 @@ export interface components {
         };
         Power: {
             ways: components["schemas"]["WayOfPlaying"][];
-            waysAreHouse: boolean;
+            profilesAreDefaults: boolean;
             way: number;
             celsius: number;
             wantedHours: number | null;

@@ -52,7 +52,7 @@ final class Coverage extends WholeRule
         $working = $lacking = [];
         $asked = [
             'players' => [$games->players, $players],
-            'crosses' => [$games->directions, $each->directions],
+            'd-pads' => [$games->dPads, $each->dPads],
             'buttons' => [$games->buttons, $each->buttons],
             'sticks' => [$games->sticks, $each->sticks],
             'knobs' => [$games->knobs, $each->knobs],
@@ -72,7 +72,7 @@ final class Coverage extends WholeRule
             $working[] = new WorkingLine('touch needed', 'yes', '', 'brief');
             $working[] = new WorkingLine('touch there', $each->touch ? 'yes' : 'no', '', 'datasheet');
             if (! $each->touch) {
-                $lacking[] = 'a panel that feels fingers';
+                $lacking[] = 'a touch panel';
             }
         }
         if ($lacking === []) {
@@ -82,7 +82,7 @@ final class Coverage extends WholeRule
         return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
             Remedy::add(Role::Controls, 'Add what is lacking'),
             ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
-            ...($games->touch ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a panel that feels fingers'), $facts->filling(Role::Display)) : []),
+            ...($games->touch ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a touch panel'), $facts->filling(Role::Display)) : []),
         ]), $about);
     }
 
@@ -115,7 +115,7 @@ final class Coverage extends WholeRule
             $set = $touch ? $controls->together(new Controls(1, 0, 0, 0, 0, true)) : $controls;
             array_push($sets, ...array_fill(0, min($pieces, max(1, $games->players)), $set));
         }
-        $wealth = static fn (Controls $set): int => min($set->directions, $games->directions) + min($set->buttons, $games->buttons) + min($set->sticks, $games->sticks) + min($set->knobs, $games->knobs);
+        $wealth = static fn (Controls $set): int => min($set->dPads, $games->dPads) + min($set->buttons, $games->buttons) + min($set->sticks, $games->sticks) + min($set->knobs, $games->knobs);
         usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
         if ($games->players === 1) {
             return [[$sets === [] ? $loose : $sets[0]->together($loose)], 1];
@@ -136,7 +136,7 @@ final class Coverage extends WholeRule
         foreach ($sets as $set) {
             $poorest = new Controls(
                 1,
-                min($poorest->directions, $set->directions),
+                min($poorest->dPads, $set->dPads),
                 min($poorest->buttons, $set->buttons),
                 min($poorest->sticks, $set->sticks),
                 min($poorest->knobs, $set->knobs),

@@ -18,7 +18,7 @@ use PocketPlot\Part\Role;
 final class CellProtection extends LineRule
 {
     /** Chemistries that can burn when shorted or emptied too far. */
-    private const NEEDING = ['lithium-ion', 'lithium-polymer', 'iron-phosphate'];
+    private const NEEDING = ['Li-ion', 'LiPo', 'LiFePO4'];
 
     public static function meta(): Meta
     {
@@ -42,10 +42,10 @@ final class CellProtection extends LineRule
 
             return;
         }
-        $guard = $facts->guardOf($line);
+        $guard = $facts->protectorOf($line);
         if ($guard !== null) {
             yield $this->answer(Verdict::Fits, [$line, $guard], fn (): Words => new Words("{$guard->name()} protects {$line->name()}.", [
-                ...$working, new WorkingLine($guard->name(), 'cuts off for '.$pack->series.' in a row', '', 'datasheet'),
+                ...$working, new WorkingLine($guard->name(), 'cuts off for '.$pack->series.'S', '', 'datasheet'),
             ]));
 
             return;

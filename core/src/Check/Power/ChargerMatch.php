@@ -41,7 +41,7 @@ final class ChargerMatch extends LineRule
 
     private function judge(Line $packLine, Pack $pack, Facts $facts): Finding
     {
-        $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series} in a row");
+        $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series}S");
         $chargers = $facts->with('charger');
         if ($chargers === []) {
             return $this->answer(Verdict::Clash, [$packLine], fn (): Words => new Words("Nothing in the parts list can charge {$packLine->name()}.", [$wanted], 'no charger', [
@@ -55,7 +55,7 @@ final class ChargerMatch extends LineRule
             $other = $line->part->charger;
 
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series} in a row). Charging cells with the wrong charger can set them on fire.", [$wanted, $this->text($line->name(), $other === null ? '' : self::made($other))], 'chemistry or cell count differ', [
+                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series}S). Charging cells with the wrong charger can set them on fire.", [$wanted, $this->text($line->name(), $other === null ? '' : self::made($other))], 'chemistry or cell count differ', [
                     $this->swap($line, 'Take a charger made for this pack'),
                     $this->swap($packLine, 'Take a pack that this charger is made for'),
                 ]));
@@ -85,14 +85,14 @@ final class ChargerMatch extends LineRule
         }
         $working[] = $this->row("{$source->name()} gives", $output->volts);
         // A solar panel's lowest volts only mean that it is not charging yet; too many volts break the charger.
-        $tooLow = $source->part->livesOn !== 'sun' ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
+        $tooLow = $source->part->poweredBy !== 'sun' ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
         if ($tooLow || $output->volts->most() > $charger->inputVolts->most()) {
             return $this->answer(Verdict::Clash, [$line, $source, $packLine],
                 fn (): Words => new Words("{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.", $working, 'outside the input window', [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)]));
         }
 
         return $this->answer(Verdict::Fits, [$line, $packLine, $source],
-            fn (): Words => new Words($line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and lives on {$source->name()}.", $working, 'chemistry, cell count and input agree'));
+            fn (): Words => new Words($line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and runs on {$source->name()}.", $working, 'chemistry, cell count and input agree'));
     }
 
     /** A socket of its own for any common charging lead, or a bay that it is plugged into the wall with. */
@@ -111,6 +111,6 @@ final class ChargerMatch extends LineRule
     {
         $cells = $charger->seriesLeast === $charger->seriesMost ? (string) $charger->seriesLeast : "{$charger->seriesLeast} to {$charger->seriesMost}";
 
-        return implode(', ', $charger->chemistries).", {$cells} in a row";
+        return implode(', ', $charger->chemistries).", {$cells}S";
     }
 }

@@ -11,16 +11,16 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
-use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
+use PocketPlot\Part\Topology;
 use PocketPlot\Power\Rail;
 
 final class ConverterHeadroom extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.converter-headroom', 'Each converter can move the voltage the way it has to, with its dropout left over at the lowest input.', ['output.converts', 'output.dropoutV', 'output.volts', 'pack.volts']);
+        return new Meta('power.converter-headroom', 'Each converter can make its output from what it gets, with its dropout left over at the lowest input.', ['output.topology', 'output.dropoutV', 'output.volts', 'pack.volts']);
     }
 
     protected function lines(Facts $facts): iterable
@@ -41,9 +41,9 @@ final class ConverterHeadroom extends LineRule
     private function judge(Line $line, Output $output, Rail $rail, float $wanted): Finding
     {
         $about = $output->name;
-        $working = [$this->row("{$rail->says()} gives", $rail->volts), $this->row("{$line->name()} makes", $output->volts), $this->text('It moves the voltage', $output->converts === Converts::Unknown ? '' : $output->converts->value)];
-        if ($output->converts === Converts::Unknown) {
-            return $this->unmeasured($line, FigureRef::output($output, 'converts'), [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
+        $working = [$this->row("{$rail->says()} gives", $rail->volts), $this->row("{$line->name()} makes", $output->volts), $this->text('Topology', $output->topology === Topology::Unknown ? '' : $output->topology->value)];
+        if ($output->topology === Topology::Unknown) {
+            return $this->unmeasured($line, FigureRef::output($output, 'topology'), [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
         }
         if (! $rail->volts->isKnown()) {
             return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[1]], "{$line->id}/{$about}");
@@ -51,10 +51,10 @@ final class ConverterHeadroom extends LineRule
         if (! $output->volts->isKnown()) {
             return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], [$working[0]], $about);
         }
-        if ($output->converts === Converts::Both) {
-            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words("{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'moves both ways'), $about);
+        if ($output->topology === Topology::BuckBoost) {
+            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words("{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'buck-boost'), $about);
         }
-        $raises = $output->converts === Converts::Up;
+        $raises = $output->topology === Topology::Boost;
         if (! $raises && ! $output->dropoutV->isKnown()) {
             return $this->unmeasured($line, FigureRef::output($output, 'dropoutV'), [$rail->line], $working, $about);
         }
@@ -65,11 +65,11 @@ final class ConverterHeadroom extends LineRule
         $verdict = self::byMargin($margin, $wanted);
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
-            $verdict === Verdict::Clash && $raises => "{$line->name()} can only raise the voltage, but {$rail->says()} goes up to ".self::n($rail->volts->most()).' V.',
+            $verdict === Verdict::Clash && $raises => "{$line->name()} is a boost converter and can only raise the voltage, but {$rail->says()} goes up to ".self::n($rail->volts->most()).' V.',
             $verdict === Verdict::Clash => "{$line->name()} cannot hold {$output->volts->says()} once {$rail->says()} falls to ".self::n($rail->volts->least()).' V.',
             default => "{$line->name()} holds {$output->volts->says()} over the whole of {$rail->says()}.",
         }, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
-            $this->swap($line, 'Take a converter that moves both ways or needs less'),
+            $this->swap($line, 'Take a buck-boost converter, or one that needs less'),
             $this->swap($rail->line, "Take another source than {$rail->line->name()}"),
         ]), $about);
     }

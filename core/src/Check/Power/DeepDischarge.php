@@ -40,7 +40,7 @@ final class DeepDischarge extends LineRule
 
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
-        $guard = $facts->guardOf($line);
+        $guard = $facts->protectorOf($line);
         $first = $facts->cutOffOf($line) ?? throw new \LogicException('only packs are judged');
         $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
         if ($guard === null && $pack->protection === Protection::Unknown) {
@@ -63,7 +63,7 @@ final class DeepDischarge extends LineRule
         }
         $floor = (Constants::CELL_FLOOR_V[$pack->chemistry] ?? 0.0) * $pack->series;
         $empty = $pack->volts()->least();
-        $working = [...$working, $this->row('Cuts off at', $cutOff), $this->count("Harm begins at ({$pack->chemistry}, {$pack->series} in a row)", $floor, 'V', 'datasheet')];
+        $working = [...$working, $this->row('Cuts off at', $cutOff), $this->count("Harm begins at ({$pack->chemistry}, {$pack->series}S)", $floor, 'V', 'datasheet')];
         [$verdict, $says] = match (true) {
             $cutOff->least() < $floor - 1e-9 => [Verdict::Clash, "The cut-off at {$cutOff->says()} comes too late for {$line->name()}: cells are harmed below ".self::n($floor).' V.'],
             $cutOff->least() < $empty - 1e-9 => [Verdict::Tight, "The cut-off at {$cutOff->says()} lies below what {$line->name()} calls empty (".self::n($empty).' V); it ages faster.'],

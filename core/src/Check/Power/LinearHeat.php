@@ -12,9 +12,9 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
-use PocketPlot\Part\Converts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
+use PocketPlot\Part\Topology;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
@@ -36,7 +36,7 @@ final class LinearHeat extends LineRule
         $rail = $line->part->isConverter() ? $facts->railOf($line) : null;
         foreach ($line->part->outputs as $output) {
             $below = $facts->rail("{$line->id}:{$output->name}");
-            if ($rail !== null && $output->converts === Converts::Linear && $below !== null && $below->loads !== []) {
+            if ($rail !== null && $output->topology === Topology::Linear && $below !== null && $below->loads !== []) {
                 yield $this->judge($line, $output, $rail, $below, $facts);
             }
         }

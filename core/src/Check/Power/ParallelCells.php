@@ -19,7 +19,7 @@ final class ParallelCells extends Rule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.parallel-cells', 'Packs side by side are of one kind, and levelled before they are joined.', ['pack.capacityMah']);
+        return new Meta('power.parallel-cells', 'Packs in parallel are of one kind, and levelled before they are joined.', ['pack.capacityMah']);
     }
 
     public function subjects(Facts $facts): iterable
@@ -53,11 +53,11 @@ final class ParallelCells extends Rule
         if ($a === null || $b === null) {
             $none = $a === null ? $one : $other;
 
-            return $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], fn (): Words => new Words("{$none->name()} is no pack; only packs stand side by side.", [], 'an impossible join', [Remedy::byHand('Take the join away.')]), "{$one->id}/{$other->id}");
+            return $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], fn (): Words => new Words("{$none->name()} is no pack; only packs can be in parallel.", [], 'an impossible join', [Remedy::byHand('Take the join away.')]), "{$one->id}/{$other->id}");
         }
-        $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series} in a row"), $this->text($other->name(), "{$b->chemistry}, {$b->series} in a row")];
+        $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series}S"), $this->text($other->name(), "{$b->chemistry}, {$b->series}S")];
         if ($a->chemistry !== $b->chemistry || $a->series !== $b->series) {
-            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} must not stand side by side: one would pour into the other.", $working, 'chemistry or cell count differ', [
+            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} must not be in parallel: one would pour into the other.", $working, 'chemistry or cell count differ', [
                 $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
             ]), $other->id);
         }
@@ -80,7 +80,7 @@ final class ParallelCells extends Rule
     {
         $volts = $facts->margin('parallel-volts');
 
-        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} stand side by side: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
+        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} are in parallel: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
             $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),
         ], 'holds when they are levelled first', [
             Remedy::byHand('Charge each one full on its own, let them rest an hour, meter both. Join them only when they agree, with a fuse each. Unsure? Leave it to someone who knows packs.'),

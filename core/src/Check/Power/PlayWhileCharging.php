@@ -73,7 +73,7 @@ final class PlayWhileCharging extends LineRule
         if ($supply !== null) {
             $working[] = $this->row('The supply gives', Figure::exactly($supply, 'W'));
         }
-        // Past the pack the play lives on the supply; while nobody knows what that gives, on what the charger gives.
+        // Past the pack the play runs on the supply; while nobody knows what that gives, on what the charger gives.
         $left = $supply === null ? $gives - $watts->usual() : min($gives, $supply - $watts->usual());
         $fits = $left > 0.0;
 

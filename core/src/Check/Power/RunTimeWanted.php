@@ -22,7 +22,7 @@ final class RunTimeWanted extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.resistanceMohm', 'pack.cutOffV']);
+        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.internalResistanceMohm', 'pack.cutOffV']);
     }
 
     protected function ofWhole(Facts $facts): iterable

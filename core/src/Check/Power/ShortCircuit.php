@@ -49,7 +49,7 @@ final class ShortCircuit extends LineRule
         if ($pack->protection === Protection::BuiltIn) {
             return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts'));
         }
-        $guard = $facts->guardOf($line);
+        $guard = $facts->protectorOf($line);
         if ($guard !== null) {
             return $this->answer(Verdict::Fits, [$line, $guard], fn (): Words => new Words("{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts'));
         }

@@ -44,7 +44,7 @@ final class SupplyWindow extends Rule
     {
         [$unfed, $inCircles, $impossible] = $facts->misfed();
         foreach ($inCircles as $line) {
-            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that does not live on it.')]), 'circle');
+            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that it does not feed.')]), 'circle');
         }
         foreach ($impossible as $join) {
             $from = $facts->line($join->from);
@@ -81,14 +81,14 @@ final class SupplyWindow extends Rule
         }
         $below = $rail->volts->least() - $window->least();
         $above = $window->most() - $rail->volts->most();
-        $limit = $feed->input->limitVolts;
+        $limit = $feed->input->absoluteMaxV;
         if ($limit->isKnown()) {
-            $working[] = $this->row("{$at} breaks above", $limit);
+            $working[] = $this->row("{$at}: absolute maximum", $limit);
         }
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
         $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
 
-        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That breaks it.' : ''), $working, sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason), $verdict === Verdict::Fits ? [] : [
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That is above its absolute maximum.' : ''), $working, sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason), $verdict === Verdict::Fits ? [] : [
             Remedy::add(Role::Regulator, 'Add a regulator between them'),
             $this->swap($line),
             ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),

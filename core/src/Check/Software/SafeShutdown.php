@@ -20,7 +20,7 @@ final class SafeShutdown extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('software.safe-shutdown', 'A board that must be shut down is told in time that the pack runs low.', ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.noticeSeconds']);
+        return new Meta('software.safe-shutdown', 'A board that must be shut down is told in time that the pack runs low.', ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.warningSeconds']);
     }
 
     protected function lines(Facts $facts): iterable
@@ -47,19 +47,19 @@ final class SafeShutdown extends LineRule
         $gauge = $facts->with('gauge')[0] ?? null;
         if ($gauge === null || $gauge->part->gauge === null) {
             return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words("Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.", $working, 'holds when it is shut down by hand in time', [
-                Remedy::add(Role::Charger, 'Add a managed board that gives notice'), $this->swap($facts->with('pack')[0], 'Take a pack that gives notice'), Remedy::byHand('Keep a second card with a copy; shut down by the menu when the play gets long.'),
+                Remedy::add(Role::Charger, 'Add a managed board that gives a low-battery warning'), $this->swap($facts->with('pack')[0], 'Take a pack that gives a low-battery warning'), Remedy::byHand('Keep a second card with a copy; shut down by the menu when the play gets long.'),
             ]));
         }
-        if (! $gauge->part->gauge->noticeSeconds->isKnown()) {
-            return $this->unmeasured($gauge, 'gauge.noticeSeconds', [$board], $working);
+        if (! $gauge->part->gauge->warningSeconds->isKnown()) {
+            return $this->unmeasured($gauge, 'gauge.warningSeconds', [$board], $working);
         }
         if (! $software->shutdownSeconds->isKnown()) {
             return $this->unmeasured($board, 'software.shutdownSeconds', [$gauge], $working);
         }
-        $margin = $gauge->part->gauge->noticeSeconds->least() - $software->shutdownSeconds->most();
+        $margin = $gauge->part->gauge->warningSeconds->least() - $software->shutdownSeconds->most();
 
-        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf('%s gives %s of notice; %s shuts down in %s.', $gauge->name(), $gauge->part->gauge->noticeSeconds->says(), $board->name(), $software->shutdownSeconds->says()), [
-            ...$working, $this->row("{$gauge->name()}, notice", $gauge->part->gauge->noticeSeconds), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
-        ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that gives notice earlier'), $this->swap($board)]));
+        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf('%s gives %s of warning; %s shuts down in %s.', $gauge->name(), $gauge->part->gauge->warningSeconds->says(), $board->name(), $software->shutdownSeconds->says()), [
+            ...$working, $this->row("{$gauge->name()}, warning", $gauge->part->gauge->warningSeconds), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
+        ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that warns earlier'), $this->swap($board)]));
     }
 }

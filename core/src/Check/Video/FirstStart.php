@@ -17,7 +17,7 @@ final class FirstStart extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.', ['picture.firstStart']);
+        return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.', ['video.firstStart']);
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -27,9 +27,9 @@ final class FirstStart extends WholeRule
         if ($board === null || $displays === []) {
             return;
         }
-        $first = $board->part->picture?->firstStart;
+        $first = $board->part->video?->firstStart;
         if ($first === null) {
-            yield $this->unmeasured($board, 'picture.firstStart', $displays, [], '', 'have another screen ready');
+            yield $this->unmeasured($board, 'video.firstStart', $displays, [], '', 'have another screen ready');
 
             return;
         }

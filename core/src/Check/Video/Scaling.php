@@ -20,7 +20,7 @@ final class Scaling extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.', ['picture.turns']);
+        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.', ['video.rotates']);
     }
 
     protected function lines(Facts $facts): iterable
@@ -36,10 +36,10 @@ final class Scaling extends LineRule
         }
         $board = $facts->board();
         if ($panel->upright && $board !== null && $board->id !== $display->id) {
-            $turns = $board->part->picture->turns ?? YesNo::Unknown;
+            $turns = $board->part->video->rotates ?? YesNo::Unknown;
             $working = [$this->text("{$display->name()} scans", 'upright'), $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value)];
             if ($turns === YesNo::Unknown) {
-                yield $this->unmeasured($board, 'picture.turns', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
+                yield $this->unmeasured($board, 'video.rotates', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
 
                 return;
             }

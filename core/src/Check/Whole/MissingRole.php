@@ -38,7 +38,7 @@ final class MissingRole extends WholeRule
         foreach ($missing as $role) {
             yield $this->lacking($role->value, $role);
         }
-        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->livesOn === 'mains') === []) {
+        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->poweredBy === 'mains') === []) {
             yield $this->lacking('pack or wall supply', Role::Cells);
         } elseif ($missing === []) {
             yield $this->answer(Verdict::Fits, [], fn (): Words => new Words('Board, display, controls, case and power are all there.', [

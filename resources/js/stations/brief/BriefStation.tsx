@@ -248,7 +248,7 @@ function Ticks({ title, words, chosen, onChange }: { title: string; words: strin
 
 const counts = [
     ['players', 'Players'],
-    ['directions', 'Crosses'],
+    ['dPads', 'D-pads'],
     ['buttons', 'Buttons'],
     ['sticks', 'Sticks'],
     ['knobs', 'Knobs'],

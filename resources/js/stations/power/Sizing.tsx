@@ -97,7 +97,7 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
                             <input type="checkbox" className="size-5" checked={all} onChange={(event) => setAll(event.target.checked)} /> also those that do not do it
                         </label>
                     </div>
-                    {shown.length === 0 && <p className="mb-4">No pack of the library does it, even six side by side.</p>}
+                    {shown.length === 0 && <p className="mb-4">No pack of the library does it, even six in parallel.</p>}
                     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Packs">
                         <table className="mb-6 w-full">
                             <thead>

@@ -74,7 +74,7 @@ export function Ways({ report }: { report: Power }) {
         >
             <p className="mb-3 max-w-prose">
                 Which share of the time it idles, plays, or works at its worst. Light, volume and fan outrank the state for the parts they concern; left empty, those parts go by the state.
-                {report.waysAreHouse && ' These three are ours; name your own and only they count.'}
+                {report.profilesAreDefaults && ' These three are ours; name your own and only they count.'}
             </p>
             {hasMoved && (
                 <p role="status" className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-tight pl-3">
@@ -136,7 +136,7 @@ export function Ways({ report }: { report: Power }) {
                     Keep these ways
                 </Button>
                 {drafts.length < 8 && <Button onClick={() => write([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
-                {!report.waysAreHouse && (
+                {!report.profilesAreDefaults && (
                     <Button look="bare" disabled={busy} onClick={() => void save([])}>
                         Back to the house’s three
                     </Button>

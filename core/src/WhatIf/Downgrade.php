@@ -10,7 +10,7 @@ use PocketPlot\Part\Part;
  * How much a replacement gives away, in tenths of what the old part gave: pixels, energy, room,
  * controls, storage. Nought when it gives as much or more; a change of place counts ten.
  */
-final class Loss
+final class Downgrade
 {
     public static function between(Part $old, Part $new): int
     {
@@ -33,7 +33,7 @@ final class Loss
             'face' => $part->panel === null || $part->size->sidesMm() === [] ? 0.0 : $part->size->sidesMm()[0] * $part->size->sidesMm()[1],
             'energy' => $part->pack?->wattHours()->usual ?? 0.0,
             'room' => $part->body === null || $part->body->drawn ? 0.0 : $part->body->cavity()->volumeCm3() ?? 0.0,
-            'controls' => $controls === null ? 0.0 : (float) ($controls->directions + $controls->buttons + $controls->sticks + $controls->knobs),
+            'controls' => $controls === null ? 0.0 : (float) ($controls->dPads + $controls->buttons + $controls->sticks + $controls->knobs),
             'storage' => $part->storage?->capacityGb->usual ?? 0.0,
             'current' => (float) max([0.0, ...array_map(static fn ($output): float => $output->continuousMa->usual ?? 0.0, $part->isConverter() ? $part->outputs : [])]),
         ]);

@@ -15,7 +15,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Money;
 
-final class Budget extends WholeRule
+final class WithinBudget extends WholeRule
 {
     public static function meta(): Meta
     {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 /** One moment of a discharge: the balance in every state of play, weighed by its share. */
-final readonly class Instant
+final readonly class OperatingPoint
 {
-    /** Packs without a resistance could not stand side by side: currents between them would have no bound. */
+    /** Packs without a resistance could not are in parallel: currents between them would have no bound. */
     private const LEAST_OHM = 1e-5;
 
     /** Mean amps out of the terminals. */
@@ -19,7 +19,7 @@ final readonly class Instant
     /** Volts at the terminals in the heaviest state played. */
     public float $leastVolts;
 
-    public float $restVolts;
+    public float $openCircuitVolts;
 
     /** @var list<float> amps that leave the store of each pack; below nought where another fills it */
     public array $drains;
@@ -59,7 +59,7 @@ final readonly class Instant
             $used += $share * $flow->used;
             foreach (self::split($circuit, $charge, $at, $taken) as $index => $out) {
                 $cells = $circuit->cells[$index];
-                $own = $cells->restVolts($charge[$index]);
+                $own = $cells->openCircuitVolts($charge[$index]);
                 $drain = $out > 0.0 ? $cells->drain($out) : $out;
                 $drains[$index] += $share * $drain;
                 $stored += $share * $own * $drain;
@@ -70,7 +70,7 @@ final readonly class Instant
         $this->amps = $amps;
         $this->volts = $volts;
         $this->leastVolts = $least;
-        $this->restVolts = $rest;
+        $this->openCircuitVolts = $rest;
         $this->drains = array_values($drains);
         $this->stored = $stored;
         $this->lostToRate = $rate;
@@ -81,21 +81,21 @@ final readonly class Instant
     }
 
     /**
-     * Packs side by side as one (Millman): rest volts = Σ(volts ÷ ohm) ÷ Σ(1 ÷ ohm), resistance = 1 ÷ Σ(1 ÷ ohm).
+     * Packs in parallel as one (Millman): open-circuit volts = Σ(volts ÷ ohm) ÷ Σ(1 ÷ ohm), resistance = 1 ÷ Σ(1 ÷ ohm).
      *
      * @param  list<float>  $charge
-     * @return array{float, float} rest volts, ohm
+     * @return array{float, float} open-circuit volts, ohm
      */
     public static function together(Circuit $circuit, array $charge): array
     {
         if (count($charge) === 1) {
-            return [$circuit->cells[0]->restVolts($charge[0]), $circuit->cells[0]->ohm];
+            return [$circuit->cells[0]->openCircuitVolts($charge[0]), $circuit->cells[0]->ohm];
         }
         $sum = $siemens = 0.0;
         foreach ($circuit->cells as $index => $cells) {
             $one = 1 / max(self::LEAST_OHM, $cells->ohm);
             $siemens += $one;
-            $sum += $cells->restVolts($charge[$index]) * $one;
+            $sum += $cells->openCircuitVolts($charge[$index]) * $one;
         }
 
         return [$sum / $siemens, 1 / $siemens];
@@ -112,7 +112,7 @@ final readonly class Instant
     public static function split(Circuit $circuit, array $charge, float $volts, float $amps): array
     {
         return count($charge) === 1 ? [$amps] : array_map(
-            static fn (Cells $cells, float $left): float => ($cells->restVolts($left) - $volts) / max(self::LEAST_OHM, $cells->ohm),
+            static fn (PackModel $cells, float $left): float => ($cells->openCircuitVolts($left) - $volts) / max(self::LEAST_OHM, $cells->ohm),
             $circuit->cells, $charge,
         );
     }

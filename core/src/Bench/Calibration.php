@@ -12,7 +12,7 @@ use PocketPlot\Power\SupplyTree;
  * too little to say. Times alone only give capacity and draw together; a log of volts and amps parts them;
  * a converter's efficiency wants a meter on both of its sides in the same state.
  */
-final readonly class Fit
+final readonly class Calibration
 {
     /** Tests that are needed before their scatter says anything. */
     private const ENOUGH = 2;

@@ -10,12 +10,12 @@ use PocketPlot\Part\Pack;
 use PocketPlot\Quantity\Figure;
 
 /** A pack as the discharge sees it, every figure taken at its place in the band. */
-final class Cells
+final class PackModel
 {
-    /** @var array<string, non-empty-list<float>> rest volts of one cell, worked out once for each kind */
+    /** @var array<string, non-empty-list<float>> open-circuit volts of one cell, worked out once for each kind */
     private static array $curves = [];
 
-    /** @var non-empty-list<float> rest volts of one cell, empty to full */
+    /** @var non-empty-list<float> open-circuit volts of one cell, empty to full */
     private array $rest;
 
     private readonly int $last;
@@ -41,7 +41,7 @@ final class Cells
         /** Amps above which protection trips; null when it has no such limit. */
         public readonly ?float $tripA,
     ) {
-        $this->rest = self::$curves["{$chemistry} {$cellFullV} {$cellNominalV} {$cellEmptyV}"] ??= Chemistry::restVolts($chemistry, $cellFullV, $cellNominalV, $cellEmptyV);
+        $this->rest = self::$curves["{$chemistry} {$cellFullV} {$cellNominalV} {$cellEmptyV}"] ??= Chemistry::openCircuitVolts($chemistry, $cellFullV, $cellNominalV, $cellEmptyV);
         $this->last = count($this->rest) - 1;
         [$hours, $this->exponent] = Chemistry::rate($chemistry);
         $this->gentleA = $ratedCoulombs / 3600 / $hours;
@@ -61,17 +61,17 @@ final class Cells
                 return null;
             }
         }
-        $resistance = $pack->resistanceMohm;
+        $resistance = $pack->internalResistanceMohm;
         if (! $resistance->isKnown()) {
             if (! $pack->maxDischargeMa->isKnown() || $pack->maxDischargeMa->least() <= 0.0) {
-                $gaps->missing($line, 'pack.resistanceMohm');
+                $gaps->missing($line, 'pack.internalResistanceMohm');
 
                 return null;
             }
             // A pack that may give its largest current still stands above empty then: that bounds its resistance.
             $bound = $pack->series * max(0.0, $pack->cellNominalV->usual() - $pack->cellEmptyV->usual()) / $pack->maxDischargeMa->least() * 1e6;
             $resistance = Figure::band(0.0, $bound / 2, $bound, 'mΩ');
-            $gaps->assumed($line, 'pack.resistanceMohm');
+            $gaps->assumed($line, 'pack.internalResistanceMohm');
         }
         $ohm = $at->of("{$line->id} resistance", $resistance, false) / 1000 / $line->quantity;
         $rated = $pack->capacityMah->usual() * 3.6 * $line->quantity;
@@ -82,7 +82,7 @@ final class Cells
             throw BadSupply::at($line, FigureRef::of('pack', 'capacityMah'), 'is nought; write what is printed on the pack');
         }
         if ($ohm < 0.0) {
-            throw BadSupply::at($line, FigureRef::of('pack', 'resistanceMohm'), 'is below nought; write the ohms as they were measured');
+            throw BadSupply::at($line, FigureRef::of('pack', 'internalResistanceMohm'), 'is below nought; write the ohms as they were measured');
         }
 
         return new self(
@@ -102,8 +102,8 @@ final class Cells
         );
     }
 
-    /** Volts of the rested row with this share of the charge left. */
-    public function restVolts(float $charge): float
+    /** Volts of the rested pack with this share of the charge left. */
+    public function openCircuitVolts(float $charge): float
     {
         if ($charge <= 0.0) {
             return $this->rest[0] * $this->series;
@@ -131,7 +131,7 @@ final class Cells
         $to = min(1.0, $to);
         while ($here < $to - 1e-12) {
             $next = min($to, (floor($here * $this->last + 1e-9) + 1) / $this->last);
-            $sum += ($this->restVolts($here) + $this->restVolts($next)) / 2 * ($next - $here);
+            $sum += ($this->openCircuitVolts($here) + $this->openCircuitVolts($next)) / 2 * ($next - $here);
             $here = $next;
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Part;
 
-/** What pictures a board can make. */
-final readonly class Picture
+/** What video a board can give. */
+final readonly class VideoOut
 {
     /**
      * @param  list<Mode>|null  $modes  formats it is known to give; null when nobody knows
@@ -16,6 +16,6 @@ final readonly class Picture
         public ?array $firstStart,
         /** Takes a line with any format up to its largest. */
         public YesNo $ownModes,
-        public YesNo $turns,
+        public YesNo $rotates,
     ) {}
 }

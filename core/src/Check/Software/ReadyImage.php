@@ -13,7 +13,7 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\YesNo;
 
-final class Image extends LineRule
+final class ReadyImage extends LineRule
 {
     public static function meta(): Meta
     {

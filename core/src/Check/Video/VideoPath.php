@@ -17,7 +17,7 @@ use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Wiring\Leads;
 
-final class Path extends LineRule
+final class VideoPath extends LineRule
 {
     /** Signals that make a picture. */
     public const SIGNALS = ['hdmi', 'dsi', 'spi-panel', 'composite', 'parallel-rgb', 'edp'];
@@ -90,7 +90,7 @@ final class Path extends LineRule
     private static function boardFor(Line $display, array $boards, Facts $facts): Line
     {
         foreach ($facts->joins() as $join) {
-            foreach ($join->kind === 'picture' && $join->to === $display->id ? $boards : [] as $board) {
+            foreach ($join->kind === 'video' && $join->to === $display->id ? $boards : [] as $board) {
                 if ($board->id === $join->from) {
                     return $board;
                 }

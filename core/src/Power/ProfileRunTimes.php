@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 /** How one way of playing ends: with every figure at its bad end, as it usually goes, with every figure at its good end. */
-final readonly class WayEnds
+final readonly class ProfileRunTimes
 {
     /** Each end is null while figures are missing. */
     public function __construct(public string $way, public ?RunEnd $worst, public ?RunEnd $usual, public ?RunEnd $best) {}

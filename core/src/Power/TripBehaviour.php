@@ -15,7 +15,7 @@ use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 
 /** What ends a pack's run when nothing else does, and what the load sees when it trips. */
-final readonly class Guard
+final readonly class TripBehaviour
 {
     /** @param  list<string>  $says  one sentence a fact */
     private function __construct(
@@ -25,9 +25,9 @@ final readonly class Guard
         public Figure $cutOffV,
         public YesNo $latches,
         /** Volts that the pack recovers to once nothing is taken any more. */
-        public ?float $restsAtV,
+        public ?float $recoversToV,
         /** Seconds from the notice to the end, and those that a shutdown takes. */
-        public ?float $noticeSeconds,
+        public ?float $warningSeconds,
         public ?float $shutdownSeconds,
         public array $says,
         /** @var list<Missing> */
@@ -37,9 +37,9 @@ final readonly class Guard
     public static function of(Build $build, Line $line, Pack $pack, ?Run $run): self
     {
         $first = CutOff::of($build, $line, $pack);
-        [$by, $cutOff, $release, $latches] = [$first->by, $first->volts, $first->releaseV, $first->latches];
+        [$by, $cutOff, $release, $latches] = [$first->by, $first->volts, $first->recoveryV, $first->latches];
         $open = $says = [];
-        $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->restVolts($run->chargeLeft);
+        $rests = $run === null || $run->end === null ? null : $run->circuit->cells[0]->openCircuitVolts($run->chargeLeft);
         if ($by === null && $pack->protection === Protection::Unknown) {
             $says[] = "Nobody knows whether anything cuts {$line->name()} off. Until it is known, switch off before it is empty.";
             $open[] = new Missing($line, FigureRef::of('pack', 'protection'));
@@ -57,11 +57,11 @@ final readonly class Guard
                 $says[] = 'It stays off until a charger is plugged in: nothing starts again by itself.';
             } elseif ($rests !== null && $release->isKnown()) {
                 $says[] = $rests >= $release->least()
-                    ? sprintf('Left alone the pack recovers to %s V, above the %s at which it lets go again: the console starts, drops out and starts again. Switch off.', Number::says($rests), $release->says())
-                    : sprintf('Left alone the pack recovers to %s V, below the %s at which it lets go again: it stays dark until it is charged.', Number::says($rests), $release->says());
+                    ? sprintf('Left alone the pack recovers to %s V, above its recovery voltage of %s: the console starts, drops out and starts again. Switch off.', Number::says($rests), $release->says())
+                    : sprintf('Left alone the pack recovers to %s V, below its recovery voltage of %s: it stays dark until it is charged.', Number::says($rests), $release->says());
             } else {
                 $says[] = 'It comes back by itself as the pack recovers; the console may start and drop out again. Switch off.';
-                $release->isKnown() ?: $open[] = new Missing($by, $first->ref('releaseV'));
+                $release->isKnown() ?: $open[] = new Missing($by, $first->ref('recoveryV'));
             }
         }
         [$notice, $shutdown, $told] = self::notice($build, $run);
@@ -87,7 +87,7 @@ final readonly class Guard
         if ($notice === null) {
             return [null, $shutdown, ["Nothing tells {$board->name()} in time; shut it down by hand before the pack is empty."]];
         }
-        $from = $gauge !== null && $gauge->noticeSeconds->isKnown() ? 'From the notice' : 'From its own low-voltage warning';
+        $from = $gauge !== null && $gauge->warningSeconds->isKnown() ? 'From the low-battery warning' : 'From its own low-voltage warning';
         $long = $notice >= 120 ? Number::says($notice / 60).' min' : Number::says($notice).' s';
 
         return [$notice, $shutdown, [$shutdown === null
@@ -98,7 +98,7 @@ final readonly class Guard
     private static function seconds(?Gauge $gauge, ?Run $run, Line $board): ?float
     {
         if ($gauge !== null) {
-            return $gauge->noticeSeconds->isKnown() ? $gauge->noticeSeconds->least() : null;
+            return $gauge->warningSeconds->isKnown() ? $gauge->warningSeconds->least() : null;
         }
         foreach ($run->moments ?? [] as $moment) {
             if ($run !== null && $moment->kind === 'warns' && $moment->line->id === $board->id) {

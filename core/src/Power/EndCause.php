@@ -8,7 +8,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Quantity\Number;
 
 /** Who gives up, why, in which state, at how many volts (or amps) against which limit. */
-final readonly class GivesUp
+final readonly class EndCause
 {
     public const EMPTY = 'empty';
 

@@ -14,17 +14,17 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Mode;
 use PocketPlot\Part\Panel;
-use PocketPlot\Part\Picture;
+use PocketPlot\Part\VideoOut;
 use PocketPlot\Part\YesNo;
 
-final class PictureMode extends LineRule
+final class VideoMode extends LineRule
 {
     /** Signals whose format the two ends have to agree on; other panels are driven pixel by pixel. */
     private const AGREED = ['hdmi', 'edp'];
 
     public static function meta(): Meta
     {
-        return new Meta('video.mode', 'The board gives a picture format that the display takes, best its own pixels.', ['picture.modes', 'picture.ownModes', 'panel.modes']);
+        return new Meta('video.mode', 'The board gives a picture format that the display takes, best its own pixels.', ['video.modes', 'video.ownModes', 'panel.modes']);
     }
 
     protected function lines(Facts $facts): iterable
@@ -40,7 +40,7 @@ final class PictureMode extends LineRule
         }
         $panel = $display->part->panel;
         if ($panel !== null && $display->id !== $board->id && self::agreedSignal($board, $display) !== null) {
-            yield $this->judge($board, $board->part->picture, $display, $panel);
+            yield $this->judge($board, $board->part->video, $display, $panel);
         }
     }
 
@@ -57,23 +57,23 @@ final class PictureMode extends LineRule
         return null;
     }
 
-    private function judge(Line $board, ?Picture $picture, Line $display, Panel $panel): Finding
+    private function judge(Line $board, ?VideoOut $video, Line $display, Panel $panel): Finding
     {
         $own = "{$panel->widthPx} × {$panel->heightPx}";
         $working = [$this->text("{$display->name()}, own pixels", $own)];
-        if ($picture === null || $picture->modes === null) {
-            return $this->unmeasured($board, 'picture.modes', [$display], $working, $display->id);
+        if ($video === null || $video->modes === null) {
+            return $this->unmeasured($board, 'video.modes', [$display], $working, $display->id);
         }
-        $working[] = $this->text("{$board->name()} gives", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $picture->modes)));
-        foreach ($picture->modes as $mode) {
+        $working[] = $this->text("{$board->name()} gives", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $video->modes)));
+        foreach ($video->modes as $mode) {
             if ($mode->widthPx === $panel->widthPx && $mode->heightPx === $panel->heightPx) {
                 return $this->answer(Verdict::Fits, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its own {$own}.", $working, 'pixel for pixel'));
             }
         }
-        if ($picture->ownModes === YesNo::Unknown) {
-            return $this->unmeasured($board, 'picture.ownModes', [$display], $working, $display->id);
+        if ($video->ownModes === YesNo::Unknown) {
+            return $this->unmeasured($board, 'video.ownModes', [$display], $working, $display->id);
         }
-        if ($picture->ownModes === YesNo::Yes) {
+        if ($video->ownModes === YesNo::Yes) {
             return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its {$own} once a line is set.", $working, 'holds with a line in the set-up', [
                 Remedy::byHand("Set {$own} at 60 Hz as the board's own format before the first start with this display."),
                 $this->swap($display, 'Take a display with a common format'),
@@ -83,7 +83,7 @@ final class PictureMode extends LineRule
             return $this->unmeasured($display, 'panel.modes', [$board], $working);
         }
         $working[] = $this->text("{$display->name()} also takes", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $panel->modes)), 'datasheet');
-        foreach ($picture->modes as $mode) {
+        foreach ($video->modes as $mode) {
             foreach ($panel->modes as $taken) {
                 if ($mode->widthPx === $taken->widthPx && $mode->heightPx === $taken->heightPx) {
                     return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.", $working, 'scaled, so a little soft', [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 /** What became better and worse since somebody last looked. */
-final class Since
+final class VerdictChanges
 {
     /**
      * @param  array<string, string>  $looked  finding key => verdict at the last look

@@ -7,7 +7,7 @@ namespace PocketPlot\Power;
 use PocketPlot\Build\Line;
 
 /** Who takes how much in each state of play, at the part and at the source, losses on the way included. */
-final readonly class Budget
+final readonly class PowerBudget
 {
     /**
      * @param  list<array{key: string, line: Line, name: string, watts: array{off: float, idle: float, usual: float, heavy: float, start: ?float}, fromSource: float, share: float}>  $rows  most first
@@ -25,7 +25,7 @@ final readonly class Budget
     {
         $flows = $total = [];
         foreach ([PlayState::Off, PlayState::Idle, PlayState::Usual, PlayState::Heavy] as $state) {
-            [$rest, $ohm] = $circuit->cells === [] ? [1.0, 0.0] : Instant::together($circuit, array_fill(0, count($circuit->cells), 0.5));
+            [$rest, $ohm] = $circuit->cells === [] ? [1.0, 0.0] : OperatingPoint::together($circuit, array_fill(0, count($circuit->cells), 0.5));
             [$volts, $amps] = $circuit->balance($rest, $ohm, $state->value);
             $flows[$state->value] = $circuit->flow($volts, $state->value);
             $total[$state->says()] = $volts * $amps;

@@ -16,7 +16,7 @@ use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Constants;
 
-final class Limits extends WholeRule
+final class AirInside extends WholeRule
 {
     public static function meta(): Meta
     {

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Golden;
+use CoreTests\Make;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\Fields;
+use PocketPlot\File\Format;
+use PocketPlot\File\Json;
+use PocketPlot\File\Upgrade\FromVersion1;
+
+$old = static fn (string $name): string => Make::read("core/tests/version1/{$name}.pocketplot.json");
+
+it('opens a build of version 1, whose appraisal differs only in names', function (string $name) use ($old): void {
+    $build = BuildReader::read(Make::buildFormat()->decode($old($name)));
+    // Without what the library offers: that is asked of the library as it is now.
+    $said = Golden::inTodaysWords(Golden::plain(Golden::said("drawn {$name}", $build)));
+    $before = Golden::before()[$name];
+    foreach ($before['findings'] as $key => $findings) {
+        foreach (array_keys($findings) as $at) {
+            unset($before['findings'][$key][$at]['tried']);
+        }
+    }
+    unset($before['power']['scatter'], $before['power']['sizing']);
+    expect(Golden::differences($before, $said))->toBe([]);
+})->with([...Golden::IN_TREE, ...Golden::TRIALS]);
+
+it('opens a library of version 1, and every part is still read', function () use ($old): void {
+    $document = (new Format(Format::LIBRARY, Make::read('core/schema/library.schema.json')))->decode($old('library'));
+    expect($document['version'])->toBe(2)->and(count(BuildReader::parts(new Fields($document))))->toBe(count(Make::library()));
+});
+
+it('gives keys and words their new names', function (array $was, array $is): void {
+    $facets = static fn (array $facets): array => ['id' => 'x', 'facets' => $facets];
+    expect(FromVersion1::part($facets($was)))->toBe($facets($is));
+    // The same of groups that were decoded as objects.
+    $asObject = static fn (array $part): mixed => json_decode(Json::encode($part));
+    expect(Json::encode(FromVersion1::part($asObject($facets($was)))))->toBe(Json::encode($facets($is)));
+})->with([
+    'the wall' => [['livesOn' => 'mains'], ['poweredBy' => 'mains']],
+    'an absolute maximum' => [['supply' => ['volts' => 5, 'limitVolts' => 6]], ['supply' => ['volts' => 5, 'absoluteMaxV' => 6]]],
+    'a further input' => [['supplies' => [['name' => 'aux', 'limitVolts' => 6]]], ['supplies' => [['name' => 'aux', 'absoluteMaxV' => 6]]]],
+    'a boost converter' => [['outputs' => [['name' => 'out', 'converts' => 'up']]], ['outputs' => [['name' => 'out', 'topology' => 'boost']]]],
+    'a buck converter' => [['outputs' => [['name' => 'out', 'converts' => 'down']]], ['outputs' => [['name' => 'out', 'topology' => 'buck']]]],
+    'a buck-boost converter' => [['outputs' => [['converts' => 'up-and-down']]], ['outputs' => [['topology' => 'buck-boost']]]],
+    'a linear one' => [['outputs' => [['converts' => 'linear']]], ['outputs' => [['topology' => 'linear']]]],
+    'a pack' => [['pack' => ['chemistry' => 'iron-phosphate', 'resistanceMohm' => 30, 'releaseV' => 11]], ['pack' => ['chemistry' => 'LiFePO4', 'internalResistanceMohm' => 30, 'recoveryV' => 11]]],
+    'a charger' => [['charger' => ['chemistries' => ['lithium-ion', 'lithium-polymer', 'nickel-metal-hydride', 'alkaline'], 'way' => 'linear']], ['charger' => ['chemistries' => ['Li-ion', 'LiPo', 'NiMH', 'alkaline'], 'topology' => 'linear']]],
+    'a protection board' => [['protector' => ['chemistries' => ['lithium-ion'], 'releaseV' => 3]], ['protector' => ['chemistries' => ['Li-ion'], 'recoveryV' => 3]]],
+    'a gauge' => [['gauge' => ['noticeSeconds' => 30]], ['gauge' => ['warningSeconds' => 30]]],
+    'video' => [['picture' => ['turns' => 'yes', 'ownModes' => 'no']], ['video' => ['rotates' => 'yes', 'ownModes' => 'no']]],
+    'controls' => [['controls' => ['directions' => 1, 'buttons' => 4]], ['controls' => ['dPads' => 1, 'buttons' => 4]]],
+    'nothing that has a new name' => [['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]], ['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]]],
+    'a key of its own that has a meaning now' => [['livesOn' => 'sun', 'poweredBy' => 'hope'], ['poweredBy' => 'sun', 'own-poweredBy' => 'hope']],
+    'what is not what it should be' => [['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'lithium-ion']], ['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'Li-ion']]],
+]);
+
+it('upgrades the brief, the joins and the tools', function (): void {
+    $was = [
+        'version' => 1, 'brief' => ['tools' => ['meter', 'saw', 'crimping tongs'], 'games' => [['class' => 'x', 'directions' => 1]]], 'own' => ['kept' => true],
+        'parts' => [['id' => 'a', 'tools' => ['meter'], 'serves' => ['crimping tongs']]], 'joins' => [['kind' => 'picture', 'from' => 'a', 'to' => 'b'], ['kind' => 'power', 'from' => 'c', 'to' => 'd']],
+    ];
+    expect(FromVersion1::document($was))->toBe([
+        'version' => 2, 'brief' => ['tools' => ['multimeter', 'saw', 'crimping tool'], 'games' => [['class' => 'x', 'dPads' => 1]]], 'own' => ['kept' => true],
+        'parts' => [['id' => 'a', 'tools' => ['multimeter'], 'serves' => ['crimping tool']]], 'joins' => [['kind' => 'video', 'from' => 'a', 'to' => 'b'], ['kind' => 'power', 'from' => 'c', 'to' => 'd']],
+    ]);
+});
