@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
+use App\Http\Controllers\FindingController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LineController;
 use App\Http\Controllers\PageController;
@@ -68,7 +69,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('power', [PowerController::class, 'show']);
             Route::get('power/band', [PowerController::class, 'band']);
             Route::get('power/sizing', [PowerController::class, 'sizing']);
-            Route::put('ways', [PowerController::class, 'ways']);
+            Route::put('profiles', [PowerController::class, 'profiles']);
             Route::get('bench', [BenchController::class, 'show']);
             Route::get('bench/simulated', [BenchController::class, 'simulated']);
             Route::post('readings', [BenchController::class, 'write']);
@@ -81,9 +82,10 @@ Route::prefix('api')->group(function (): void {
             Route::put('ticks', [BuildController::class, 'tick']);
             Route::get('file', [BuildController::class, 'exportFile']);
             Route::get('parts.csv', [BuildController::class, 'exportCsv']);
-            Route::get('candidates', [LibraryController::class, 'candidates']);
-            Route::get('finding', [LibraryController::class, 'finding']);
-            Route::get('remedies', [LibraryController::class, 'remedies']);
+            Route::get('candidates', [FindingController::class, 'candidates']);
+            Route::get('fits', [FindingController::class, 'fits']);
+            Route::get('finding', [FindingController::class, 'show']);
+            Route::get('remedies', [FindingController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);
             Route::patch('lines/{line}', [LineController::class, 'change']);
             Route::delete('lines/{line}', [LineController::class, 'remove']);

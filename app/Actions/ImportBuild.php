@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\BuildPartRecord;
+use App\Mapping\BuildRows;
 use App\Models\BuildRecord;
-use App\Models\JoinRecord;
-use App\Models\LineRecord;
 use App\Models\PhotoRecord;
 use App\Models\ReadingRecord;
-use App\Models\TickRecord;
 use App\Models\User;
 use App\Models\Written;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use PocketPlot\Build\Line;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
@@ -72,27 +68,12 @@ final class ImportBuild
                 'extra' => $core->extra,
                 'profiles' => $core->profiles === [] ? null : array_map(BuildWriter::profile(...), $core->profiles),
             ]);
-            $parts = $lines = [];
-            foreach ($core->lines as $position => $line) {
-                $part = $parts[$line->part->id] ??= BuildPartRecord::query()->create(['build_id' => $build->id, 'key' => $line->part->id, 'spec' => $line->part->raw]);
-                $lines[$line->id] = LineRecord::query()->create(self::row($build, $part, $line, $position));
-            }
-            foreach ($core->joins as $join) {
-                JoinRecord::query()->create([
-                    'build_id' => $build->id, 'kind' => $join->kind,
-                    'from_line_id' => $lines[$join->from]->id, 'to_line_id' => $lines[$join->to]->id, 'output' => $join->output, 'input' => $join->input,
-                    'through_line_id' => $join->through === '' ? null : ($lines[$join->through]->id ?? null), 'gauge_awg' => $join->gaugeAwg, 'length_mm' => $join->lengthMm, 'extra' => $join->extra,
-                ]);
-            }
-            foreach ($core->ticks as $step => $day) {
-                TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
-            }
-
+            $lines = BuildRows::write($core, $build);
             foreach ($core->readings as $reading) {
                 $document = ReadingReader::document($reading);
                 $row = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $lines[$reading->line]->id, 'key' => $reading->id, 'document' => array_diff_key($document, ['photo' => true])]);
-                if ($reading->photo !== '') {
-                    PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => self::jpeg($reading->id, $reading->photo)]);
+                if ($reading->taken->photo !== '') {
+                    PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => self::jpeg($reading->id, $reading->taken->photo)]);
                 }
             }
             // The file was held against its schema as a whole.
@@ -110,29 +91,5 @@ final class ImportBuild
         } catch (ValidationException $none) {
             throw BadFile::at("readings/{$reading}/photo", lcfirst($none->getMessage()));
         }
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(BuildRecord $build, BuildPartRecord $part, Line $line, int $position): array
-    {
-        return [
-            'build_id' => $build->id,
-            'build_part_id' => $part->id,
-            'key' => $line->id,
-            'role' => $line->role->value,
-            'slot' => $line->slot,
-            'chosen' => $line->chosen,
-            'quantity' => $line->quantity,
-            'state' => $line->state->value,
-            'origin' => $line->origin->value,
-            'price_amount' => $line->price === null ? null : (string) $line->price->amount,
-            'price_currency' => $line->price?->currency,
-            'vendor' => $line->vendor,
-            'expected_on' => $line->expectedOn === null ? null : (string) $line->expectedOn,
-            'note' => $line->note,
-            'place' => $line->place,
-            'extra' => $line->extra,
-            'position' => $position,
-        ];
     }
 }

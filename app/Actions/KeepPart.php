@@ -54,6 +54,11 @@ final class KeepPart
         });
     }
 
+    public static function remove(PartRecord $part): void
+    {
+        DB::transaction(static fn () => $part->delete());
+    }
+
     public static function copy(User $user, PartRecord $part): PartRecord
     {
         return DB::transaction(static function () use ($user, $part): PartRecord {

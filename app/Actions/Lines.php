@@ -19,6 +19,12 @@ final class Lines
         return LineRecord::query()->where('build_id', $build->id)->where('key', $key)->firstOrFail();
     }
 
+    /** The build's own copy that a line holds. */
+    public static function partOf(BuildRecord $build, string $key): BuildPartRecord
+    {
+        return BuildPartRecord::query()->findOrFail(self::find($build, $key)->build_part_id);
+    }
+
     /** The build's own copy of a library part; made when there is none of the same content yet. */
     public static function ownCopy(BuildRecord $build, PartRecord $part): BuildPartRecord
     {

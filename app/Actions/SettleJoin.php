@@ -8,6 +8,7 @@ use App\Mapping\BuildMapper;
 use App\Models\BuildRecord;
 use App\Models\JoinRecord;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -34,9 +35,9 @@ final class SettleJoin
         } catch (BadFile $bad) {
             throw Complaint::about($bad, 'join');
         }
-        self::out($build, $join->kind, $join->to, $join->input, $join->kind === 'parallel' ? $join->from : null);
+        self::out($build, $join->kind->value, $join->to, $join->input, $join->kind === JoinKind::Parallel ? $join->from : null);
         JoinRecord::query()->create([
-            'build_id' => $build->id, 'kind' => $join->kind, 'from_line_id' => Lines::find($build, $join->from)->id, 'to_line_id' => Lines::find($build, $join->to)->id,
+            'build_id' => $build->id, 'kind' => $join->kind->value, 'from_line_id' => Lines::find($build, $join->from)->id, 'to_line_id' => Lines::find($build, $join->to)->id,
             'output' => $join->output, 'input' => $join->input, 'through_line_id' => $join->through === '' ? null : Lines::find($build, $join->through)->id,
             'gauge_awg' => $join->gaugeAwg, 'length_mm' => $join->lengthMm, 'extra' => [],
         ]);

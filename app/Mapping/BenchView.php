@@ -6,126 +6,24 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use App\Models\ReadingRecord;
-use PocketPlot\Bench\Calibration;
-use PocketPlot\Bench\Compared;
-use PocketPlot\Bench\OddOneOut;
-use PocketPlot\Bench\Replacement;
-use PocketPlot\Bench\RunTests;
-use PocketPlot\Bench\Sweep;
 use PocketPlot\Build\Build;
-use PocketPlot\Build\Reading;
-use PocketPlot\Check\Measuring;
-use PocketPlot\Facts\Facts;
-use PocketPlot\File\FigurePlace;
-use PocketPlot\File\ReadingReader;
-use PocketPlot\Part\SupplyInput;
-use PocketPlot\Power\ChargePlan;
-use PocketPlot\Quantity\Number;
+use PocketPlot\Report\BenchReport;
 
-/** What the API answers of a build's bench (contract/openapi.json, "Bench"). */
+/** What the API answers of a build's bench (contract/openapi.json, "Bench"): the report, with the photographs and what was removed. */
 final class BenchView
 {
     /** @return array<string, mixed> */
     public static function of(Build $build, BuildRecord $record): array
     {
-        $facts = new Facts($build);
-        $tests = (new RunTests($build, $facts->supplyTree(), $facts->leadOhms()))->compared();
-        $fit = Calibration::of($build, $facts->supplyTree(), $tests);
-        $odd = OddOneOut::among($tests);
         $photos = $record->readings()->has('photo')->pluck('key')->flip();
         $gone = ReadingRecord::query()->where('build_id', $record->id)->whereNotNull('removed_at')->orderByDesc('removed_at')->limit(10)->get();
+        $report = BenchReport::of($build);
+        $readings = is_array($report['readings']) ? $report['readings'] : [];
 
         return [
-            'readings' => array_map(static fn (Reading $reading): array => self::reading($reading, $facts, $photos->has($reading->id)), array_reverse($build->readings)),
+            ...$report,
+            'readings' => array_map(static fn (mixed $reading): array => is_array($reading) && is_string($reading['id'] ?? null) ? [...$reading, 'hasPhoto' => $photos->has($reading['id'])] : [], $readings),
             'removed' => $gone->map(static fn (ReadingRecord $row): string => $row->key)->all(),
-            'tests' => array_map(self::test(...), $tests),
-            'fit' => ['factors' => $fit->factors, 'lacking' => $fit->lacking],
-            'odd' => $odd === null ? null : [
-                'readings' => array_map(static fn (Compared $one): string => $one->reading->id, $odd->odd), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
-            ],
-            'sweeps' => (object) array_map(Sweep::begin(...), self::supplies($build)),
-            'ways' => array_map(static fn ($way): string => $way->name, $build->profilesOrDefaults()),
-        ];
-    }
-
-    /** @return array<string, SupplyInput> the main input of every part that has one, by line */
-    private static function supplies(Build $build): array
-    {
-        $supplies = [];
-        foreach ($build->chosen() as $line) {
-            if ($line->part->supply !== null) {
-                $supplies[$line->id] = $line->part->supply;
-            }
-        }
-
-        return $supplies;
-    }
-
-    /** @return array<string, mixed> */
-    private static function reading(Reading $reading, Facts $facts, bool $hasPhoto): array
-    {
-        $build = $facts->build;
-        $line = $build->line($reading->line);
-        $sweep = $reading->kind === 'sweep' ? Sweep::of($reading) : null;
-        $isOfThisPart = $line !== null && $reading->isOf($line);
-        $replacements = Replacement::of($build, $reading, $facts->leadOhms());
-        $asks = $sweep === null ? [] : $sweep->asks;
-        $supply = $line?->part->supply;
-        if ($isOfThisPart && $sweep !== null && $supply !== null && $sweep->isBeyond($supply)) {
-            $asks[] = sprintf('It was lit only above the %s V that its sheet allows: read both again before it is given that much once more.', Number::says(Sweep::begin($supply)['mostV'] ?? 0.0));
-        }
-        if ($isOfThisPart && $replacements === [] && in_array($reading->state, ['idle', 'usual', 'heavy'], true)) {
-            $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';
-        }
-
-        return [
-            ...array_diff_key(ReadingReader::document($reading), ['log' => true, 'photo' => true] + $reading->extra),
-            'part' => $reading->part === '' ? ($line?->name() ?? '') : $reading->part,
-            'rows' => count($reading->log),
-            'hasPhoto' => $hasPhoto,
-            'says' => $sweep === null ? self::says($reading).self::predictedCharge($reading, $build) : $sweep->says,
-            'asks' => $asks,
-            'isOfThisPart' => $isOfThisPart,
-            'replaces' => array_map(static fn (Replacement $one): array => [
-                'figure' => (string) $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
-                'counts' => $line !== null && FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
-            ], $replacements),
-        ];
-    }
-
-    /** What was predicted for a charge test, where the charger's figures are known. */
-    private static function predictedCharge(Reading $reading, Build $build): string
-    {
-        $line = $reading->kind === 'charge' ? $build->line($reading->line) : null;
-        $hours = $line === null ? null : ChargePlan::of($build, $line, null)?->atRest?->hoursBetween($reading->fromShare ?? 0.0, $reading->toShare ?? 1.0);
-
-        return $hours === null ? '' : '; '.Number::says($hours).' h were predicted';
-    }
-
-    private static function says(Reading $reading): string
-    {
-        $n = static fn (?float $value): string => Number::says($value ?? 0.0);
-
-        return match ($reading->kind) {
-            'draw' => "{$reading->state}: {$n($reading->milliamps)} mA at {$n($reading->volts)} V, {$n(($reading->milliamps ?? 0.0) * ($reading->volts ?? 0.0) / 1000)} W",
-            'run' => "ran {$n($reading->hours)} h".($reading->profile === '' ? '' : " as \"{$reading->profile}\"").", then: {$reading->stopped}",
-            'charge' => "charged in {$n($reading->hours)} h".($reading->fromShare === null ? '' : " from {$n($reading->fromShare * 100)} %").($reading->toShare === null ? '' : " to {$n($reading->toShare * 100)} %"),
-            'temperature' => "{$n($reading->celsius)} °C in air of {$n($reading->airC)} °C".($reading->volts === null || $reading->milliamps === null ? '' : " at {$n($reading->volts * $reading->milliamps / 1000)} W"),
-            default => (['lengthMm' => 'length', 'widthMm' => 'width', 'heightMm' => 'height'][$reading->figure] ?? $reading->figure).": {$n($reading->value)} mm",
-        };
-    }
-
-    /** @return array<string, mixed> */
-    private static function test(Compared $test): array
-    {
-        $round = static fn (?float $value): ?float => $value === null || ! is_finite($value) ? null : round($value, 3);
-
-        return [
-            'reading' => $test->reading->id, 'takenOn' => (string) $test->reading->takenOn, 'part' => $test->reading->part, 'profile' => $test->reading->profile, 'simulated' => $test->reading->simulated,
-            'measuredHours' => $round($test->measuredHours), 'predictedHours' => $round($test->predictedHours), 'leastHours' => $round($test->leastHours), 'mostHours' => $round($test->mostHours),
-            'ratio' => $round($test->ratio()), 'within' => $test->isWithin(), 'says' => $test->says(),
-            'predicted' => array_map(static fn (array $row): array => [round($row['h'], 4), round($row['volts'], 3), round($row['amps'], 4)], $test->run->rows ?? []),
-            'measured' => array_map(static fn (array $row): array => [round($row[0] / 3600, 4), $row[1], $row[2]], $test->reading->log),
         ];
     }
 }

@@ -8,6 +8,7 @@ use App\Models\BuildRecord;
 use App\Models\LineRecord;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
@@ -68,7 +69,7 @@ final class BuildMapper
         foreach ($record->joins as $join) {
             if (isset($names[$join->from_line_id], $names[$join->to_line_id])) {
                 $joins[] = new Join(
-                    $join->kind, $names[$join->from_line_id], $names[$join->to_line_id], $join->output, $join->input,
+                    JoinKind::from($join->kind), $names[$join->from_line_id], $names[$join->to_line_id], $join->output, $join->input,
                     $join->through_line_id === null ? '' : $names[$join->through_line_id] ?? '', $join->gauge_awg, $join->length_mm, $join->extra,
                 );
             }

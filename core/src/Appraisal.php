@@ -97,6 +97,19 @@ final readonly class Appraisal
         return null;
     }
 
+    /** @return array<string, string> the sentences of what fits, by finding key */
+    public function fits(): array
+    {
+        $fits = [];
+        foreach ($this->findings as $finding) {
+            if ($finding->verdict === Verdict::Fits) {
+                $fits[$finding->key()] = $finding->says();
+            }
+        }
+
+        return $fits;
+    }
+
     /** @return list<string> keys of all findings of this verdict */
     public function keysOf(Verdict $verdict): array
     {

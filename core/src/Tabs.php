@@ -26,9 +26,9 @@ final class Tabs
         $tabs = [
             'brief' => [$vitals->costVerdict->worseOf($vitals->runTimeVerdict)->worseOf($vitals->sizeVerdict)->worseOf($vitals->massVerdict), self::counted(count($build->brief->games), 'game')],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
-            'power' => [self::worstOf($findings, 'power.'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
+            'power' => [self::worstOf($findings, 'power'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->unmeasured).' open'],
-            'buy' => [self::worstOf($findings, 'money.budget'), $vitals->cost->rounded()],
+            'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
             'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
             'bench' => [$vitals->unmeasured > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->unmeasured} open"],
         ];
@@ -42,11 +42,11 @@ final class Tabs
     }
 
     /** @param  list<Finding>  $findings */
-    private static function worstOf(array $findings, string $rule = ''): Verdict
+    private static function worstOf(array $findings, ?string $station = null): Verdict
     {
         $worst = Verdict::Fits;
         foreach ($findings as $finding) {
-            $worst = str_starts_with($finding->rule, $rule) ? $worst->worseOf($finding->verdict) : $worst;
+            $worst = $station === null || $finding->station() === $station ? $worst->worseOf($finding->verdict) : $worst;
         }
 
         return $worst;

@@ -266,7 +266,7 @@ describe('a meter\'s log', function (): void {
         }
         $file = LogReader::read($text);
         // 199,998 s at 0.5 A are 27.78 Ah; 200 lines could not be read, all of them told.
-        expect($file->taken)->toBe(199800)->and(count($file->troubles) + $file->untold)->toBe(200)->and($file->sums?->milliampHours)->toEqualWithDelta(27777.5, 0.5)
+        expect($file->taken)->toBe(199800)->and(count($file->troubles) + $file->notListed)->toBe(200)->and($file->sums?->milliampHours)->toEqualWithDelta(27777.5, 0.5)
             ->and(count($file->log))->toBeLessThanOrEqual(600);
     });
 

@@ -3,11 +3,11 @@ import { StrictMode, Suspense, lazy } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import '../css/app.css';
-import { Mailbox } from './doors/Mailbox';
-import { AskForPassword, NewPassword, OpenAccount, Register, SignIn } from './doors/Doors';
-import { InWorkshop } from './doors/InWorkshop';
-import { Sheet } from './sheet/Sheet';
-import { Shelf } from './shelf/Shelf';
+import { Mailbox } from './sign-in/Mailbox';
+import { AskForPassword, NewPassword, OpenAccount, Register, SignIn } from './sign-in/SignInPages';
+import { SignedIn } from './sign-in/SignedIn';
+import { BuildFrame } from './frame/BuildFrame';
+import { BuildList } from './builds/BuildList';
 import { NoticeBoard } from './ui/Notices';
 
 const PartsStation = lazy(() => import('./stations/parts/PartsStation'));
@@ -18,7 +18,7 @@ const PowerStation = lazy(() => import('./stations/power/PowerStation'));
 const BenchStation = lazy(() => import('./stations/bench/BenchStation'));
 const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
 const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
-const Account = lazy(() => import('./doors/Account'));
+const Account = lazy(() => import('./sign-in/Account'));
 const Library = lazy(() => import('./library/Library'));
 const PartPage = lazy(() => import('./library/PartPage'));
 const EditPart = lazy(() => import('./library/EditPart'));
@@ -43,8 +43,8 @@ createRoot(place).render(
                             <Route path="/forgot-password" element={<AskForPassword />} />
                             <Route path="/new-password" element={<NewPassword />} />
                             <Route path="/mailbox" element={<Mailbox />} />
-                            <Route element={<InWorkshop />}>
-                                <Route path="/" element={<Shelf />} />
+                            <Route element={<SignedIn />}>
+                                <Route path="/" element={<BuildList />} />
                                 <Route path="/account" element={<Account />} />
                                 <Route path="/library" element={<Library />} />
                                 <Route path="/library/new" element={<EditPart />} />
@@ -53,7 +53,7 @@ createRoot(place).render(
                                 <Route path="/compare" element={<Compare />} />
                                 <Route path="/rules" element={<Rules />} />
                                 <Route path="/rules/:rule" element={<RulePage />} />
-                                <Route path="/builds/:id" element={<Sheet />}>
+                                <Route path="/builds/:id" element={<BuildFrame />}>
                                     <Route index element={<Navigate to="parts" replace />} />
                                     <Route path="brief" element={<BriefStation />} />
                                     <Route path="parts" element={<PartsStation />} />

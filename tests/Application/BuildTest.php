@@ -259,7 +259,7 @@ describe('files', function (): void {
 describe('the library', function (): void {
     it('finds parts by the beginnings of words', function (string $words, string $first): void {
         expect($this->getJson('/api/parts?q='.urlencode($words))->assertOk()->json('parts.0.name'))->toBe($first);
-    })->with([['rook wide', 'Rook 9 wide-range panel'], ['slim bod', 'Sedge Nib board'], ['tide 3', 'Sluice 12 V up-and-down, 3 A'], ['+drum* "', 'Drum round cell in holder']]);
+    })->with([['rook wide', 'Rook 9 wide-range panel'], ['slim bod', 'Sedge Nib board'], ['sluice 3', 'Sluice 12 V buck-boost, 3 A'], ['+drum* "', 'Drum round cell in holder']]);
 
     it('weighs every candidate against the build', function (): void {
         $build = $this->refuge($this->user);

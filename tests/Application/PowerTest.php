@@ -36,7 +36,7 @@ describe('power', function (): void {
 
     it('goes by the way of playing and the weather that are asked for', function (): void {
         $hours = fn (string $query): float => $this->getJson("{$this->at}/power{$query}")->assertOk()->json('sources.0.run.hours');
-        expect($hours('?way=2'))->toBeLessThan($hours('?way=0'))->and($hours('?celsius=0'))->toBeLessThan($hours(''));
+        expect($hours('?profile=2'))->toBeLessThan($hours('?profile=0'))->and($hours('?celsius=0'))->toBeLessThan($hours(''));
         $this->getJson("{$this->at}/power?celsius=900")->assertStatus(422)->assertJsonPath('fields.celsius.0', 'Write degrees between -40 and 60.');
     });
 
@@ -63,9 +63,9 @@ describe('power', function (): void {
     it('sizes and charges in the air that is asked about', function (): void {
         $build = App\Actions\StartBuild::fromDemo($this->user, 'thimble', null);
         $one = fn (string $air): float => array_column($this->getJson("/api/builds/{$build->id}/power/sizing?hours=2{$air}")->assertOk()->json('sizing.packs'), 'oneHours', 'name')['Cobnut 500 cell'];
-        $ends = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->assertOk()->json('sources.0.ends.0.usualHours');
+        $ends = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?profile=0{$air}")->assertOk()->json('sources.0.ends.0.usualHours');
         expect($one('&celsius=0'))->toBeLessThan($one(''))->and($one('&celsius=0'))->toEqualWithDelta($ends('&celsius=0'), 0.002)->and($one(''))->toEqualWithDelta($ends(''), 0.002);
-        $full = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?way=0{$air}")->json('sources.0.charge.atRest.hoursToFull');
+        $full = fn (string $air): float => $this->getJson("/api/builds/{$build->id}/power?profile=0{$air}")->json('sources.0.charge.atRest.hoursToFull');
         expect($full('&celsius=0'))->toBeLessThan($full(''));
     });
 
@@ -89,16 +89,16 @@ describe('power', function (): void {
 
 describe('ways of playing', function (): void {
     it('keeps what is typed and moves the run time', function (): void {
-        $after = $this->assertShape($this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => [['name' => 'Slow', 'idle' => '80', 'usual' => '20 %', 'brightness' => '35 %', 'radio' => false]]])->assertOk(), 'Build');
+        $after = $this->assertShape($this->putJson("{$this->at}/profiles", ['version' => 1, 'profiles' => [['name' => 'Slow', 'idle' => '80', 'usual' => '20 %', 'brightness' => '35 %', 'radio' => false]]])->assertOk(), 'Build');
         expect($after->json('appraisal.vitals.runTime.usualHours'))->toBeGreaterThan(12.0);
-        expect($this->getJson("{$this->at}/power")->json('ways.0'))->toMatchArray(['name' => 'Slow', 'idle' => 0.8, 'usual' => 0.2, 'brightness' => 0.35, 'radio' => false]);
+        expect($this->getJson("{$this->at}/power")->json('profiles.0'))->toMatchArray(['name' => 'Slow', 'idle' => 0.8, 'usual' => 0.2, 'brightness' => 0.35, 'radio' => false]);
         // With none of one's own, the house's count again.
-        $this->putJson("{$this->at}/ways", ['version' => 2, 'profiles' => []])->assertOk();
+        $this->putJson("{$this->at}/profiles", ['version' => 2, 'profiles' => []])->assertOk();
         expect($this->getJson("{$this->at}/power")->json('profilesAreDefaults'))->toBeTrue();
     });
 
     it('refuses what is no whole, at its field', function (array $profile, string $field, string $says): void {
-        $answer = $this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => [['name' => 'Odd', ...$profile]]])->assertStatus(422)->json('fields');
+        $answer = $this->putJson("{$this->at}/profiles", ['version' => 1, 'profiles' => [['name' => 'Odd', ...$profile]]])->assertStatus(422)->json('fields');
         expect($answer[$field][0] ?? json_encode($answer))->toContain($says);
         expect(BuildRecord::query()->findOrFail($this->build->id)->version)->toBe(1);
     })->with([
@@ -206,7 +206,7 @@ describe('the bench', function (): void {
     });
 
     it('refuses an edit of a page that is not the latest', function (): void {
-        $this->putJson("{$this->at}/ways", ['version' => 1, 'profiles' => []])->assertOk();
+        $this->putJson("{$this->at}/profiles", ['version' => 1, 'profiles' => []])->assertOk();
         $this->postJson("{$this->at}/readings", ['version' => 1, 'kind' => 'dimension', 'line' => 'board', 'figure' => 'heightMm', 'value' => '17'])->assertStatus(409);
     });
 

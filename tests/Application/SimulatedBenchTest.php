@@ -9,7 +9,11 @@ use PocketPlot\Bench\LogReader;
 use PocketPlot\Bench\RunTests;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
-use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Draw;
+use PocketPlot\Build\Reading\MeteredState;
+use PocketPlot\Build\Reading\Run;
+use PocketPlot\Build\Reading\Stopped;
+use PocketPlot\Build\Reading\TakenAs;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildReader;
 use PocketPlot\Quantity\Day;
@@ -33,7 +37,7 @@ function metered(Build $build, SimulatedBench $bench): Build
         $readings = [];
         foreach (['idle', 'usual', 'heavy'] as $state) {
             $is = $bench->draw($build, $line, $state);
-            $readings[] = new Reading("{$line->id}-{$state}", 'draw', $line->id, Day::of('2026-11-24'), simulated: true, state: $state, volts: $is['volts'], milliamps: $is['milliamps'], part: $line->name());
+            $readings[] = new Draw(new TakenAs("{$line->id}-{$state}", $line->id, Day::of('2026-11-24'), simulated: true, part: $line->name()), MeteredState::from($state), $is['volts'], $is['milliamps']);
         }
         $build = ReadingEffect::counting($build->withReadings($readings), $readings[2]);
     }
@@ -42,7 +46,7 @@ function metered(Build $build, SimulatedBench $bench): Build
 }
 
 /** A logged run on the bench, as it would be written down. */
-function bench_run(Build $build, SimulatedBench $bench, Line $pack): Reading
+function bench_run(Build $build, SimulatedBench $bench, Line $pack): Run
 {
     $csv = "seconds,volts,amps\n";
     $stopped = '';
@@ -52,10 +56,13 @@ function bench_run(Build $build, SimulatedBench $bench, Line $pack): Reading
     }
     $log = LogReader::read($csv);
 
-    return new Reading('run', 'run', $pack->id, Day::of('2026-11-24'), simulated: true, profile: $build->profilesOrDefaults()[0]->name, hours: $log->sums?->hours, stopped: $stopped, log: $log->log, part: $pack->name(), wattHours: ($pack->part->pack?->wattHours()->usual ?? 0.0) * $pack->quantity);
+    return new Run(
+        new TakenAs('run', $pack->id, Day::of('2026-11-24'), simulated: true, part: $pack->name()), $log->sums->hours ?? 0.0, Stopped::from($stopped),
+        $build->profilesOrDefaults()[0]->name, wattHours: ($pack->part->pack?->wattHours()->usual ?? 0.0) * $pack->quantity, log: $log->log,
+    );
 }
 
-function predicted(Build $build, Reading $run): float
+function predicted(Build $build, Run $run): float
 {
     $facts = new Facts($build);
 

@@ -50,7 +50,7 @@ const GOOD = [
     'POST /api/builds/{build}/look' => ['version' => 2],
     'PUT /api/builds/{build}/joins' => ['version' => 2, 'kind' => 'power', 'from' => 'cell', 'to' => 'board'],
     'DELETE /api/builds/{build}/joins' => ['version' => 2, 'kind' => 'power', 'to' => 'board'],
-    'PUT /api/builds/{build}/ways' => ['version' => 2, 'profiles' => [['name' => 'slow', 'usual' => 1.0]]],
+    'PUT /api/builds/{build}/profiles' => ['version' => 2, 'profiles' => [['name' => 'slow', 'usual' => 1.0]]],
     'POST /api/builds/{build}/readings' => ['version' => 2, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => 5, 'milliamps' => 600],
     'DELETE /api/builds/{build}/readings/{reading}' => ['version' => 2],
     'POST /api/builds/{build}/readings/{reading}/restore' => ['version' => 2],

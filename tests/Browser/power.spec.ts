@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, look, vital, withBuild } from './helpers';
 
-const powerLeaves = ['rails', 'run', 'sure', 'charge', 'sizing', 'ways'];
+const powerLeaves = ['rails', 'run', 'sure', 'charge', 'sizing', 'profiles'];
 const benchLeaves = ['measure', 'readings', 'tests'];
 
 for (const light of ['day', 'night'] as const) {
@@ -61,39 +61,39 @@ test('the run is read with the arrow keys, and another way of playing ends it so
 
 test('ways of playing have to make a whole, and what was typed stays until they do', async ({ page }) => {
     const build = await withBuild(page, 'refuge');
-    await page.goto(`${build}/power?leaf=ways`);
+    await page.goto(`${build}/power?leaf=profiles`);
     const before = await vital(page, 'Run time').textContent();
     const heavy = page.getByLabel('heavy').first();
     await heavy.fill('125');
-    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('alert')).toContainText('125 % lies outside 0 to 100 %');
     await heavy.fill('60');
-    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('alert')).toContainText('add up to 135 %');
     await expect(heavy).toHaveValue('60');
     await page.getByLabel('usual').first().fill('25');
-    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(vital(page, 'Run time')).not.toHaveText(before ?? '');
 });
 
 test('what is typed about ways of playing outlives an edit made elsewhere', async ({ page, context }) => {
     const build = await withBuild(page, 'refuge');
-    await page.goto(`${build}/power?leaf=ways`);
+    await page.goto(`${build}/power?leaf=profiles`);
     const first = page.getByLabel('The way that counts');
     await first.fill('Three at the table');
     const other = await context.newPage();
-    await other.goto(`${build}/power?leaf=ways`);
+    await other.goto(`${build}/power?leaf=profiles`);
     await other.getByLabel('The way that counts').fill('Nobody at the table');
-    await other.getByRole('button', { name: 'Keep these ways' }).click();
+    await other.getByRole('button', { name: 'Save' }).click();
     await expect(other.getByText('Kept. The run time goes by the first way')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('changed this build meanwhile', { exact: false })).toBeVisible();
     await expect(page.getByText('These ways were changed elsewhere meanwhile', { exact: false })).toBeVisible();
     await expect(first).toHaveValue('Three at the table');
     await page.getByRole('button', { name: 'Take theirs' }).click();
     await expect(first).toHaveValue('Nobody at the table');
     await first.fill('Three at the table');
-    await page.getByRole('button', { name: 'Keep these ways' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('Kept. The run time goes by the first way')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Three at the table', exact: true })).toBeVisible();
 });

@@ -87,7 +87,7 @@ test('lists its shortcuts, and single keys can be switched off', async ({ page }
 
 test('an empty account is told how to begin', async ({ page }) => {
     await withAccount(page, 'Somebody new');
-    await expect(page.getByRole('heading', { name: 'Nothing on the shelf yet' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'No builds yet' })).toBeVisible();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Begin a build' }).first().click();
     await page.getByLabel('Its name').fill('Cobnut');

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Facets } from '../../resources/js/api/client';
-import { facetsShown, figureText, isGroup, plain, tidy } from '../../resources/js/library/draft';
+import { facetsShown, figureText, isGroup, plain, tidy } from '../../resources/js/part-editor/draft';
 
 describe('a stored figure as text', () => {
     it.each([

@@ -19,7 +19,7 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Bench\LogReader;
-use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\MeteredState;
 use PocketPlot\WhatIf\ReadingEffect;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -87,7 +87,7 @@ final class BenchController
     {
         $given = $request->validate([
             'kind' => ['required', Rule::in(['sweep', 'draw', 'run'])], 'line' => ['required', 'string', 'max:80'],
-            'state' => ['nullable', Rule::in(Reading::STATES)], 'way' => ['nullable', 'integer', 'min:0', 'max:20'],
+            'state' => ['nullable', Rule::enum(MeteredState::class)], 'profile' => ['nullable', 'integer', 'min:0', 'max:20'],
             'from' => ['nullable', 'numeric', 'gt:0', 'max:60'], 'step' => ['nullable', 'numeric', 'min:0.01', 'max:5'], 'signal' => ['nullable', 'boolean'],
         ]);
         $number = static fn (string $key, float $else): float => is_numeric($given[$key] ?? null) ? (float) $given[$key] : $else;
@@ -103,7 +103,7 @@ final class BenchController
             $steps = match ($given['kind']) {
                 'sweep' => $bench->sweep($core, $line, $number('from', 12.0), $number('step', 0.5), filter_var($given['signal'] ?? true, FILTER_VALIDATE_BOOLEAN)),
                 'draw' => [$bench->draw($core, $line, is_string($given['state'] ?? null) ? $given['state'] : 'usual')],
-                default => $bench->run($core, $line, (int) $number('way', 0.0)),
+                default => $bench->run($core, $line, (int) $number('profile', 0.0)),
             };
             foreach ($steps as $step) {
                 $stream->tell($step);

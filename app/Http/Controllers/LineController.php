@@ -21,7 +21,6 @@ use App\Http\Requests\JoinRequest;
 use App\Http\Requests\MeasureRequest;
 use App\Http\Requests\PartRequest;
 use App\Http\Requests\SwapLineRequest;
-use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
@@ -82,8 +81,7 @@ final class LineController
     /** The build's own copy of a line's part, as its editor opens it. */
     public function part(BuildRecord $build, string $line): JsonResponse
     {
-        $row = Lines::find($build, $line);
-        $spec = BuildPartRecord::query()->findOrFail($row->build_part_id)->spec;
+        $spec = Lines::partOf($build, $line)->spec;
 
         return new JsonResponse(['version' => $build->version, 'spec' => (object) $spec, 'sheet' => PartSheet::of(PartReader::read($spec))]);
     }

@@ -8,16 +8,16 @@ use App\Actions\KeepPart;
 use App\Http\Requests\ImportRequest;
 use App\Http\Requests\PartRequest;
 use App\Journal\Journal;
+use App\Library\PartQueries;
 use App\Mapping\BuildView;
-use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
+use PocketPlot\File\PartComparison;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\PartSheet;
 use PocketPlot\Part\Part;
@@ -57,7 +57,7 @@ final class PartController
     {
         abort_unless($part->user_id === $user->id, 404);
         $spec = $part->spec;
-        DB::transaction(static fn () => $part->delete());
+        KeepPart::remove($part);
 
         // Builds keep their own copies; what is answered is enough to take it back.
         return new JsonResponse(['part' => $spec]);
@@ -68,20 +68,20 @@ final class PartController
     {
         $given = $request->validate(['parts' => ['required', 'string', 'max:100', 'regex:/^\d+(,\d+)*\z/']]);
         $ids = array_slice(array_unique(array_map(intval(...), explode(',', is_string($given['parts']) ? $given['parts'] : ''))), 0, self::MOST_COMPARED);
-        $rows = PartRecord::visibleTo($user)->whereIn('id', $ids)->orderByRaw('field(id, '.implode(', ', $ids).')')->get();
+        $rows = PartQueries::byId($user, $ids);
         abort_if($rows->isEmpty(), 404);
         $parts = $rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all();
 
         return new JsonResponse([
             'parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, 'own' => $row->user_id === $user->id, ...BuildView::part(PartReader::read($row->spec))])->all(),
-            'facets' => self::sideBySide(array_values($parts)),
+            'facets' => PartComparison::of(array_values($parts)),
         ]);
     }
 
     public function preview(ImportRequest $request, User $user): JsonResponse
     {
         $parts = KeepPart::tried($user, $request->string('text')->toString());
-        $there = PartRecord::query()->where('user_id', $user->id)->whereIn('key', array_keys($parts))->pluck('key')->flip();
+        $there = PartQueries::ownKeys($user, array_keys($parts));
 
         return new JsonResponse([
             'count' => count($parts),
@@ -97,7 +97,7 @@ final class PartController
 
     public function exportFile(User $user): Response
     {
-        $specs = PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all();
+        $specs = PartQueries::ownSpecs($user);
 
         Journal::note('own parts were saved as a file', ['parts' => count($specs)]);
 
@@ -118,46 +118,12 @@ final class PartController
             'part' => BuildView::part($part),
             'spec' => (object) $row->spec,
             'sheet' => PartSheet::of($part),
-            'usedIn' => $user->builds()->whereHas('parts', static fn ($query) => $query->where('key', $row->key)->whereIn('id', static fn ($lines) => $lines->select('build_part_id')->from('build_lines')->whereNull('removed_at')))
-                ->get()->map(static fn (BuildRecord $build): array => ['id' => $build->id, 'name' => $build->name])->all(),
+            'usedIn' => PartQueries::buildsWith($user, $row->key),
         ];
     }
 
     private static function refuseForeign(User $user, PartRecord $part): void
     {
         abort_unless(in_array($part->user_id, [$user->id, User::shelf()->id], true), 404);
-    }
-
-    /**
-     * @param  list<Part>  $parts
-     * @return list<array{facet: string, label: string, rows: list<array{label: string, says: list<?string>, source: list<string>, differs: bool}>}>
-     */
-    private static function sideBySide(array $parts): array
-    {
-        $facets = [];
-        foreach ($parts as $at => $part) {
-            $worth = ['facet' => 'offers', 'label' => 'Price', 'rows' => array_map(static fn ($offer): array => ['field' => 'price', 'label' => 'best price', 'says' => "{$offer->price->says()}, {$offer->vendor}", 'source' => 'listing', 'stated' => null], array_slice($part->offers, 0, 1))];
-            foreach ([...PartSheet::of($part), $worth] as $facet) {
-                $facets[$facet['facet']]['label'] = $facet['label'];
-                foreach ($facet['rows'] as $row) {
-                    $facets[$facet['facet']]['rows'][$row['label']][$at] = $row;
-                }
-            }
-        }
-        $answer = [];
-        foreach ($facets as $name => $facet) {
-            $rows = [];
-            foreach ($facet['rows'] ?? [] as $label => $cells) {
-                $says = $source = [];
-                foreach (array_keys($parts) as $at) {
-                    $says[] = $cells[$at]['says'] ?? null;
-                    $source[] = $cells[$at]['source'] ?? '';
-                }
-                $rows[] = ['label' => (string) $label, 'says' => $says, 'source' => $source, 'differs' => count(array_unique($says)) > 1];
-            }
-            $answer[] = ['facet' => (string) $name, 'label' => $facet['label'], 'rows' => $rows];
-        }
-
-        return $answer;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\EditBuild;
-use App\Actions\NameWaysOfPlaying;
+use App\Actions\NameProfiles;
 use App\Http\Requests\PowerRequest;
 use App\Http\Requests\ProfilesRequest;
 use App\Http\Requests\SizingRequest;
@@ -65,13 +65,13 @@ final class PowerController
         return new JsonResponse(['sizing' => $sizing]);
     }
 
-    public function ways(ProfilesRequest $request, BuildRecord $build): JsonResponse
+    public function profiles(ProfilesRequest $request, BuildRecord $build): JsonResponse
     {
-        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => NameWaysOfPlaying::in($build, $request->profiles()));
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => NameProfiles::in($build, $request->profiles()));
     }
 
     private function report(PowerRequest $request, BuildRecord $build): PowerReport
     {
-        return new PowerReport(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), $request->integer('way'), $request->celsius());
+        return new PowerReport(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), $request->integer('profile'), $request->celsius());
     }
 }

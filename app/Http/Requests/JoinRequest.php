@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
-use PocketPlot\Build\Join;
+use PocketPlot\Build\JoinKind;
 
 /** One join, settled or taken back. */
 final class JoinRequest extends EditRequest
@@ -15,7 +15,7 @@ final class JoinRequest extends EditRequest
     {
         return [
             ...parent::rules(),
-            'kind' => ['required', Rule::in(Join::KINDS)],
+            'kind' => ['required', Rule::enum(JoinKind::class)],
             'from' => [$this->isMethod('DELETE') ? 'nullable' : 'required', 'string', 'max:80'],
             'to' => ['required', 'string', 'max:80'],
             'output' => ['nullable', 'string', 'max:60'],

@@ -12,7 +12,7 @@ class PowerRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['way' => ['nullable', 'integer', 'min:0', 'max:20'], 'celsius' => ['nullable', 'numeric', 'min:-40', 'max:60']];
+        return ['profile' => ['nullable', 'integer', 'min:0', 'max:20'], 'celsius' => ['nullable', 'numeric', 'min:-40', 'max:60']];
     }
 
     public function celsius(): ?float

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
-use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\MeteredState;
+use PocketPlot\Build\Reading\ReadingKind;
+use PocketPlot\Build\Reading\Stopped;
 
 /** Something measured on the bench, figures as they are typed. */
 final class ReadingRequest extends EditRequest
@@ -17,7 +19,7 @@ final class ReadingRequest extends EditRequest
     {
         return [
             ...parent::rules(),
-            'kind' => ['required', Rule::in(Reading::KINDS)],
+            'kind' => ['required', Rule::enum(ReadingKind::class)],
             'line' => ['required', 'string', 'max:80'],
             'takenOn' => ['nullable', 'string', TypedInput::day()],
             'instrument' => ['nullable', 'string', 'max:120'],
@@ -29,9 +31,9 @@ final class ReadingRequest extends EditRequest
             'steps.*.lit' => ['required', 'boolean'],
             'steps.*.milliamps' => ['nullable', 'numeric', 'min:0', 'max:100000'],
             'signal' => ['nullable', Rule::in(['yes', 'no', 'unknown'])],
-            'state' => ['nullable', Rule::in(Reading::STATES)],
+            'state' => ['nullable', Rule::enum(MeteredState::class)],
             'profile' => ['nullable', 'string', 'max:60'],
-            'stopped' => ['nullable', Rule::in(Reading::STOPPED)],
+            'stopped' => ['nullable', Rule::enum(Stopped::class)],
             'figure' => ['nullable', Rule::in(['lengthMm', 'widthMm', 'heightMm'])],
             'log' => ['nullable', 'array', 'max:2000'],
             'log.*' => ['array', 'size:3'],

@@ -7,6 +7,7 @@ namespace PocketPlot\Assembly;
 use PocketPlot\Build\Line;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Number;
 
@@ -46,7 +47,7 @@ final class StepPlanner
             }
         }
         foreach ($facts->lines() as $line) {
-            if ($line->part->poweredBy === 'mains') {
+            if ($line->part->poweredBy === PoweredBy::Mains) {
                 $steps[] = new Step("meter/{$line->id}", Phase::Prove, "Meter {$line->name()}", 'With nothing connected: '.self::outputs($line).' and the plus where the plug\'s drawing says.', [$line], 5, [self::MAINS], true);
             } elseif ($line->part->isConverter()) {
                 $steps[] = new Step("set/{$line->id}", Phase::Prove, "Set and meter {$line->name()}", 'Feed it from a current-limited bench supply, set it, and meter before anything hangs on it: '.self::outputs($line).'.', [$line], 15, $line->part->cautions, true);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Bench;
 
 use PocketPlot\Build\Build;
+use PocketPlot\Build\Reading\Draw;
 use PocketPlot\Power\SupplyTree;
 
 /**
@@ -37,7 +38,7 @@ final readonly class Calibration
                 continue;
             }
             $predicted = $test->predictedAmpHours();
-            if ($test->reading->ranOut() && $predicted !== null) {
+            if ($test->reading->stopped->isAnEnd() && $predicted !== null) {
                 $capacity[] = $test->log->milliampHours / 1000 / $predicted;
             }
             $used = $test->run->used;
@@ -71,8 +72,8 @@ final readonly class Calibration
     {
         $watts = [];
         foreach ($build->readings as $reading) {
-            if ($reading->kind === 'draw' && $reading->volts !== null && $reading->milliamps !== null) {
-                $watts[$reading->line][$reading->state] = $reading->volts * $reading->milliamps / 1000;
+            if ($reading instanceof Draw) {
+                $watts[$reading->line][$reading->state->value] = $reading->watts();
             }
         }
         $found = $lacking = [];

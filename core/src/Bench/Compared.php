@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Bench;
 
-use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Run as RunReading;
 use PocketPlot\Power\Run;
 
 /** A run test beside what was predicted for it, on the build as it stands now. */
@@ -12,7 +12,7 @@ final readonly class Compared
 {
     /** @param  ?float  $predictedHours  null while a figure is missing */
     public function __construct(
-        public Reading $reading,
+        public RunReading $reading,
         public float $measuredHours,
         public ?float $predictedHours,
         public ?float $leastHours,
@@ -26,7 +26,7 @@ final readonly class Compared
     /** Measured ÷ predicted; null where it cannot be said, or the run was broken off and says only "at least". */
     public function ratio(): ?float
     {
-        return $this->predictedHours === null || $this->predictedHours <= 0.0 || ! $this->reading->ranOut() ? null : $this->measuredHours / $this->predictedHours;
+        return $this->predictedHours === null || $this->predictedHours <= 0.0 || ! $this->reading->stopped->isAnEnd() ? null : $this->measuredHours / $this->predictedHours;
     }
 
     /** Amp-hours that were predicted to come out of the terminals; null while nothing is predicted. */
@@ -47,7 +47,7 @@ final readonly class Compared
     /** Whether it lies where the figures allow. */
     public function isWithin(): ?bool
     {
-        return $this->leastHours === null || $this->mostHours === null || ! $this->reading->ranOut() ? null
+        return $this->leastHours === null || $this->mostHours === null || ! $this->reading->stopped->isAnEnd() ? null
             : $this->measuredHours >= $this->leastHours && $this->measuredHours <= $this->mostHours;
     }
 
@@ -57,7 +57,7 @@ final readonly class Compared
 
         return match (true) {
             $this->predictedHours === null => 'Nothing can be predicted for it while figures are missing.',
-            ! $this->reading->ranOut() => $this->measuredHours > $this->predictedHours ? 'It was broken off, and had already run longer than predicted.' : 'It was broken off: it only says that the pack lasts at least that long.',
+            ! $this->reading->stopped->isAnEnd() => $this->measuredHours > $this->predictedHours ? 'It was broken off, and had already run longer than predicted.' : 'It was broken off: it only says that the pack lasts at least that long.',
             $ratio !== null && abs($ratio - 1.0) <= 0.1 => 'It agrees with the prediction to a tenth.',
             $this->isWithin() === true => 'It lies within what the figures allow.',
             default => sprintf('It ran %s than the figures allow.', $ratio !== null && $ratio > 1.0 ? 'longer' : 'shorter'),

@@ -41,7 +41,7 @@ final class LogReader
     /** @var list<Trouble> */
     private array $troubles = [];
 
-    private int $untold = 0;
+    private int $notListed = 0;
 
     private int $read = 0;
 
@@ -85,7 +85,7 @@ final class LogReader
             $this->tellGap(...$gap);
         }
 
-        return new LogFile($this->read, $tally->rows(), $this->troubles, $this->untold, $this->understood, $tally->sums(), $tally->thinned());
+        return new LogFile($this->read, $tally->rows(), $this->troubles, $this->notListed, $this->understood, $tally->sums(), $tally->thinned());
     }
 
     /**
@@ -361,7 +361,7 @@ final class LogReader
         if (count($this->troubles) < self::TOLD) {
             $this->troubles[] = ['line' => $line, 'says' => $figures === [] ? $says : sprintf($says, ...array_map(static fn (string|float $one): string => is_float($one) ? Number::exact($one) : $one, $figures))];
         } else {
-            $this->untold++;
+            $this->notListed++;
         }
     }
 

@@ -7,6 +7,13 @@ namespace PocketPlot\Bench;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Dimension;
+use PocketPlot\Build\Reading\Draw;
+use PocketPlot\Build\Reading\MeteredState;
+use PocketPlot\Build\Reading\Run;
+use PocketPlot\Build\Reading\Side;
+use PocketPlot\Build\Reading\Sweep as SweepReading;
+use PocketPlot\Build\Reading\Temperature;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\SupplyInput;
 use PocketPlot\Power\SupplyTree;
@@ -30,18 +37,18 @@ final readonly class Replacement
             return [];
         }
 
-        return match ($reading->kind) {
-            'sweep' => self::ofSweep($line, $reading),
-            'draw' => self::ofDraws($line, $reading, $build->readings),
-            'temperature' => self::ofTemperature($line, $reading),
-            'dimension' => $reading->value === null ? [] : [self::ofDimension($line, $reading->figure, $reading->value)],
-            'run' => self::ofRun($build, $line, $reading, $leadOhms),
+        return match (true) {
+            $reading instanceof SweepReading => self::ofSweep($line, $reading),
+            $reading instanceof Draw => self::ofDraws($line, $reading, $build->readings),
+            $reading instanceof Temperature => self::ofTemperature($line, $reading),
+            $reading instanceof Dimension => [self::ofDimension($line, $reading)],
+            $reading instanceof Run => self::ofRun($build, $line, $reading, $leadOhms),
             default => [],
         };
     }
 
     /** @return list<self> */
-    private static function ofSweep(Line $line, Reading $reading): array
+    private static function ofSweep(Line $line, SweepReading $reading): array
     {
         $sweep = Sweep::of($reading);
         $supply = $line->part->supply;
@@ -65,24 +72,24 @@ final readonly class Replacement
      * @param  list<Reading>  $all
      * @return list<self>
      */
-    private static function ofDraws(Line $line, Reading $reading, array $all): array
+    private static function ofDraws(Line $line, Draw $reading, array $all): array
     {
         $supply = $line->part->supply;
-        if ($supply === null || $reading->volts === null || $reading->milliamps === null || $reading->volts <= 0.0) {
+        if ($supply === null || $reading->volts <= 0.0) {
             return [];
         }
-        if ($reading->state === 'off') {
+        if ($reading->state === MeteredState::Off) {
             return [new self(FigureRef::supply($supply, 'offMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off')];
         }
-        if ($reading->state === 'start-up') {
+        if ($reading->state === MeteredState::StartUp) {
             return [new self(FigureRef::supply($supply, 'startUpMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->startUpMa), 'Draw at start-up')];
         }
         $at = $reading->volts;
         $metered = [];
         foreach ([...$all, $reading] as $other) {
-            if ($other->kind === 'draw' && $other->line === $reading->line && $other->part === $reading->part && $other->volts !== null && $other->milliamps !== null && in_array($other->state, ['idle', 'usual', 'heavy'], true)) {
+            if ($other instanceof Draw && $other->line === $reading->line && $other->part === $reading->part && $other->state->isOfPlay()) {
                 // The same watts at the volts of this reading.
-                $metered[$other->state] = $other->milliamps * $other->volts / $at;
+                $metered[$other->state->value] = $other->milliamps * $other->volts / $at;
             }
         }
         $stated = self::statedAt($supply, $at);
@@ -97,7 +104,7 @@ final readonly class Replacement
             }
         }
         $ratio = $ratios === [] ? 1.0 : array_sum($ratios) / count($ratios);
-        $only = $metered[$reading->state] ?? $reading->milliamps;
+        $only = $metered[$reading->state->value] ?? $reading->milliamps;
         $three = [];
         foreach (['idle', 'usual', 'heavy'] as $state) {
             $three[$state] = $metered[$state] ?? (isset($stated[$state]) ? $stated[$state] * $ratio : $only);
@@ -130,10 +137,10 @@ final readonly class Replacement
     }
 
     /** @return list<self> */
-    private static function ofTemperature(Line $line, Reading $reading): array
+    private static function ofTemperature(Line $line, Temperature $reading): array
     {
-        $watts = $reading->volts !== null && $reading->milliamps !== null ? $reading->volts * $reading->milliamps / 1000 : 0.0;
-        if ($watts <= 0.0 || $reading->celsius === null || $reading->airC === null || $reading->celsius <= $reading->airC) {
+        $watts = $reading->watts() ?? 0.0;
+        if ($watts <= 0.0 || $reading->celsius <= $reading->airC) {
             return [];
         }
         $rise = ($reading->celsius - $reading->airC) / $watts;
@@ -148,11 +155,11 @@ final readonly class Replacement
      * @param  array<string, float>  $leadOhms
      * @return list<self>
      */
-    private static function ofRun(Build $build, Line $line, Reading $reading, array $leadOhms): array
+    private static function ofRun(Build $build, Line $line, Run $reading, array $leadOhms): array
     {
         $share = $line->part->pack?->usableShare;
         $log = LogTally::sumsOf($reading->log);
-        if ($share === null || ! $share->isKnown() || $log === null || ! $reading->ranOut()) {
+        if ($share === null || ! $share->isKnown() || $log === null || ! $reading->stopped->isAnEnd()) {
             return [];
         }
         $predicted = (new RunTests($build, new SupplyTree($build), $leadOhms))->of($reading)->predictedAmpHours();
@@ -161,12 +168,16 @@ final readonly class Replacement
         return $is > 1.3 || $is < 0.05 ? [] : [new self(FigureRef::of('pack', 'usableShare'), Number::exact(min(1.0, $is) * 100, 1).' %', $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];
     }
 
-    private static function ofDimension(Line $line, string $figure, float $value): self
+    private static function ofDimension(Line $line, Dimension $reading): self
     {
         $size = $line->part->size;
-        $stated = ['lengthMm' => $size->lengthMm, 'widthMm' => $size->widthMm, 'heightMm' => $size->heightMm][$figure] ?? Figure::unknown('mm');
+        $stated = match ($reading->side) {
+            Side::Length => $size->lengthMm,
+            Side::Width => $size->widthMm,
+            Side::Height => $size->heightMm,
+        };
 
-        return new self(FigureRef::of('size', $figure), Number::exact($value).' mm', self::stated($stated), 'The side as measured');
+        return new self(FigureRef::of('size', $reading->side->value), Number::exact($reading->millimetres).' mm', self::stated($stated), 'The side as measured');
     }
 
     /** What the sheet says, also once a measurement counts. */

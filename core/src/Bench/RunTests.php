@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Run;
 use PocketPlot\Power\Assumption;
 use PocketPlot\Power\BadSupply;
 use PocketPlot\Power\Circuit;
@@ -28,10 +29,12 @@ final readonly class RunTests
     /** @return list<Compared> in the order in which they were written down */
     public function compared(): array
     {
-        return array_map($this->of(...), array_slice(array_values(array_filter($this->build->readings, static fn (Reading $reading): bool => $reading->kind === 'run' && $reading->hours !== null)), -self::MOST));
+        $runs = array_values(array_filter($this->build->readings, static fn (Reading $reading): bool => $reading instanceof Run));
+
+        return array_map($this->of(...), array_slice($runs, -self::MOST));
     }
 
-    public function of(Reading $reading): Compared
+    public function of(Run $reading): Compared
     {
         $line = $this->build->line($reading->line);
         $run = $least = $most = null;
@@ -49,10 +52,10 @@ final readonly class RunTests
         }
         $predicted = $run !== null && is_finite($run->hours) ? $run->hours : null;
 
-        return new Compared($reading, $reading->hours ?? 0.0, $predicted, $predicted === null ? null : $least, $predicted === null ? null : $most, $run, LogTally::sumsOf($reading->log), $reading->wattHours);
+        return new Compared($reading, $reading->hours, $predicted, $predicted === null ? null : $least, $predicted === null ? null : $most, $run, LogTally::sumsOf($reading->log), $reading->wattHours);
     }
 
-    private function circuit(Line $line, Reading $reading, Assumption $at): ?Circuit
+    private function circuit(Line $line, Run $reading, Assumption $at): ?Circuit
     {
         $circuit = Circuit::of($this->build, $this->tree, $line, $this->profile($reading), $at, $this->leadOhms, $reading->airC ?? $this->build->brief->roomC, new Gaps);
         $now = $line->part->pack?->wattHours();
@@ -69,13 +72,13 @@ final readonly class RunTests
         return abs($times - 1.0) < 0.01 ? $circuit : $circuit->on($circuit->cells[0]->times($times));
     }
 
-    private function profile(Reading $reading): Profile
+    private function profile(Run $reading): Profile
     {
-        $ways = $this->build->profilesOrDefaults();
-        $found = $ways[0];
-        foreach ($ways as $way) {
-            if ($way->name === $reading->profile) {
-                $found = $way;
+        $profiles = $this->build->profilesOrDefaults();
+        $found = $profiles[0];
+        foreach ($profiles as $profile) {
+            if ($profile->name === $reading->profile) {
+                $found = $profile;
             }
         }
 

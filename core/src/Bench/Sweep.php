@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Bench;
 
-use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Sweep as SweepReading;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\SupplyInput;
 use PocketPlot\Part\YesNo;
@@ -50,7 +50,7 @@ final readonly class Sweep
         return $this->worksAtV !== null && $most !== null && $this->worksAtV > $most + 1e-9;
     }
 
-    public static function of(Reading $reading): self
+    public static function of(SweepReading $reading): self
     {
         $steps = $reading->steps;
         usort($steps, static fn (array $a, array $b): int => $b['volts'] <=> $a['volts']);

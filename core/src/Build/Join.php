@@ -11,11 +11,9 @@ namespace PocketPlot\Build;
  */
 final readonly class Join
 {
-    public const KINDS = ['power', 'video', 'parallel'];
-
     /** @param  array<string, mixed>  $extra keys of the file that this version does not know */
     public function __construct(
-        public string $kind,
+        public JoinKind $kind,
         public string $from,
         public string $to,
         public string $output = '',

@@ -63,26 +63,44 @@ final class Finding
         return $this->words()->remedies;
     }
 
-    /** @return array{key: string, rule: string, family: string, verdict: string, lines: list<string>, ofWhole: bool, says: ?string} what stands in the margin; of what fits, the sentence comes when it is opened */
+    public function family(): string
+    {
+        return explode('.', $this->rule)[0];
+    }
+
+    /** Where in the notebook it is worked on. */
+    public function station(): string
+    {
+        return match ($this->family()) {
+            'power' => 'power',
+            'money' => 'buy',
+            default => 'parts',
+        };
+    }
+
+    /** @return array{key: string, rule: string, family: string, station: string, verdict: string, subject: string, rail: ?string, lines: list<string>, ofWhole: bool, says: ?string} what stands in the margin; of what fits, the sentence comes when somebody asks for it */
     public function toArray(): array
     {
         return [
             'key' => $this->key,
             'rule' => $this->rule,
-            'family' => explode('.', $this->rule)[0],
+            'family' => $this->family(),
+            'station' => $this->station(),
             'verdict' => $this->verdict->value,
+            'subject' => $this->subject->kind->value,
+            'rail' => $this->subject->kind === SubjectKind::Rail ? $this->subject->rail?->id : null,
             'lines' => $this->lines,
             'ofWhole' => $this->ofWhole || $this->lines === [],
-            'says' => $this->says(),
+            'says' => $this->verdict === Verdict::Fits ? null : $this->says(),
         ];
     }
 
-    /** @return array<string, mixed> with the working and the ways out, for whoever opens the note */
+    /** @return array<string, mixed> with the sentence, the working and the fixes, for whoever opens the note */
     public function inFull(): array
     {
         return [...$this->toArray(),
             'says' => $this->says(),
-            'subject' => $this->subject->toArray(),
+            'about' => ['line' => $this->subject->line?->id, 'other' => $this->subject->other?->id, 'input' => $this->subject->feed?->input->name],
             'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $this->working()),
             'comparison' => $this->comparison(),
             'remedies' => array_map(static fn (Remedy $remedy): array => $remedy->toArray(), $this->remedies()),

@@ -8,6 +8,7 @@ use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Join;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
@@ -197,13 +198,8 @@ final class BuildReader
     /** @throws BadFile */
     public static function join(Fields $fields): Join
     {
-        $kind = $fields->string('kind', 'power');
-        if (! in_array($kind, Join::KINDS, true)) {
-            throw BadFile::at("{$fields->path}/kind", "\"{$kind}\" is no kind of join; choose one of ".implode(', ', Join::KINDS));
-        }
-
         return new Join(
-            $kind, $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->string('input', ''), $fields->string('through', ''),
+            $fields->oneOf('kind', JoinKind::class, JoinKind::Power), $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->string('input', ''), $fields->string('through', ''),
             $fields->number('gaugeAwg'), $fields->number('lengthMm'), $fields->rest(self::JOIN_KEYS),
         );
     }
@@ -212,7 +208,7 @@ final class BuildReader
     private static function refuseToItself(Join $join, string $path): void
     {
         if ($join->from === $join->to) {
-            throw BadFile::at("{$path}/to", $join->kind === 'power' ? 'a line cannot feed itself' : 'a line cannot be joined to itself');
+            throw BadFile::at("{$path}/to", $join->kind === JoinKind::Power ? 'a line cannot feed itself' : 'a line cannot be joined to itself');
         }
     }
 
@@ -220,14 +216,14 @@ final class BuildReader
     public static function refuseImpossible(Join $join, Line $from, Line $to, string $path): void
     {
         self::refuseToItself($join, $path);
-        if ($join->kind === 'parallel') {
+        if ($join->kind === JoinKind::Parallel) {
             foreach (['from' => $from, 'to' => $to] as $end => $line) {
                 if ($line->part->pack === null) {
                     throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack; only packs can be in parallel");
                 }
             }
         }
-        if ($join->kind !== 'power') {
+        if ($join->kind !== JoinKind::Power) {
             return;
         }
         if ($to->part->supplies === []) {

@@ -8,6 +8,7 @@ use PocketPlot\Part\Amp;
 use PocketPlot\Part\Cable;
 use PocketPlot\Part\Controls;
 use PocketPlot\Part\Cooling;
+use PocketPlot\Part\Direction;
 use PocketPlot\Part\Driver;
 use PocketPlot\Part\DriverState;
 use PocketPlot\Part\Fastener;
@@ -23,6 +24,7 @@ use PocketPlot\Part\Panel;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\PinNeeds;
 use PocketPlot\Part\Pins;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Sits;
 use PocketPlot\Part\Size;
@@ -80,7 +82,7 @@ final class PartReader
             size: self::size($facets->child('size')),
             supplies: array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]),
             outputs: array_map(PowerReader::output(...), $facets->children('outputs')),
-            poweredBy: $facets->string('poweredBy', ''),
+            poweredBy: $facets->oneOf('poweredBy', PoweredBy::class, PoweredBy::ItsOwn),
             pack: PowerReader::pack($facets->child('pack')),
             charger: PowerReader::charger($facets->child('charger')),
             protector: PowerReader::protector($facets->child('protector')),
@@ -137,7 +139,7 @@ final class PartReader
             $socket->string('name'),
             $socket->connector('connector'),
             $socket->string('carries'),
-            $socket->string('direction'),
+            $socket->oneOf('direction', Direction::class),
             $socket->int('count', 1),
             $socket->bool('outside'),
             $socket->bool('ownLead'),

@@ -5,6 +5,17 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Build\Reading;
+use PocketPlot\Build\Reading\Charge;
+use PocketPlot\Build\Reading\Dimension;
+use PocketPlot\Build\Reading\Draw;
+use PocketPlot\Build\Reading\MeteredState;
+use PocketPlot\Build\Reading\ReadingKind;
+use PocketPlot\Build\Reading\Run;
+use PocketPlot\Build\Reading\Side;
+use PocketPlot\Build\Reading\Stopped;
+use PocketPlot\Build\Reading\Sweep;
+use PocketPlot\Build\Reading\TakenAs;
+use PocketPlot\Build\Reading\Temperature;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Number;
 
@@ -14,20 +25,7 @@ final class ReadingReader
     /** Rows of one log. */
     public const MOST_ROWS = 2000;
 
-    public const KEYS = [
-        'id', 'kind', 'line', 'takenOn', 'instrument', 'conditions', 'note', 'simulated', 'steps', 'signal', 'state', 'volts', 'milliamps',
-        'profile', 'brightness', 'hours', 'stopped', 'fromShare', 'toShare', 'celsius', 'airC', 'figure', 'value', 'log', 'photo', 'part', 'wattHours',
-    ];
-
-    /** Fields without which a reading of the kind says nothing, and what to write. */
-    private const NEEDS = [
-        'draw' => ['state' => 'choose what the console was doing', 'volts' => 'write the volts at the part while the amps were read', 'milliamps' => 'write the amps that were read'],
-        'run' => ['hours' => 'write how long it ran', 'stopped' => 'choose why it stopped'],
-        'charge' => ['hours' => 'write how long it took'],
-        'temperature' => ['celsius' => 'write the degrees of the part', 'airC' => 'write the degrees of the air around it'],
-        'dimension' => ['figure' => 'choose the side that was measured', 'value' => 'write the millimetres'],
-        'sweep' => ['steps' => 'write at least one step: the volts, and lit or dark'],
-    ];
+    public const KEYS = ['id', 'kind', 'line', 'takenOn', 'instrument', 'conditions', 'note', 'simulated', 'photo', 'part'];
 
     /**
      * @param  list<int|string>  $lines  ids of the lines there are
@@ -52,61 +50,66 @@ final class ReadingReader
         return array_values($readings);
     }
 
+    /** Least, most, and whether it may be the least itself. */
+    private const WITHIN = ['hours' => [0.0, 10000.0, false], 'wattHours' => [0.0, 100000.0, false], 'volts' => [0.0, 500.0, true], 'milliamps' => [0.0, 100000.0, true], 'celsius' => [-60.0, 300.0, true], 'airC' => [-60.0, 100.0, true], 'value' => [0.0, 10000.0, false], 'fromShare' => [0.0, 1.0, true], 'toShare' => [0.0, 1.0, true], 'brightness' => [0.0, 1.0, true]];
+
     /** @throws BadFile naming the field and the fix */
     public static function read(Fields $fields): Reading
     {
-        $kind = $fields->string('kind');
-        if (! in_array($kind, Reading::KINDS, true)) {
-            throw BadFile::at("{$fields->path}/kind", "\"{$kind}\" is no kind of reading; choose one of ".implode(', ', Reading::KINDS));
+        $kind = ReadingKind::tryFrom($fields->string('kind'));
+        if ($kind === null) {
+            $kinds = implode(', ', array_map(static fn (ReadingKind $one): string => $one->value, ReadingKind::cases()));
+            throw BadFile::at("{$fields->path}/kind", "\"{$fields->string('kind')}\" is no kind of reading; choose one of {$kinds}");
         }
-        foreach (self::NEEDS[$kind] as $key => $fix) {
+        foreach ($kind->needs() as $key => $fix) {
             if (! $fields->has($key)) {
                 throw BadFile::at("{$fields->path}/{$key}", "is missing; {$fix}");
             }
         }
-        foreach (['state' => Reading::STATES, 'stopped' => Reading::STOPPED, 'figure' => ['lengthMm', 'widthMm', 'heightMm']] as $key => $choices) {
-            if ($fields->has($key) && ! in_array($fields->string($key), $choices, true)) {
-                throw BadFile::at("{$fields->path}/{$key}", "\"{$fields->string($key)}\" is none of ".implode(', ', $choices));
-            }
-        }
-        foreach (['hours' => [0.0, 10000.0, false], 'wattHours' => [0.0, 100000.0, false], 'volts' => [0.0, 500.0, true], 'milliamps' => [0.0, 100000.0, true], 'celsius' => [-60.0, 300.0, true], 'airC' => [-60.0, 100.0, true], 'value' => [0.0, 10000.0, false], 'fromShare' => [0.0, 1.0, true], 'toShare' => [0.0, 1.0, true], 'brightness' => [0.0, 1.0, true]] as $key => [$least, $most, $mayBeLeast]) {
+        self::refuseOutside($fields, $kind);
+        $taken = new TakenAs(
+            id: $fields->string('id'), line: $fields->string('line'),
+            takenOn: $fields->day('takenOn') ?? throw BadFile::at("{$fields->path}/takenOn", 'is missing; write the day it was measured'),
+            instrument: $fields->string('instrument', ''), conditions: $fields->string('conditions', ''), note: $fields->string('note', ''),
+            simulated: $fields->bool('simulated'), photo: $fields->string('photo', ''), part: $fields->string('part', ''),
+            extra: $fields->rest([...self::KEYS, ...$kind->fields()]),
+        );
+        $number = static fn (string $key): float => $fields->number($key) ?? 0.0;
+
+        return match ($kind) {
+            ReadingKind::Sweep => new Sweep($taken, self::steps($fields), $fields->has('signal') ? $fields->yesNo('signal') : YesNo::Unknown),
+            ReadingKind::Draw => new Draw($taken, $fields->oneOf('state', MeteredState::class), $number('volts'), $number('milliamps')),
+            ReadingKind::Run => new Run(
+                $taken, $number('hours'), $fields->oneOf('stopped', Stopped::class), $fields->string('profile', ''), $fields->number('brightness'), $fields->number('airC'), $fields->number('wattHours'), self::log($fields),
+            ),
+            ReadingKind::Charge => new Charge($taken, $number('hours'), $fields->number('fromShare'), $fields->number('toShare'), $fields->number('wattHours'), self::log($fields)),
+            ReadingKind::Temperature => new Temperature($taken, $number('celsius'), $number('airC'), $fields->number('volts'), $fields->number('milliamps')),
+            ReadingKind::Dimension => new Dimension($taken, $fields->oneOf('figure', Side::class), $number('value')),
+        };
+    }
+
+    /** @throws BadFile for a number that no such reading can have */
+    private static function refuseOutside(Fields $fields, ReadingKind $kind): void
+    {
+        foreach (array_intersect_key(self::WITHIN, array_flip($kind->fields())) as $key => [$least, $most, $mayBeLeast]) {
             $value = $fields->number($key);
             if ($value !== null && ($value < $least || $value > $most || (! $mayBeLeast && $value === $least))) {
                 throw BadFile::at("{$fields->path}/{$key}", sprintf('%s lies outside %s to %s', Number::says($value), Number::says($least), Number::says($most)));
             }
         }
-
-        return new Reading(
-            id: $fields->string('id'), kind: $kind, line: $fields->string('line'),
-            takenOn: $fields->day('takenOn') ?? throw BadFile::at("{$fields->path}/takenOn", 'is missing; write the day it was measured'),
-            instrument: $fields->string('instrument', ''), conditions: $fields->string('conditions', ''), note: $fields->string('note', ''),
-            simulated: $fields->bool('simulated'),
-            steps: self::steps($fields), signal: $fields->has('signal') ? $fields->yesNo('signal') : YesNo::Unknown,
-            state: $fields->string('state', ''), volts: $fields->number('volts'), milliamps: $fields->number('milliamps'),
-            profile: $fields->string('profile', ''), brightness: $fields->number('brightness'), hours: $fields->number('hours'), stopped: $fields->string('stopped', ''),
-            fromShare: $fields->number('fromShare'), toShare: $fields->number('toShare'),
-            celsius: $fields->number('celsius'), airC: $fields->number('airC'),
-            figure: $fields->string('figure', ''), value: $fields->number('value'),
-            log: self::log($fields), photo: $fields->string('photo', ''), part: $fields->string('part', ''), wattHours: $fields->number('wattHours'),
-            extra: $fields->rest(self::KEYS),
-        );
     }
 
     /** @return array<string, mixed> as a file keeps it */
     public static function document(Reading $reading): array
     {
+        $taken = $reading->taken;
         $all = [
-            'id' => $reading->id, 'kind' => $reading->kind, 'line' => $reading->line, 'takenOn' => (string) $reading->takenOn,
-            'instrument' => $reading->instrument, 'conditions' => $reading->conditions, 'note' => $reading->note, 'simulated' => $reading->simulated,
-            'steps' => array_map(static fn (array $step): array => array_filter($step, static fn (mixed $value): bool => $value !== null), $reading->steps),
-            'signal' => $reading->signal === YesNo::Unknown ? '' : $reading->signal->value,
-            'state' => $reading->state, 'volts' => $reading->volts, 'milliamps' => $reading->milliamps, 'profile' => $reading->profile, 'brightness' => $reading->brightness,
-            'hours' => $reading->hours, 'stopped' => $reading->stopped, 'fromShare' => $reading->fromShare, 'toShare' => $reading->toShare,
-            'celsius' => $reading->celsius, 'airC' => $reading->airC, 'figure' => $reading->figure, 'value' => $reading->value,
-            'log' => $reading->log, 'photo' => $reading->photo, 'part' => $reading->part, 'wattHours' => $reading->wattHours,
+            'id' => $taken->id, 'kind' => $reading->kind()->value, 'line' => $taken->line, 'takenOn' => (string) $taken->takenOn,
+            'instrument' => $taken->instrument, 'conditions' => $taken->conditions, 'note' => $taken->note, 'simulated' => $taken->simulated,
+            ...$reading->ownFields(), 'photo' => $taken->photo, 'part' => $taken->part,
         ];
 
-        return array_filter($all, static fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [] && $value !== false) + $reading->extra;
+        return array_filter($all, static fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [] && $value !== false) + $taken->extra;
     }
 
     /**

@@ -45,8 +45,8 @@ final readonly class Part
         public Size $size,
         public array $supplies,
         public array $outputs,
-        /** What an output lives on when it is neither a pack nor the part's own input: "mains", "sun" or "". */
-        public string $poweredBy,
+
+        public PoweredBy $poweredBy,
         public ?Pack $pack,
         public ?Charger $charger,
         public ?Protector $protector,
@@ -88,7 +88,7 @@ final readonly class Part
         foreach ($sockets as $socket) {
             if ($socket->carries === 'usb') {
                 $gives = $gives || $socket->gives();
-                $takes = $takes || $socket->direction === 'in';
+                $takes = $takes || $socket->direction === Direction::In;
             }
         }
         $this->givesUsb = $gives;
@@ -131,7 +131,7 @@ final readonly class Part
             'charges' => $this->charger !== null,
             'protects' => $this->protector !== null,
             'topology' => $this->isConverter(),
-            "feeds from {$this->poweredBy}" => $this->poweredBy !== '',
+            "feeds from {$this->poweredBy->value}" => $this->poweredBy !== PoweredBy::ItsOwn,
             'leads' => $this->cable !== null,
             'stores data' => $this->storage !== null,
             'shares usb' => $this->role === Role::Cable && array_filter($this->sockets, $gives('usb')) !== [],

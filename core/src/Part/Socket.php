@@ -8,7 +8,7 @@ use PocketPlot\Quantity\Figure;
 
 /**
  * A place to plug in. `carries` is the signal (such as "hdmi", "spi-panel", "usb", "power");
- * `direction` is seen from the part: "out" gives the signal, "in" takes it.
+ * `direction` is seen from the part: out gives the signal, in takes it.
  */
 final readonly class Socket
 {
@@ -16,7 +16,7 @@ final readonly class Socket
         public string $name,
         public string $connector,
         public string $carries,
-        public string $direction,
+        public Direction $direction,
         public int $count,
         /** Must be reachable with the body closed. */
         public bool $outside,
@@ -39,12 +39,12 @@ final readonly class Socket
 
     public function gives(): bool
     {
-        return $this->direction === 'out' || $this->direction === 'both';
+        return $this->direction === Direction::Out || $this->direction === Direction::Both;
     }
 
     public function takes(): bool
     {
-        return $this->direction === 'in' || $this->direction === 'both';
+        return $this->direction === Direction::In || $this->direction === Direction::Both;
     }
 
     public function isRibbon(): bool

@@ -9,6 +9,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\PoweredBy;
 
 /** Which charger of the parts list fills a pack, and what feeds that charger. */
 final readonly class ChargePath
@@ -30,7 +31,7 @@ final readonly class ChargePath
     /** Whether it lives on the sun: what the source is said to give, it gives in full sun only. */
     public function isInSun(): bool
     {
-        return $this->source?->part->poweredBy === 'sun';
+        return $this->source?->part->poweredBy === PoweredBy::Sun;
     }
 
     /** @return array{?Line, ?Output} the wall supply or solar panel whose volts suit the charger best */
@@ -38,7 +39,7 @@ final readonly class ChargePath
     {
         $best = [null, null, INF];
         foreach ($build->chosen() as $other) {
-            foreach ($other->part->poweredBy !== '' && $other->id !== $line->id ? $other->part->outputs : [] as $output) {
+            foreach ($other->part->poweredBy !== PoweredBy::ItsOwn && $other->id !== $line->id ? $other->part->outputs : [] as $output) {
                 $off = ! $output->volts->isKnown() || ! $charger->inputVolts->isKnown() ? 1.0
                     : max(0.0, $charger->inputVolts->least() - $output->volts->most()) + max(0.0, $output->volts->most() - $charger->inputVolts->most());
                 if ($off < $best[2]) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Part\Pack;
@@ -223,7 +224,7 @@ final class Circuit
         do {
             $before = count($found);
             foreach ($build->joins as $join) {
-                if ($join->kind === 'parallel' && isset($found[$join->from]) !== isset($found[$join->to])) {
+                if ($join->kind === JoinKind::Parallel && isset($found[$join->from]) !== isset($found[$join->to])) {
                     $other = $build->line(isset($found[$join->from]) ? $join->to : $join->from);
                     if ($other !== null && $other->chosen && $other->part->pack !== null) {
                         $found[$other->id] = $other;

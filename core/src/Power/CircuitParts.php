@@ -9,6 +9,7 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Topology;
 use PocketPlot\Quantity\Constants;
@@ -114,7 +115,7 @@ final class CircuitParts
         $line = $feed->line;
         $input = $feed->input;
         $stages = [];
-        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->poweredBy === '') {
+        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->poweredBy === PoweredBy::ItsOwn) {
             foreach ($line->part->outputs as $output) {
                 $stage = $this->stage($line, $output);
                 $stages = $stage === null ? $stages : [...$stages, $stage];

@@ -6,9 +6,11 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\SupplyInput;
 use PocketPlot\Quantity\Figure;
@@ -101,7 +103,7 @@ final class SupplyTree
     {
         $sources = [];
         foreach ($this->rails as $rail) {
-            if ($rail->loads !== [] && ($rail->line->part->pack !== null || $rail->line->part->poweredBy === 'mains')) {
+            if ($rail->loads !== [] && ($rail->line->part->pack !== null || $rail->line->part->poweredBy === PoweredBy::Mains)) {
                 $sources[$rail->line->id] = $rail->line;
             }
         }
@@ -158,7 +160,7 @@ final class SupplyTree
         foreach ($this->build->joins as $join) {
             $load = $this->build->line($join->to);
             $from = $this->build->line($join->from);
-            if ($join->kind !== 'power' || $load === null || ! $load->chosen || $from === null || ! $from->chosen) {
+            if ($join->kind !== JoinKind::Power || $load === null || ! $load->chosen || $from === null || ! $from->chosen) {
                 continue;
             }
             $rail = $this->giverFor($join->from, $join->output);
@@ -304,7 +306,7 @@ final class SupplyTree
     private static function rank(Line $line, bool $takesUsb, Line $giverLine, bool $isRaw, bool $givesUsb): ?int
     {
         $giver = $giverLine->part;
-        if ($giver->poweredBy === 'sun') {
+        if ($giver->poweredBy === PoweredBy::Sun) {
             return null;
         }
         $isConverter = $line->part->isConverter();
@@ -313,7 +315,7 @@ final class SupplyTree
             $takesUsb && $givesUsb && ! $isConverter => 0,
             $isRaw => $isConverter ? 1 : 4,
             $giver->pack !== null => 2,
-            $giver->poweredBy === 'mains' => $isConverter ? 3 : 5,
+            $giver->poweredBy === PoweredBy::Mains => $isConverter ? 3 : 5,
             $giver->isConverter() => $isConverter ? 4 : 1,
             $line->role === Role::Board => 6,
             default => 3,
@@ -393,7 +395,7 @@ final class SupplyTree
         $load = $feed->line;
         $supply = $feed->input;
         $own = $supply->watts();
-        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->poweredBy === '';
+        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->poweredBy === PoweredBy::ItsOwn;
         $missing = [];
         if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
             // A converter's own idle draw is in its efficiency where it is not given apart.

@@ -6,6 +6,7 @@ namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -101,7 +102,7 @@ final class TreeView
 
                     return $one === null ? null : [...$one, 'lost' => 0.0];
                 })];
-            if ($key === $line->id && $line->part->pack === null && $line->part->poweredBy === '') {
+            if ($key === $line->id && $line->part->pack === null && $line->part->poweredBy === PoweredBy::ItsOwn) {
                 foreach ($this->tree->railsOf($line) as $below) {
                     if ($below->loads !== []) {
                         $this->addRail($below, "feed {$key}");

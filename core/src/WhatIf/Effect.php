@@ -49,4 +49,16 @@ final readonly class Effect
 
         return new self($verdict, $after->verdict, $after->vitals, array_values(array_diff($was, $is)), $newClashes, $concerning, $verdicts);
     }
+
+    /** @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} with the sentence of the worst about the changed line */
+    public function toArray(): array
+    {
+        return [
+            'verdict' => $this->verdict->value,
+            'says' => $this->concerning === [] ? '' : $this->concerning[0]->says(),
+            'settled' => count($this->settled),
+            'newClashes' => count($this->newClashes),
+            'vitals' => $this->vitals->toArray(),
+        ];
+    }
 }

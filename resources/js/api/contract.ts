@@ -405,8 +405,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One finding with its working and its ways out */
+        /** One finding with its working and its fixes */
         get: operations["getBuildsBuildFinding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/fits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What fits, a sentence each */
+        get: operations["getBuildsBuildFits"];
         put?: never;
         post?: never;
         delete?: never;
@@ -811,7 +828,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/builds/{build}/ways": {
+    "/builds/{build}/profiles": {
         parameters: {
             query?: never;
             header?: never;
@@ -1073,9 +1090,19 @@ export interface components {
             rule: string;
             verdict: components["schemas"]["Verdict"];
             lines: string[];
-            says: string;
+            /** @description one sentence; of what fits it comes with /fits or the finding in full */
+            says: string | null;
             family: string;
             ofWhole: boolean;
+            /**
+             * @description what was judged
+             * @enum {unknown}
+             */
+            subject: "line" | "feed" | "rail" | "pair" | "whole";
+            /** @description of a rail: which */
+            rail: string | null;
+            /** @description where it is worked on */
+            station: string;
         };
         FindingInFull: {
             key: string;
@@ -1088,6 +1115,20 @@ export interface components {
             remedies: components["schemas"]["Remedy"][];
             family: string;
             ofWhole: boolean;
+            /**
+             * @description what was judged
+             * @enum {unknown}
+             */
+            subject: "line" | "feed" | "rail" | "pair" | "whole";
+            /** @description of a rail: which */
+            rail: string | null;
+            /** @description where it is worked on */
+            station: string;
+            about: {
+                line: string | null;
+                other: string | null;
+                input: string | null;
+            };
         };
         Step: {
             id: string;
@@ -1628,9 +1669,9 @@ export interface components {
             charge: components["schemas"]["ChargePlan"] | null;
         };
         Power: {
-            ways: components["schemas"]["WayOfPlaying"][];
+            profiles: components["schemas"]["WayOfPlaying"][];
             profilesAreDefaults: boolean;
-            way: number;
+            profile: number;
             celsius: number;
             wantedHours: number | null;
             sources: components["schemas"]["PowerSource"][];
@@ -1800,7 +1841,7 @@ export interface components {
                 }[];
                 measure: string;
             } | null;
-            ways: string[];
+            profiles: string[];
         };
         ReadingEffect: {
             changes: components["schemas"]["Change"][];
@@ -1814,7 +1855,7 @@ export interface components {
                 line: number;
                 says: string;
             }[];
-            untold: number;
+            notListed: number;
             understood: string[];
             hours: number | null;
             milliampHours: number | null;
@@ -2770,6 +2811,42 @@ export interface operations {
             };
         };
     };
+    getBuildsBuildFits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description sentences by finding key */
+                        fits: {
+                            [key: string]: string;
+                        };
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getBuildsBuildRemedies: {
         parameters: {
             query: {
@@ -3688,7 +3765,7 @@ export interface operations {
     getBuildsBuildPower: {
         parameters: {
             query?: {
-                way?: number;
+                profile?: number;
                 celsius?: number;
             };
             header?: never;
@@ -3722,7 +3799,7 @@ export interface operations {
     getBuildsBuildPowerBand: {
         parameters: {
             query?: {
-                way?: number;
+                profile?: number;
                 celsius?: number;
             };
             header?: never;
@@ -3756,7 +3833,7 @@ export interface operations {
     getBuildsBuildPowerSizing: {
         parameters: {
             query: {
-                way?: number;
+                profile?: number;
                 celsius?: number;
                 hours: string;
                 cm3?: number;
@@ -3876,7 +3953,7 @@ export interface operations {
                 kind: string;
                 line: string;
                 state?: string;
-                way?: number;
+                profile?: number;
                 from?: number;
                 step?: number;
                 signal?: boolean;

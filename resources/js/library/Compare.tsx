@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Comparison } from '../api/client';
-import { roleWords } from '../stations/words';
-import { BackTo, Frame } from './Frame';
+import { roleWords } from '../ui/words';
+import { BackTo, PageFrame } from '../ui/PageFrame';
 
 /** Up to four parts side by side; rows that differ are marked, the others can be folded away. */
 export default function Compare() {
@@ -16,7 +16,7 @@ export default function Compare() {
     }, []);
     const facets = (compared.data?.facets ?? []).map((facet) => ({ ...facet, rows: facet.rows.filter((row) => all || row.differs) })).filter((facet) => facet.rows.length > 0);
     return (
-        <Frame
+        <PageFrame
             title="Side by side"
             says="Rows that differ carry a bar at the left."
             tools={
@@ -68,6 +68,6 @@ export default function Compare() {
                     </table>
                 </div>
             )}
-        </Frame>
+        </PageFrame>
     );
 }

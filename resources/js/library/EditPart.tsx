@@ -3,9 +3,9 @@ import { useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, Problem, type PartPage } from '../api/client';
 import { useNotices } from '../ui/Notices';
-import type { Group } from './draft';
-import { BackTo, Frame } from './Frame';
-import { PartForm } from './PartForm';
+import type { Group } from '../part-editor/draft';
+import { BackTo, PageFrame } from '../ui/PageFrame';
+import { PartForm } from '../part-editor/PartForm';
 
 /** A new part of one's own, or a change to one. */
 export default function EditPart() {
@@ -30,12 +30,12 @@ export default function EditPart() {
         }
     };
     return (
-        <Frame title={id === undefined ? 'A new part' : (found.data?.part.name ?? '…')} says="Leave open what you do not know: an honest gap is better than a guess. A guess is fine when it says so.">
+        <PageFrame title={id === undefined ? 'A new part' : (found.data?.part.name ?? '…')} says="Leave open what you do not know: an honest gap is better than a guess. A guess is fine when it says so.">
             <BackTo to={id === undefined ? '/library' : `/library/${id}`}>{id === undefined ? 'Library' : 'The part'}</BackTo>
             {found.isError && <p role="alert">{found.error.message}</p>}
             {(id === undefined || found.data !== undefined) && (
                 <PartForm key={id ?? 'new'} spec={id === undefined ? { name: '', role: 'board', facets: {} } : (found.data?.spec as Group)} onSave={save} onLeave={() => void go(id === undefined ? '/library' : `/library/${id}`)} saveWords={id === undefined ? 'Keep it' : 'Keep the change'} />
             )}
-        </Frame>
+        </PageFrame>
     );
 }

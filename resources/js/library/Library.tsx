@@ -2,14 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, Problem, type Facets, type LibraryPart, type PartsPreview } from '../api/client';
-import { roles, roleWords } from '../stations/words';
+import { roles, roleWords } from '../ui/words';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
 import { useNotices } from '../ui/Notices';
 import { Select } from '../ui/Select';
-import { Sheetlet } from '../ui/Sheetlet';
+import { Dialog } from '../ui/Dialog';
 import { useShortcuts } from '../ui/useShortcuts';
-import { Frame } from './Frame';
+import { PageFrame } from '../ui/PageFrame';
 
 const page = 50;
 const most = 4;
@@ -51,7 +51,7 @@ export default function Library() {
     const tick = (part: LibraryPart) =>
         setChosen((before) => (before.some((one) => one.libraryId === part.libraryId) ? before.filter((one) => one.libraryId !== part.libraryId) : [...before, part].slice(-most)));
     return (
-        <Frame
+        <PageFrame
             title="Library"
             says={found.data === undefined ? 'Looking …' : `${total} ${total === 1 ? 'part' : 'parts'}`}
             tools={
@@ -59,7 +59,7 @@ export default function Library() {
                     <a className="font-semibold text-pen hover:underline" href="/api/parts/file" download>
                         Save my parts
                     </a>
-                    <Button onClick={() => setImporting(true)}>Take in a file</Button>
+                    <Button onClick={() => setImporting(true)}>Import</Button>
                     <Button look="pen" onClick={() => void go('/library/new')}>
                         Describe a part
                     </Button>
@@ -133,7 +133,7 @@ export default function Library() {
                 </nav>
             )}
             {importing && <ImportParts onClose={() => setImporting(false)} />}
-        </Frame>
+        </PageFrame>
     );
 }
 
@@ -160,10 +160,10 @@ function ImportParts({ onClose }: { onClose: () => void }) {
     };
     const problem = [preview.error, take.error].find((error) => error instanceof Problem);
     return (
-        <Sheetlet
+        <Dialog
             open
             onClose={onClose}
-            title="Take in a file of parts"
+            title="Import parts"
             foot={
                 <Button look="pen" disabled={preview.data === undefined || take.isPending} onClick={() => take.mutate()}>
                     {preview.data === undefined ? 'Take them in' : `Take ${preview.data.count} in`}
@@ -204,6 +204,6 @@ function ImportParts({ onClose }: { onClose: () => void }) {
                     </ul>
                 </>
             )}
-        </Sheetlet>
+        </Dialog>
     );
 }

@@ -1,12 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, type PartPage as Page } from '../api/client';
-import { roleWords } from '../stations/words';
+import { api, type PartPage as PartAnswer } from '../api/client';
+import { roleWords } from '../ui/words';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
-import { BackTo, Frame } from './Frame';
-import { PartSheet } from './PartSheet';
+import { BackTo, PageFrame } from '../ui/PageFrame';
+import { PartFigures } from '../part-editor/PartFigures';
 
 /** One part of the library in full. */
 export default function PartPage() {
@@ -14,10 +14,10 @@ export default function PartPage() {
     const go = useNavigate();
     const cache = useQueryClient();
     const notices = useNotices();
-    const found = useQuery({ queryKey: ['part', id], queryFn: () => api.get<Page>(`/parts/${id}`) });
+    const found = useQuery({ queryKey: ['part', id], queryFn: () => api.get<PartAnswer>(`/parts/${id}`) });
     const failed = (error: Error) => notices.say(error.message, 'bad');
     const copy = useMutation({
-        mutationFn: () => api.post<Page>(`/parts/${id}/copy`),
+        mutationFn: () => api.post<PartAnswer>(`/parts/${id}/copy`),
         onSuccess: (copied) => {
             void cache.invalidateQueries({ queryKey: ['library'] });
             void go(`/library/${copied.libraryId}/edit`);
@@ -30,7 +30,7 @@ export default function PartPage() {
             void cache.invalidateQueries({ queryKey: ['library'] });
             notices.say('The part was taken out of your library. Builds keep their own copies.', 'good', {
                 words: 'Put it back',
-                run: () => void api.post<Page>('/parts', { part }).then(() => cache.invalidateQueries({ queryKey: ['library'] }), failed),
+                run: () => void api.post<PartAnswer>('/parts', { part }).then(() => cache.invalidateQueries({ queryKey: ['library'] }), failed),
             });
             void go('/library');
         },
@@ -40,9 +40,9 @@ export default function PartPage() {
     useEffect(() => {
         if (page !== undefined) document.title = `${page.part.name} · Pocket Plot`;
     }, [page]);
-    if (page === undefined) return <Frame title={found.isError ? 'This part cannot be opened' : '…'}>{found.isError && <p role="alert">{found.error.message}</p>}</Frame>;
+    if (page === undefined) return <PageFrame title={found.isError ? 'This part cannot be opened' : '…'}>{found.isError && <p role="alert">{found.error.message}</p>}</PageFrame>;
     return (
-        <Frame
+        <PageFrame
             title={page.part.name}
             says={[roleWords[page.part.role], page.part.maker, page.part.summary].filter((text) => text !== '').join(' · ')}
             tools={
@@ -67,7 +67,7 @@ export default function PartPage() {
                     {caution}
                 </p>
             ))}
-            <PartSheet sheet={page.sheet} />
+            <PartFigures sheet={page.sheet} />
             <section className="mb-5">
                 <h2 className="mb-1 border-b border-ink text-lg">Can be had at</h2>
                 {page.part.offers.length === 0 && <p className="text-pencil">No price is known yet.</p>}
@@ -92,6 +92,6 @@ export default function PartPage() {
                     ))}
                 </ul>
             </section>
-        </Frame>
+        </PageFrame>
     );
 }

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type RuleBook, type RulePage as Page } from '../api/client';
-import { BackTo, Frame } from '../library/Frame';
+import { api, type RuleBook, type RulePage as RuleAnswer } from '../api/client';
+import { BackTo, PageFrame } from '../ui/PageFrame';
 import { capital } from '../ui/format';
 
 /** The rule book, family by family. */
@@ -13,7 +13,7 @@ export default function Rules() {
     }, []);
     const families = [...new Set(book.data?.rules.map((rule) => rule.family))];
     return (
-        <Frame title="Rules" says={book.data === undefined ? '…' : `${book.data.rules.length} things that are checked in every build`}>
+        <PageFrame title="Rules" says={book.data === undefined ? '…' : `${book.data.rules.length} things that are checked in every build`}>
             {book.isError && <p role="alert">{book.error.message}</p>}
             <div className="columns-1 gap-8 md:columns-2">
                 {families.map((family) => (
@@ -34,20 +34,20 @@ export default function Rules() {
                     </section>
                 ))}
             </div>
-        </Frame>
+        </PageFrame>
     );
 }
 
 /** One rule explained: what, why, the working, how to measure, what mends it. */
 export function RulePage() {
     const { rule: id = '' } = useParams();
-    const rule = useQuery({ queryKey: ['rule', id], queryFn: () => api.get<Page>(`/rules/${id}`), staleTime: Infinity });
+    const rule = useQuery({ queryKey: ['rule', id], queryFn: () => api.get<RuleAnswer>(`/rules/${id}`), staleTime: Infinity });
     const page = rule.data?.page;
     useEffect(() => {
         if (page !== undefined) document.title = `${page.title} · Pocket Plot`;
     }, [page]);
     return (
-        <Frame title={page?.title ?? (rule.isError ? 'There is no such rule' : '…')} says={<code className="figures">{id}</code>}>
+        <PageFrame title={page?.title ?? (rule.isError ? 'There is no such rule' : '…')} says={<code className="figures">{id}</code>}>
             <BackTo to="/rules">All rules</BackTo>
             {page?.sections.map((section) => (
                 <section key={section.heading} className="mb-4 max-w-prose">
@@ -59,6 +59,6 @@ export function RulePage() {
                     ))}
                 </section>
             ))}
-        </Frame>
+        </PageFrame>
     );
 }

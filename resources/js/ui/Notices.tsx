@@ -24,7 +24,7 @@ export function NoticeBoard({ children }: { children: ReactNode }) {
     const putAway = useCallback((id: number) => setNotices((all) => all.filter((one) => one.id !== id)), []);
     const say = useCallback<Notices['say']>((words, kind = 'good', action) => {
         const notice: Notice = { id: ++last, words, kind, ...(action === undefined ? {} : { action }) };
-        setNotices((all) => [...all.filter((one) => one.kind !== kind), warning]);
+        setNotices((all) => [...all.filter((one) => one.kind !== kind), notice]);
     }, []);
     const value = useMemo(() => ({ say }), [say]);
     return (

@@ -11,6 +11,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Direction;
 use PocketPlot\Part\Role;
 
 final class UsbSlots extends WholeRule
@@ -28,7 +29,7 @@ final class UsbSlots extends WholeRule
             $takes = $gives = 0;
             foreach ($line->part->sockets as $socket) {
                 if ($socket->carries === 'usb') {
-                    $takes += $socket->direction === 'in' ? $socket->count : 0;
+                    $takes += $socket->direction === Direction::In ? $socket->count : 0;
                     $gives += $socket->gives() ? $socket->count : 0;
                 }
             }

@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Direction;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
@@ -32,7 +33,7 @@ final class CableEnds extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         foreach ($line->part->sockets as $socket) {
-            if ($socket->connector === 'usb-c' && $socket->carries === 'power' && $socket->direction === 'in') {
+            if ($socket->connector === 'usb-c' && $socket->carries === 'power' && $socket->direction === Direction::In) {
                 yield $this->judge($line, $socket, $facts);
             }
         }

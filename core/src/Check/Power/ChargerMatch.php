@@ -16,6 +16,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 
 final class ChargerMatch extends LineRule
@@ -85,7 +86,7 @@ final class ChargerMatch extends LineRule
         }
         $working[] = $this->row("{$source->name()} gives", $output->volts);
         // A solar panel's lowest volts only mean that it is not charging yet; too many volts break the charger.
-        $tooLow = $source->part->poweredBy !== 'sun' ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
+        $tooLow = $source->part->poweredBy !== PoweredBy::Sun ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
         if ($tooLow || $output->volts->most() > $charger->inputVolts->most()) {
             return $this->answer(Verdict::Clash, [$line, $source, $packLine],
                 fn (): Words => new Words("{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.", $working, 'outside the input window', [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)]));

@@ -6,8 +6,9 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
-use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Rule;
+use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
@@ -16,25 +17,28 @@ use PocketPlot\Part\Output;
 use PocketPlot\Part\Topology;
 use PocketPlot\Power\Rail;
 
-final class ConverterHeadroom extends LineRule
+final class ConverterHeadroom extends Rule
 {
     public static function meta(): Meta
     {
         return new Meta('power.converter-headroom', 'Each converter can make its output from what it gets, with its dropout left over at the lowest input.', ['output.topology', 'output.dropoutV', 'output.volts', 'pack.volts']);
     }
 
-    protected function lines(Facts $facts): iterable
+    public function subjects(Facts $facts): iterable
     {
-        return $facts->with('outputs');
+        foreach ($facts->rails() as $rail) {
+            if ($rail->line->part->isConverter()) {
+                yield Subject::rail($rail);
+            }
+        }
     }
 
-    protected function ofLine(Line $line, Facts $facts): iterable
+    protected function findings(Subject $subject, Facts $facts): iterable
     {
-        $rail = $line->part->isConverter() ? $facts->railOf($line) : null;
-        foreach ($line->part->outputs as $output) {
-            if ($rail !== null) {
-                yield $this->judge($line, $output, $rail, $facts->margin('headroom-volts'));
-            }
+        $output = $subject->rail?->output();
+        $above = $subject->rail === null ? null : $facts->railOf($subject->rail->line);
+        if ($subject->rail !== null && $output !== null && $above !== null) {
+            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'));
         }
     }
 

@@ -6,8 +6,8 @@ namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
-use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\RailRule;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -19,26 +19,19 @@ use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
-final class LinearHeat extends LineRule
+final class LinearHeat extends RailRule
 {
     public static function meta(): Meta
     {
         return new Meta('power.linear-heat', 'No linear regulator burns more than it can give off.', ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC']);
     }
 
-    protected function lines(Facts $facts): iterable
+    protected function ofRail(Rail $rail, Facts $facts): iterable
     {
-        return $facts->with('outputs');
-    }
-
-    protected function ofLine(Line $line, Facts $facts): iterable
-    {
-        $rail = $line->part->isConverter() ? $facts->railOf($line) : null;
-        foreach ($line->part->outputs as $output) {
-            $below = $facts->rail("{$line->id}:{$output->name}");
-            if ($rail !== null && $output->topology === Topology::Linear && $below !== null && $below->loads !== []) {
-                yield $this->judge($line, $output, $rail, $below, $facts);
-            }
+        $output = $rail->output();
+        $above = $rail->line->part->isConverter() ? $facts->railOf($rail->line) : null;
+        if ($above !== null && $output?->topology === Topology::Linear) {
+            yield $this->judge($rail->line, $output, $above, $rail, $facts);
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
@@ -30,7 +31,7 @@ final class ParallelCells extends Rule
         foreach ($facts->joins() as $join) {
             $one = $facts->line($join->from);
             $other = $facts->line($join->to);
-            if ($join->kind === 'parallel' && $one !== null && $other !== null && $one->chosen && $other->chosen) {
+            if ($join->kind === JoinKind::Parallel && $one !== null && $other !== null && $one->chosen && $other->chosen) {
                 yield Subject::pair($one, $other);
             }
         }

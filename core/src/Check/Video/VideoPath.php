@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Video;
 
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
@@ -90,7 +91,7 @@ final class VideoPath extends LineRule
     private static function boardFor(Line $display, array $boards, Facts $facts): Line
     {
         foreach ($facts->joins() as $join) {
-            foreach ($join->kind === 'video' && $join->to === $display->id ? $boards : [] as $board) {
+            foreach ($join->kind === JoinKind::Video && $join->to === $display->id ? $boards : [] as $board) {
                 if ($board->id === $join->from) {
                     return $board;
                 }

@@ -13,6 +13,7 @@ use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 
 final class MissingRole extends WholeRule
@@ -38,7 +39,7 @@ final class MissingRole extends WholeRule
         foreach ($missing as $role) {
             yield $this->lacking($role->value, $role);
         }
-        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->poweredBy === 'mains') === []) {
+        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->poweredBy === PoweredBy::Mains) === []) {
             yield $this->lacking('pack or wall supply', Role::Cells);
         } elseif ($missing === []) {
             yield $this->answer(Verdict::Fits, [], fn (): Words => new Words('Board, display, controls, case and power are all there.', [

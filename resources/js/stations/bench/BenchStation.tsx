@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { useSearchParams } from 'react-router';
 import { api, type Bench } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Measure } from './Measure';
 import { Readings } from './Readings';
 import { Against } from './Against';
@@ -34,7 +34,7 @@ export default function BenchStation() {
                 </Tabs.List>
                 <Tabs.Content value={leaf} tabIndex={-1}>
                     {bench.isError && <p role="alert">{bench.error.message}</p>}
-                    {leaf === 'measure' && <Measure ways={bench.data?.ways ?? []} sweeps={bench.data?.sweeps ?? {}} onWritten={() => setAsked((now) => ((now.get('leaf') ?? 'measure') === 'measure' ? { leaf: 'readings' } : now), { replace: true })} />}
+                    {leaf === 'measure' && <Measure profiles={bench.data?.profiles ?? []} sweeps={bench.data?.sweeps ?? {}} onWritten={() => setAsked((now) => ((now.get('leaf') ?? 'measure') === 'measure' ? { leaf: 'readings' } : now), { replace: true })} />}
                     {leaf === 'readings' && bench.data !== undefined && <Readings bench={bench.data} />}
                     {leaf === 'tests' && bench.data !== undefined && <Against bench={bench.data} />}
                 </Tabs.Content>

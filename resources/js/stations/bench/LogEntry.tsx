@@ -42,7 +42,7 @@ function LogShown({ log }: { log: LogPreview }) {
             {log.troubles.length > 0 && (
                 <details className="my-1">
                     <summary className="min-h-6 cursor-pointer">
-                        {log.troubles.length + log.untold} {log.troubles.length + log.untold === 1 ? 'row was' : 'rows were'} left out or doubtful
+                        {log.troubles.length + log.notListed} {log.troubles.length + log.notListed === 1 ? 'row was' : 'rows were'} left out or doubtful
                     </summary>
                     <ul className="max-h-48 overflow-auto pl-5 text-sm" tabIndex={0} aria-label="Troubles of the log">
                         {log.troubles.map((trouble) => (
@@ -50,7 +50,7 @@ function LogShown({ log }: { log: LogPreview }) {
                                 line {trouble.line}: {trouble.says}
                             </li>
                         ))}
-                        {log.untold > 0 && <li>and {log.untold} more of the kind</li>}
+                        {log.notListed > 0 && <li>and {log.notListed} more of the kind</li>}
                     </ul>
                 </details>
             )}

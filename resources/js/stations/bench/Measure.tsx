@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, Problem, type Bench, type Build, type LogPreview } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
 import { cautions, inputs, kinds, steps, stopped, wanted, type Kind } from './kinds';
@@ -11,7 +11,7 @@ import { Stand } from './Stand';
 import { SweepEntry, type Step } from './SweepEntry';
 
 /** Guided entry: choose what is measured, follow three lines, write it down. */
-export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: Bench['sweeps']; onWritten: () => void }) {
+export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; sweeps: Bench['sweeps']; onWritten: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [asked] = useSearchParams();
@@ -50,7 +50,7 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
                 ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
                 ...(kind === 'sweep' ? { steps: sweep.map((step) => ({ volts: step.volts, lit: step.lit, ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }) })) } : {}),
                 ...(kind === 'draw' && fields['state'] === undefined ? { state: 'usual' } : {}),
-                ...(kind === 'run' && fields['profile'] === undefined && ways[0] !== undefined ? { profile: ways[0] } : {}),
+                ...(kind === 'run' && fields['profile'] === undefined && profiles[0] !== undefined ? { profile: profiles[0] } : {}),
                 ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
                 ...(simulated ? { simulated: true, instrument: 'Simulated bench' } : {}),
                 ...(photo === null ? {} : { photo }),
@@ -97,7 +97,7 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
                 <div className="mb-4 flex flex-wrap items-end gap-4">
                     <Choice className="min-w-64 flex-1" label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} value={line} options={lines.map((one) => [one.id, one.part.name])} onChange={setChosen} />
                     {kind === 'draw' && <Choice label="What it was doing" value={fields['state'] ?? 'usual'} options={same(['off', 'idle', 'usual', 'heavy', 'start-up'])} onChange={(state) => set({ state })} />}
-                    {kind === 'run' && <Choice label="Played as" value={fields['profile'] ?? ways[0] ?? ''} options={same(ways)} onChange={(profile) => set({ profile })} />}
+                    {kind === 'run' && <Choice label="Played as" value={fields['profile'] ?? profiles[0] ?? ''} options={same(profiles)} onChange={(profile) => set({ profile })} />}
                     {kind === 'dimension' && <Choice label="Side" value={fields['figure'] ?? ''} options={[['', 'choose'], ['lengthMm', 'length'], ['widthMm', 'width'], ['heightMm', 'height, tallest spot']]} onChange={(figure) => set({ figure })} problem={about('figure')} />}
                     {inputs[kind].map(([field, label, hint]) => (
                         <Labelled key={field} label={label} problem={about(field)}>
@@ -108,7 +108,7 @@ export function Measure({ ways, sweeps, onWritten }: { ways: string[]; sweeps: B
                 </div>
                 {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} onFrom={(volts) => setBegins({ ...begins, [line]: volts })} set={set} problem={problem} />}
                 {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}
-                <Stand key={kind} kind={kind} line={line} fields={{ ...fields, from, by }} ways={ways} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
+                <Stand key={kind} kind={kind} line={line} fields={{ ...fields, from, by }} profiles={profiles} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
                     if (step.lit !== undefined && step.volts !== undefined) setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);
                     else if (kind === 'draw' && step.milliamps !== undefined) set({ volts: `${step.volts ?? ''} V`, milliamps: `${step.milliamps} mA` });
                 }} onRun={(read, why) => { setLog(read); set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why }); }} />

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem, type Bench, type Build, type Reading, type ReadingEffect } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { differing } from '../../sheet/VitalsLine';
+import { useOpenBuild } from '../../frame/useBuild';
+import { differing } from '../../frame/VitalsLine';
 import { Button } from '../../ui/Button';
 import { date } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { api, Problem, type BenchLine, type LogPreview } from '../../api/client';
 import { readLines } from '../../api/stream';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { asNumber } from '../../ui/format';
 import { amps, hours, volts } from '../../ui/electric';
 import type { Kind } from './kinds';
 
 /** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
-export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; ways: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
+export function Stand({ kind, line, fields, profiles, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; profiles: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
     const { build } = useOpenBuild();
     const [told, setTold] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
@@ -22,8 +22,8 @@ export function Stand({ kind, line, fields, ways, onStart, onStep, onRun }: { ki
         onStart();
         const rows: number[][] = [];
         let why = 'went dark';
-        const way = Math.max(0, ways.indexOf(fields['profile'] ?? ways[0] ?? ''));
-        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', way: String(way), ...(kind === 'sweep' ? { from: String(asNumber(fields['from'] ?? '')), step: String(asNumber(fields['by'] ?? '')) } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
+        const profile = Math.max(0, profiles.indexOf(fields['profile'] ?? profiles[0] ?? ''));
+        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', profile: String(profile), ...(kind === 'sweep' ? { from: String(asNumber(fields['from'] ?? '')), step: String(asNumber(fields['by'] ?? '')) } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
         try {
             await readLines<BenchLine>(
                 `/builds/${build.id}/bench/simulated?${query.toString()}`,

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { api, Problem, type Brief, type Build, type GamesClass } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { Field, inputLook } from '../../ui/Field';
 import { capital } from '../../ui/format';
@@ -144,7 +144,7 @@ export default function BriefStation() {
                             </Button>
                         )}
                         <Button type="submit" look="pen" disabled={busy || !dirty}>
-                            Write the brief
+                            Save
                         </Button>
                     </div>
                 </div>
@@ -175,7 +175,7 @@ export default function BriefStation() {
                             <Field label="Run time on a charge" hint="4.5, or 4 h 30 min" {...field('runTimeHours')} />
                             <Field label="Largest weight" hint="g, kg, oz or lb" {...field('largestMassG')} />
                             <Field label="Budget" hint="260, or 220 GBP" {...field('budget')} problem={problem?.about('brief.budget') ?? problem?.about('brief.budget.amount')} />
-                            <Field label="Reckon in" hint="three letters" maxLength={3} {...field('currency')} />
+                            <Field label="Currency" hint="three letters" maxLength={3} {...field('currency')} />
                         </div>
                         <div className="grid grid-cols-3 gap-3">
                             <Field label="Length" hint="mm, cm or in" {...field('lengthMm', 'brief.largestMm.lengthMm')} />

@@ -1,5 +1,5 @@
 import { api, type Build, type Step } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { capital, date } from '../../ui/format';
 
 /** The steps in their order, made for dirty fingers and read at arm's length. */

@@ -1,19 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Line, type Vendor } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { MarginNotes } from '../../sheet/Margin';
+import { useOpenBuild } from '../../frame/useBuild';
+import { MarginNotes } from '../../frame/Margin';
 import { DraftInput } from '../../ui/DraftInput';
 import { date } from '../../ui/format';
 import { Select } from '../../ui/Select';
-import { useLineEdit } from '../useLineEdit';
-import { states } from '../words';
+import { useLineEdit } from '../../frame/useLineEdit';
+import { states } from '../../ui/words';
 
 /** What each line costs, from whom and when it comes; and the whole against the budget. */
 export default function BuyStation() {
     const { build } = useOpenBuild();
     const vendors = useQuery({ queryKey: ['vendors'], queryFn: () => api.get<{ vendors: Vendor[] }>('/vendors'), staleTime: Infinity });
     const { costs, findings } = build.appraisal;
-    const money = findings.filter((finding) => finding.rule === 'money.budget');
+    const money = findings.filter((finding) => finding.station === 'buy');
     const chosen = build.lines.filter((line) => line.chosen);
     return (
         <main className="px-4 sm:px-6">

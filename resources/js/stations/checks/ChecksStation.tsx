@@ -2,16 +2,17 @@ import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Finding, Verdict } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { MarginNotes } from '../../sheet/Margin';
-import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { useFits } from '../../frame/useFits';
+import { useOpenBuild } from '../../frame/useBuild';
+import { MarginNotes } from '../../frame/Margin';
+import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { capital } from '../../ui/format';
 import { Peg, verdictWords, markOf } from '../../ui/Peg';
 import { Grid } from './Grid';
 import { Joins } from './Joins';
 import { MarginsPanel } from './MarginsPanel';
 import { MeasureNext } from './MeasureNext';
-import { Since } from './Since';
+import { SinceLastLook } from './SinceLastLook';
 
 const verdicts: readonly Verdict[] = ['clash', 'unmeasured', 'tight', 'fits'];
 
@@ -76,7 +77,7 @@ export default function ChecksStation() {
                     {leaf === 'verdict' && <Grouped groups={verdicts.map((verdict) => ({ name: capital(verdictWords[verdict]), findings: shown.filter((finding) => finding.verdict === verdict) }))} />}
                     {leaf === 'grid' && <Grid />}
                     {leaf === 'measure' && <MeasureNext />}
-                    {leaf === 'since' && <Since />}
+                    {leaf === 'since' && <SinceLastLook />}
                     {leaf === 'joins' && <Joins />}
                     {leaf === 'margins' && <MarginsPanel />}
                 </Tabs.Content>
@@ -112,7 +113,7 @@ function Grouped({ groups }: { groups: Group[] }) {
                         <Peg verdict={markOf(group.findings)} size={18} /> {group.name}
                     </h3>
                     <MarginNotes findings={group.findings} label={`Notes on ${group.name}`} />
-                    <Fitting findings={group.findings.filter((finding) => finding.verdict === 'fits')} />
+                    {group.findings.some((finding) => finding.verdict === 'fits') && <Fitting findings={group.findings.filter((finding) => finding.verdict === 'fits')} />}
                 </section>
             ))}
         </div>
@@ -121,12 +122,13 @@ function Grouped({ groups }: { groups: Group[] }) {
 
 function Fitting({ findings }: { findings: Finding[] }) {
     const open = useNoteLeaf();
+    const says = useFits();
     return (
         <ul className="grid gap-1">
             {findings.map((finding) => (
                 <li key={finding.key}>
                     <button type="button" className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug text-pencil hover:bg-pen-wash" onClick={() => open(finding.key)}>
-                        <Peg verdict="fits" size={16} /> {finding.says}
+                        <Peg verdict="fits" size={16} /> {says(finding)}
                     </button>
                 </li>
             ))}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { useOpenBuild } from '../../api/useBuild';
-import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { useOpenBuild } from '../../frame/useBuild';
+import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Peg, verdictWords } from '../../ui/Peg';
 
 /** Part against part; each cell holds the worst mark of what is said of the two together. */

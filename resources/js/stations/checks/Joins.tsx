@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, Problem, type Build } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { inputLook } from '../../ui/Field';
 import { Select } from '../../ui/Select';
@@ -31,9 +31,9 @@ export function Joins() {
                         </span>
                         <span className="min-w-0">
                             <span className="flex flex-wrap items-center gap-2">
-                                <span className="text-pencil">lives on</span>
+                                <span className="text-pencil">powered by</span>
                                 <Select
-                                    label={`What ${nameOf(feed.line)} lives on`}
+                                    label={`What powers ${nameOf(feed.line)}`}
                                     className="max-w-full min-w-0 border-edge!"
                                     value={feed.rail}
                                     disabled={busy}
@@ -85,7 +85,7 @@ function Wires({ name, onSave }: { name: string; onSave: (wires: { gaugeAwg: str
                 <input className={`${inputLook} figures w-24!`} value={lengthMm} placeholder="mm, in" onChange={(event) => setLength(event.target.value)} />
             </label>
             <Button look="pen" disabled={gaugeAwg.trim() === '' || lengthMm.trim() === ''} onClick={() => onSave({ gaugeAwg, lengthMm })}>
-                Keep
+                Save
             </Button>
         </span>
     );

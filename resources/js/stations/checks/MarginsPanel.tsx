@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, Problem, type Build, type RuleBook } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { DraftInput } from '../../ui/DraftInput';
 import { capital } from '../../ui/format';
 
 const shown = (value: number, unit: string) => (unit === 'share' ? `${Number((value * 100).toPrecision(8))} %` : `${value}${unit === '' ? '' : ` ${unit}`}`);
 
-/** How much a careful builder wants to spare. The house's, and this build's own where it has some. */
+/** How much a careful builder wants to spare. The defaults, and this build’s own where it has some. */
 export function MarginsPanel() {
     const { build, edit } = useOpenBuild();
     const book = useQuery({ queryKey: ['rules'], queryFn: () => api.get<RuleBook>('/rules'), staleTime: Infinity });
@@ -17,7 +17,7 @@ export function MarginsPanel() {
     };
     return (
         <>
-            <p className="mb-3 max-w-prose">Between fits and clash lies tight: it holds, with less to spare than this. Empty means the house’s own.</p>
+            <p className="mb-3 max-w-prose">Between fits and clash lies tight: it holds, with less to spare than this. Empty means the default.</p>
             <ul className="max-w-4xl border-t border-line">
                 {book.data?.margins.map((margin) => {
                     const mine = own[margin.key];

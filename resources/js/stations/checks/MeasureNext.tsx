@@ -1,6 +1,6 @@
-import { useOpenBuild } from '../../api/useBuild';
-import { MeasureEntry } from '../../sheet/MeasureEntry';
-import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { useOpenBuild } from '../../frame/useBuild';
+import { MeasureEntry } from '../../frame/MeasureEntry';
+import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { capital } from '../../ui/format';
 
 /** The open figures, the one that settles most first, each with how to find it out without harm. */

@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, Problem, type Build, type LinePart } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import type { Group } from '../../library/draft';
-import { PartForm } from '../../library/PartForm';
-import { PartSheet } from '../../library/PartSheet';
+import { useOpenBuild } from '../../frame/useBuild';
+import type { Group } from '../../part-editor/draft';
+import { PartForm } from '../../part-editor/PartForm';
+import { PartFigures } from '../../part-editor/PartFigures';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
 
@@ -45,7 +45,7 @@ export default function OwnCopy() {
                 )}
             </div>
             {copy.isError && <p role="alert">{copy.error.message}</p>}
-            {copy.data !== undefined && (editing ? <PartForm spec={copy.data.spec} onSave={save} onLeave={() => setEditing(false)} saveWords="Write into this build" /> : <PartSheet sheet={copy.data.sheet} />)}
+            {copy.data !== undefined && (editing ? <PartForm spec={copy.data.spec} onSave={save} onLeave={() => setEditing(false)} saveWords="Write into this build" /> : <PartFigures sheet={copy.data.sheet} />)}
         </main>
     );
 }

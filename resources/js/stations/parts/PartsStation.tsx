@@ -2,16 +2,17 @@ import { DropdownMenu } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Build, type Finding, type Line, type Role } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { MarginNotes } from '../../sheet/Margin';
+import { useFits } from '../../frame/useFits';
+import { useOpenBuild } from '../../frame/useBuild';
+import { MarginNotes } from '../../frame/Margin';
 import { Button } from '../../ui/Button';
 import { DraftInput } from '../../ui/DraftInput';
 import { useNotices } from '../../ui/Notices';
 import { Peg, markOf } from '../../ui/Peg';
 import { Select } from '../../ui/Select';
 import { useShortcuts } from '../../ui/useShortcuts';
-import { useLineEdit } from '../useLineEdit';
-import { origins, roles, roleWords, states } from '../words';
+import { useLineEdit } from '../../frame/useLineEdit';
+import { origins, roles, roleWords, states } from '../../ui/words';
 import { Picker, type Place } from './Picker';
 
 /** The bill of materials, with every finding in the margin beside the line it concerns. */
@@ -162,22 +163,24 @@ function NoteField({ line }: { line: Line }) {
 }
 
 function WhatFits({ fits }: { fits: Finding[] }) {
+    const [isOpen, setIsOpen] = useState(false);
     return (
-        <details className="mx-4 mt-4 sm:mx-6">
+        <details className="mx-4 mt-4 sm:mx-6" onToggle={(event) => setIsOpen(event.currentTarget.open)}>
             <summary className="flex cursor-pointer items-center gap-2 text-pencil">
                 <Peg verdict="fits" size={18} /> {fits.length} things were checked and fit
             </summary>
-            <MarginList fits={fits} />
+            {isOpen && <FitsList fits={fits} />}
         </details>
     );
 }
 
-function MarginList({ fits }: { fits: Finding[] }) {
+function FitsList({ fits }: { fits: Finding[] }) {
+    const says = useFits();
     return (
         <ul className="mt-2 columns-1 gap-8 text-[0.95rem] md:columns-2">
             {fits.map((finding) => (
                 <li key={finding.key} className="mb-1.5 break-inside-avoid">
-                    {finding.says} <code className="figures text-xs text-pencil">{finding.rule}</code>
+                    {says(finding)} <code className="figures text-xs text-pencil">{finding.rule}</code>
                 </li>
             ))}
         </ul>

@@ -1,15 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useId, useState, type KeyboardEvent } from 'react';
 import { api, type Build, type Candidate, type Role } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { EffectList } from '../../sheet/NoteLeaf';
+import { useOpenBuild } from '../../frame/useBuild';
+import { EffectList } from '../../frame/NoteLeaf';
 import { Button } from '../../ui/Button';
 import { inputLook } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
 import { Peg } from '../../ui/Peg';
 import { Select } from '../../ui/Select';
-import { Sheetlet } from '../../ui/Sheetlet';
-import { roles, roleWords } from '../words';
+import { Dialog } from '../../ui/Dialog';
+import { roles, roleWords } from '../../ui/words';
 
 /** Where a part is wanted: a role, in place of a line, or as one more candidate beside a line. */
 export interface Place {
@@ -63,7 +63,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
     };
     const verb = place.swap !== null ? 'Take' : place.beside !== null ? 'Keep' : 'Add';
     return (
-        <Sheetlet
+        <Dialog
             open
             onClose={onClose}
             wide
@@ -136,7 +136,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                     </li>
                 ))}
             </ul>
-        </Sheetlet>
+        </Dialog>
     );
 }
 

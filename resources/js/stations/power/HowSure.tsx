@@ -1,22 +1,22 @@
 import { useEffect, useState } from 'react';
 import type { BandLine, PowerBand } from '../../api/client';
 import { readLines } from '../../api/stream';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { hours } from '../../ui/electric';
 
 /** Five hundred runs with every figure drawn from its band; the page does not wait for them. */
-export function HowSure({ way, celsius, open }: { way: number; celsius: string; open: boolean }) {
+export function HowSure({ profile, celsius, open }: { profile: number; celsius: string; open: boolean }) {
     const { build } = useOpenBuild();
     const [told, setTold] = useState<BandLine | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     useEffect(() => {
         if (!open) return undefined;
         const stop = new AbortController();
-        readLines<BandLine>(`/builds/${build.id}/power/band?way=${way}${celsius === '' ? '' : `&celsius=${celsius}`}`, setTold, stop.signal).catch((error: unknown) => {
+        readLines<BandLine>(`/builds/${build.id}/power/band?profile=${profile}${celsius === '' ? '' : `&celsius=${celsius}`}`, setTold, stop.signal).catch((error: unknown) => {
             if (!stop.signal.aborted) setProblem(error instanceof Error ? error.message : 'It was broken off.');
         });
         return () => stop.abort();
-    }, [build.id, celsius, open, way]);
+    }, [build.id, celsius, open, profile]);
     if (!open) return <p className="dot-grid border border-dashed border-edge p-6">Nothing can be drawn at random while figures are missing; they stand below.</p>;
     if (problem !== null) return <p role="alert">{problem}</p>;
     const band = told?.band;
@@ -91,8 +91,8 @@ function Middle({ band }: { band: PowerBand }) {
 function Worth({ band }: { band: PowerBand }) {
     const most = Math.max(0.001, ...band.sensitivities.map((one) => one.worthHours));
     return (
-        <section aria-label="What it hangs on">
-            <h3 className="mb-1 text-lg">What it hangs on</h3>
+        <section aria-label="Depends on">
+            <h3 className="mb-1 text-lg">Depends on</h3>
             <table className="w-full max-w-4xl">
                 <thead>
                     <tr className="border-b border-ink text-left text-sm">

@@ -2,16 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { Tabs } from 'radix-ui';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Power, type PowerSource } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { MarginNotes } from '../../sheet/Margin';
-import { MeasureEntry } from '../../sheet/MeasureEntry';
+import { useOpenBuild } from '../../frame/useBuild';
+import { MarginNotes } from '../../frame/Margin';
+import { MeasureEntry } from '../../frame/MeasureEntry';
 import { number } from '../../ui/format';
 import { Charge } from './Charge';
 import { HowSure } from './HowSure';
 import { Rails } from './Rails';
 import { RunLeaf } from './RunLeaf';
 import { Sizing } from './Sizing';
-import { Ways } from './Ways';
+import { Profiles } from './Profiles';
 
 const leaves = [
     ['rails', 'Rails'],
@@ -19,7 +19,7 @@ const leaves = [
     ['sure', 'How sure'],
     ['charge', 'Charge'],
     ['sizing', 'Which pack'],
-    ['ways', 'Ways of playing'],
+    ['profiles', 'Ways of playing'],
 ] as const;
 
 /** The power of the build: who feeds whom, how long it lasts and why it ends, how it is charged, which pack would do. */
@@ -27,11 +27,11 @@ export default function PowerStation() {
     const { build } = useOpenBuild();
     const [asked, setAsked] = useSearchParams();
     const leaf = asked.get('leaf') ?? 'rails';
-    const way = Number(asked.get('way') ?? '0');
+    const profile = Number(asked.get('profile') ?? '0');
     const celsius = asked.get('celsius') ?? '';
     const power = useQuery({
-        queryKey: ['power', build.id, build.version, way, celsius],
-        queryFn: () => api.get<Power>(`/builds/${build.id}/power?way=${way}${celsius === '' ? '' : `&celsius=${encodeURIComponent(celsius)}`}`),
+        queryKey: ['power', build.id, build.version, profile, celsius],
+        queryFn: () => api.get<Power>(`/builds/${build.id}/power?profile=${profile}${celsius === '' ? '' : `&celsius=${encodeURIComponent(celsius)}`}`),
         placeholderData: (before) => before,
     });
     const ask = (more: Record<string, string>) => {
@@ -47,13 +47,13 @@ export default function PowerStation() {
                 {report !== undefined && report.sources.length > 0 && (
                     <>
                         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Way of playing">
-                            {report.ways.map((one, index) => (
+                            {report.profiles.map((one, index) => (
                                 <button
                                     key={one.name}
                                     type="button"
-                                    aria-pressed={index === report.way}
-                                    onClick={() => ask({ way: index === 0 ? '' : String(index) })}
-                                    className={`min-h-9 rounded-sm border px-2.5 ${index === report.way ? 'border-ink bg-ink font-semibold text-paper' : 'border-edge bg-leaf hover:border-pen hover:text-pen'}`}
+                                    aria-pressed={index === report.profile}
+                                    onClick={() => ask({ profile: index === 0 ? '' : String(index) })}
+                                    className={`min-h-9 rounded-sm border px-2.5 ${index === report.profile ? 'border-ink bg-ink font-semibold text-paper' : 'border-edge bg-leaf hover:border-pen hover:text-pen'}`}
                                 >
                                     {one.name}
                                 </button>
@@ -83,18 +83,18 @@ export default function PowerStation() {
                 </Tabs.List>
                 <Tabs.Content value={leaf} tabIndex={-1}>
                     {power.isError && <p role="alert">{power.error.message}</p>}
-                    {report !== undefined && leaf === 'ways' && <Ways report={report} />}
-                    {report !== undefined && leaf !== 'ways' && report.sources.length === 0 && <NoSource />}
-                    {report !== undefined && leaf !== 'ways' && report.sources.length > 0 && (
+                    {report !== undefined && leaf === 'profiles' && <Profiles report={report} />}
+                    {report !== undefined && leaf !== 'profiles' && report.sources.length === 0 && <NoSource />}
+                    {report !== undefined && leaf !== 'profiles' && report.sources.length > 0 && (
                         <>
                             {leaf === 'rails' && report.sources.map((source, index) => <Rails key={source.line} source={source} notes={index === report.sources.length - 1 ? <Notes curves={report.curves} /> : null} />)}
                             {leaf !== 'rails' && (
                                 <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
                                     <div className="min-w-0">
                                         {leaf === 'run' && packs(report).map((source) => <RunLeaf key={source.line} source={source} report={report} />)}
-                                        {leaf === 'sure' && <HowSure key={`${build.version} ${way} ${celsius}`} way={way} celsius={celsius} open={packs(report)[0]?.run != null} />}
+                                        {leaf === 'sure' && <HowSure key={`${build.version} ${profile} ${celsius}`} profile={profile} celsius={celsius} open={packs(report)[0]?.run != null} />}
                                         {leaf === 'charge' && packs(report).map((source) => <Charge key={source.line} source={source} />)}
-                                        {leaf === 'sizing' && <Sizing way={way} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />}
+                                        {leaf === 'sizing' && <Sizing profile={profile} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />}
                                         {packs(report).length === 0 && <p className="dot-grid border border-dashed border-edge p-6">Nothing here lives on a pack: it plays as long as its plug is in.</p>}
                                     </div>
                                     <Notes curves={report.curves} />
@@ -112,7 +112,7 @@ export default function PowerStation() {
 /** The margin: what was found about power, worst first. */
 function Notes({ curves }: { curves: string }) {
     const { build } = useOpenBuild();
-    const notes = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
+    const notes = build.appraisal.findings.filter((finding) => finding.station === 'power');
     return (
         <aside aria-label="Notes on power" className="min-w-0 xl:border-l xl:border-line xl:pl-5">
             <MarginNotes findings={notes} label="Notes on power" />
@@ -130,7 +130,7 @@ function NoSource() {
         <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
             <h3 className="mb-2 text-lg">Nothing gives power yet</h3>
             <p className="max-w-prose">
-                A pack or a wall supply, and one part that draws from it, make the first rail. Then the run from full to dark is reckoned step by step: who gives up first, when and why.{' '}
+                A pack or a wall supply, and one part that draws from it, make the first rail. Then the run from full to dark is worked out step by step: who gives up first, when and why.{' '}
                 <Link className="font-semibold text-pen underline" to={`/builds/${build.id}/parts`}>
                     Add parts
                 </Link>
@@ -147,7 +147,7 @@ function OpenFigures({ sources }: { sources: PowerSource[] }) {
     if (missing.length + assumed.length === 0) return null;
     return (
         <section className="mt-6 border-t-2 border-ink pt-3" aria-label="Open figures">
-            <h3 className="mb-1 text-lg">{missing.length > 0 ? 'What has to be measured first' : 'Reckoned with a careful figure'}</h3>
+            <h3 className="mb-1 text-lg">{missing.length > 0 ? 'What has to be measured first' : 'Worked out with a careful figure'}</h3>
             <ul className="grid gap-4 lg:grid-cols-2">
                 {[...missing, ...assumed].slice(0, 8).map((gap) => {
                     const open = build.appraisal.toMeasure.find((one) => one.line === gap.line && one.figure === gap.figure);

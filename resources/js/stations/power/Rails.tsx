@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { Finding, PowerNode, PowerSource } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { useOpenBuild } from '../../frame/useBuild';
+import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Peg } from '../../ui/Peg';
 import { amps, percent, volts, watts } from '../../ui/electric';
 
@@ -83,15 +83,15 @@ function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]
 export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode }) {
     const { build } = useOpenBuild();
     const [state, setState] = useState<State>('usual');
-    const power = build.appraisal.findings.filter((finding) => finding.rule.startsWith('power.'));
+    const power = build.appraisal.findings.filter((finding) => finding.station === 'power');
     const { cards, buses, wires, wide, high } = draw(source.nodes, state);
     const most = Math.max(0.001, ...wires.map((wire) => wire.amps));
-    const ofLine = (line: string) => power.filter((finding) => finding.lines[0] === line || (finding.lines.includes(line) && finding.rule === 'power.supply-window'));
-    const ofRail = (node: PowerNode) => power.filter((finding) => finding.lines[0] === node.line && finding.key.endsWith(`/${node.name}`));
+    const ofLine = (line: string) => power.filter((finding) => finding.lines[0] === line || (finding.subject === 'feed' && finding.lines.includes(line)));
+    const ofRail = (node: PowerNode) => power.filter((finding) => finding.rail === node.id);
     return (
         <section className="mb-8" aria-label={`Rails of ${source.name}`}>
             <div className="mb-1 flex flex-wrap items-center gap-3">
-                <h3 className="text-lg">{source.isPack ? 'From the pack' : 'From the wall'}</h3>
+                <h3 className="text-lg">{source.isPack ? 'From the pack' : 'Plugged in'}</h3>
                 <div className="flex gap-1" role="group" aria-label="State of play">
                     {(['idle', 'usual', 'heavy'] as const).map((one) => (
                         <button key={one} type="button" aria-pressed={state === one} onClick={() => setState(one)} className={`min-h-8 rounded-sm border px-2 text-sm ${state === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}>

@@ -6,11 +6,11 @@ import { hours, percent } from '../../ui/electric';
 /** One discharge from full until the first part gives up, and the band of every way of playing. */
 export function RunLeaf({ source, report }: { source: PowerSource; report: Power }) {
     const { run } = source;
-    const name = report.ways[report.way]?.name ?? '';
+    const name = report.profiles[report.profile]?.name ?? '';
     return (
         <section className="mb-8" aria-label={`Run of ${source.name}`}>
             {run === null ? (
-                <p className="dot-grid border border-dashed border-edge p-6">The run cannot be reckoned while figures are missing; they stand below.</p>
+                <p className="dot-grid border border-dashed border-edge p-6">The run cannot be worked out while figures are missing; they stand below.</p>
             ) : run.hours === null ? (
                 <p>Nothing is taken in this way of playing, so it never ends.</p>
             ) : (

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem, type Build, type Sizing as Sized } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
@@ -19,7 +19,7 @@ const orders = {
 } as const;
 
 /** From the wish to the pack, and from the room to the wish. */
-export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: string; wanted: number | null; open: boolean }) {
+export function Sizing({ profile, celsius, wanted, open }: { profile: number; celsius: string; wanted: number | null; open: boolean }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [typed, setTyped] = useState({ hours: wanted === null ? '4 h' : `${wanted} h`, cm3: '' });
@@ -27,8 +27,8 @@ export function Sizing({ way, celsius, wanted, open }: { way: number; celsius: s
     const [order, setOrder] = useState<keyof typeof orders>('size');
     const [all, setAll] = useState(false);
     const query = useQuery({
-        queryKey: ['sizing', build.id, build.version, way, celsius, ask],
-        queryFn: () => api.get<{ sizing: Sized | null }>(`/builds/${build.id}/power/sizing?${new URLSearchParams({ way: String(way), hours: ask.hours, ...(ask.cm3.trim() === '' ? {} : { cm3: ask.cm3.trim() }), ...(celsius === '' ? {} : { celsius }) }).toString()}`),
+        queryKey: ['sizing', build.id, build.version, profile, celsius, ask],
+        queryFn: () => api.get<{ sizing: Sized | null }>(`/builds/${build.id}/power/sizing?${new URLSearchParams({ profile: String(profile), hours: ask.hours, ...(ask.cm3.trim() === '' ? {} : { cm3: ask.cm3.trim() }), ...(celsius === '' ? {} : { celsius }) }).toString()}`),
         enabled: open,
         placeholderData: (before) => before,
     });
@@ -160,7 +160,7 @@ function Needs({ sizing }: { sizing: Sized }) {
         <>
             <h3 className="mb-1 text-lg">What the wish asks for</h3>
             <p className="mb-2 max-w-prose text-sm text-pencil">
-                {sizing.meanW.toFixed(2)} W on average, losses included. New cells give about nine tenths of what is printed; sag, cut-off and rate are reckoned.
+                {sizing.meanW.toFixed(2)} W on average, losses included. New cells give about nine tenths of what is printed; sag, cut-off and rate are counted in.
             </p>
             <table className="w-full max-w-4xl">
                 <thead>

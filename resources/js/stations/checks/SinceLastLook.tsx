@@ -1,11 +1,11 @@
 import { api, type Build, type Verdict } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
-import { useNoteLeaf } from '../../sheet/NoteLeaf';
+import { useOpenBuild } from '../../frame/useBuild';
+import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Button } from '../../ui/Button';
 import { Peg } from '../../ui/Peg';
 
 /** What became better and worse since the builder last said "seen". */
-export function Since() {
+export function SinceLastLook() {
     const { build, edit, busy } = useOpenBuild();
     const worse = build.since.filter((change) => !change.better);
     const better = build.since.filter((change) => change.better);

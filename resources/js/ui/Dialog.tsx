@@ -1,13 +1,13 @@
-import { Dialog } from 'radix-ui';
+import { Dialog as RadixDialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A loose leaf laid over the page: from the right edge, or in the middle. */
-export function Sheetlet({ open, onClose, title, children, wide = false, foot }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode; wide?: boolean; foot?: ReactNode }) {
+export function Dialog({ open, onClose, title, children, wide = false, foot }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode; wide?: boolean; foot?: ReactNode }) {
     return (
-        <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
-            <Dialog.Portal>
-                <Dialog.Overlay className="fixed inset-0 z-30 bg-black/45" />
-                <Dialog.Content
+        <RadixDialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+            <RadixDialog.Portal>
+                <RadixDialog.Overlay className="fixed inset-0 z-30 bg-black/45" />
+                <RadixDialog.Content
                     aria-describedby={undefined}
                     onOpenAutoFocus={(event) => {
                         const first = event.currentTarget instanceof HTMLElement ? event.currentTarget.querySelector<HTMLElement>('[data-first]') : null;
@@ -21,17 +21,17 @@ export function Sheetlet({ open, onClose, title, children, wide = false, foot }:
                     }`}
                 >
                     <div className="flex items-start justify-between gap-4 border-b border-line px-5 pt-4 pb-3">
-                        <Dialog.Title className="text-xl">{title}</Dialog.Title>
-                        <Dialog.Close className="min-h-9 min-w-9 rounded-sm text-lg text-pencil hover:text-pen" aria-label="Close">
+                        <RadixDialog.Title className="text-xl">{title}</RadixDialog.Title>
+                        <RadixDialog.Close className="min-h-9 min-w-9 rounded-sm text-lg text-pencil hover:text-pen" aria-label="Close">
                             ✕
-                        </Dialog.Close>
+                        </RadixDialog.Close>
                     </div>
                     <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={-1}>
                         {children}
                     </div>
                     {foot !== undefined && <div className="border-t border-line bg-leaf px-5 py-3">{foot}</div>}
-                </Dialog.Content>
-            </Dialog.Portal>
-        </Dialog.Root>
+                </RadixDialog.Content>
+            </RadixDialog.Portal>
+        </RadixDialog.Root>
     );
 }

@@ -5,7 +5,7 @@ import { api, Problem, type Session } from '../api/client';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Peg } from '../ui/Peg';
-import { useSession } from './InWorkshop';
+import { useSession } from './SignedIn';
 import { PasswordField } from './PasswordField';
 
 function Door({ title, children }: { title: string; children: ReactNode }) {

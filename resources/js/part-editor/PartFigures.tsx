@@ -1,7 +1,7 @@
 import type { PartPage } from '../api/client';
 
 /** A part laid out facet by facet, each figure with its source; what was stated before a measurement stays beside it. */
-export function PartSheet({ sheet }: { sheet: PartPage['sheet'] }) {
+export function PartFigures({ sheet }: { sheet: PartPage['sheet'] }) {
     if (sheet.length === 0) {
         return <p className="text-pencil">Nothing is written down yet that a rule can use.</p>;
     }

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { api, Problem, type Build, type OpenFigure } from '../api/client';
-import { useOpenBuild } from '../api/useBuild';
+import { useOpenBuild } from './useBuild';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
 import { useNotices } from '../ui/Notices';

@@ -2,11 +2,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type SubmitEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, Problem, type Session } from '../api/client';
-import { Frame } from '../library/Frame';
+import { PageFrame } from '../ui/PageFrame';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
-import { goodPassword } from './Doors';
-import { useSession } from './InWorkshop';
+import { goodPassword } from './SignInPages';
+import { useSession } from './SignedIn';
 import { PasswordField } from './PasswordField';
 
 /** One's own account: another password, and an end to every session there is. */
@@ -14,7 +14,7 @@ export default function Account() {
     const session = useSession();
     const user = session.data?.user;
     return (
-        <Frame title="Your account" says={user === undefined || user === null ? undefined : `${user.name}, ${user.email}`}>
+        <PageFrame title="Your account" says={user === undefined || user === null ? undefined : `${user.name}, ${user.email}`}>
             {user?.isDemo === true ? (
                 <p className="max-w-prose">The demo builder has no password. Make an account of your own to keep what you build.</p>
             ) : (
@@ -26,7 +26,7 @@ export default function Account() {
                     </div>
                 </div>
             )}
-        </Frame>
+        </PageFrame>
     );
 }
 

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useRef } from 'react';
 import { useNotices } from '../ui/Notices';
-import { api, Problem, type Build, type Vitals } from './client';
+import { api, Problem, type Build, type Vitals } from '../api/client';
 
 export type Edit = (version: number) => Promise<Build>;
 

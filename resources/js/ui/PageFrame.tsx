@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { Button } from '../ui/Button';
-import { turnLight } from '../ui/light';
+import { Button } from './Button';
+import { turnLight } from './light';
 
 const pages = [
     ['/', 'Builds'],
@@ -10,7 +10,7 @@ const pages = [
 ] as const;
 
 /** The frame of the pages that belong to no build. */
-export function Frame({ title, says, children, tools }: { title: string; says?: ReactNode; children: ReactNode; tools?: ReactNode }) {
+export function PageFrame({ title, says, children, tools }: { title: string; says?: ReactNode; children: ReactNode; tools?: ReactNode }) {
     return (
         <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-4 sm:px-8">
             <header className="mb-5 flex flex-wrap items-center justify-between gap-3">

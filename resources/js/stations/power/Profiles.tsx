@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, Problem, type Build, type Power } from '../../api/client';
-import { useOpenBuild } from '../../api/useBuild';
+import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { inputLook } from '../../ui/Field';
 import { asNumber } from '../../ui/format';
@@ -12,16 +12,16 @@ type Draft = { name: string; radio: boolean | null } & Record<(typeof shares)[nu
 
 const typed = (share: number | null): string => (share === null ? '' : String(Number((share * 100).toPrecision(6))));
 
-const draftOf = (way: Power['ways'][number]): Draft => ({
-    name: way.name,
-    off: way.off === 0 ? '' : typed(way.off),
-    idle: typed(way.idle),
-    usual: typed(way.usual),
-    heavy: typed(way.heavy),
-    brightness: typed(way.brightness),
-    volume: typed(way.volume),
-    fan: typed(way.fan),
-    radio: way.radio,
+const draftOf = (profile: Power['profiles'][number]): Draft => ({
+    name: profile.name,
+    off: profile.off === 0 ? '' : typed(profile.off),
+    idle: typed(profile.idle),
+    usual: typed(profile.usual),
+    heavy: typed(profile.heavy),
+    brightness: typed(profile.brightness),
+    volume: typed(profile.volume),
+    fan: typed(profile.fan),
+    radio: profile.radio,
 });
 
 const same = (one: Draft[], other: Draft[]): boolean => JSON.stringify(one) === JSON.stringify(other);
@@ -46,17 +46,17 @@ function useDrafts(kept: Draft[]) {
 }
 
 /** How the console is played: shares of the time, light, sound, fan, radio. The first way is the one that counts. */
-export function Ways({ report }: { report: Power }) {
+export function Profiles({ report }: { report: Power }) {
     const { edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const { drafts, hasMoved, follow, write, saved } = useDrafts(report.ways.map(draftOf));
+    const { drafts, hasMoved, follow, write, saved } = useDrafts(report.profiles.map(draftOf));
     const [problem, setProblem] = useState<Problem | null>(null);
     const change = (index: number, more: Partial<Draft>) => write(drafts.map((draft, at) => (at === index ? { ...draft, ...more } : draft)));
-    const save = async (ways: Draft[]) => {
+    const save = async (profiles: Draft[]) => {
         const answer = await edit((path, version) =>
-            api.put<Build>(`${path}/ways`, {
+            api.put<Build>(`${path}/profiles`, {
                 version,
-                profiles: ways.map(({ radio, ...rest }) => ({ ...Object.fromEntries(Object.entries(rest).filter(([, value]) => value.trim() !== '')), ...(radio === null ? {} : { radio }) })),
+                profiles: profiles.map(({ radio, ...rest }) => ({ ...Object.fromEntries(Object.entries(rest).filter(([, value]) => value.trim() !== '')), ...(radio === null ? {} : { radio }) })),
             }),
         );
         setProblem(answer instanceof Problem ? answer : null);
@@ -78,7 +78,7 @@ export function Ways({ report }: { report: Power }) {
             </p>
             {hasMoved && (
                 <p role="status" className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-tight pl-3">
-                    These ways were changed elsewhere meanwhile. What you typed stays; keeping it takes their place.
+                    These ways were changed elsewhere meanwhile. What you typed stays; saving it takes their place.
                     <Button onClick={follow}>Take theirs</Button>
                 </p>
             )}
@@ -133,12 +133,12 @@ export function Ways({ report }: { report: Power }) {
             </ul>
             <div className="mt-4 flex flex-wrap gap-3 border-t border-line pt-3">
                 <Button type="submit" look="pen" disabled={busy}>
-                    Keep these ways
+                    Save
                 </Button>
                 {drafts.length < 8 && <Button onClick={() => write([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
                 {!report.profilesAreDefaults && (
                     <Button look="bare" disabled={busy} onClick={() => void save([])}>
-                        Back to the house’s three
+                        Back to the defaults
                     </Button>
                 )}
             </div>

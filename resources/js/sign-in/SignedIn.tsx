@@ -5,7 +5,7 @@ import { api, type Session } from '../api/client';
 export const useSession = () => useQuery({ queryKey: ['session'], queryFn: () => api.get<Session>('/session'), staleTime: Infinity });
 
 /** Lets only the signed-in through. */
-export function InWorkshop() {
+export function SignedIn() {
     const session = useSession();
     if (session.isPending) return null;
     if (session.isError) return <p className="p-8">{session.error.message}</p>;

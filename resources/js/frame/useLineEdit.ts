@@ -1,5 +1,5 @@
 import { api, Problem, type Build } from '../api/client';
-import { useOpenBuild } from '../api/useBuild';
+import { useOpenBuild } from './useBuild';
 
 /** Saves fields of a line; answers a complaint, or null when they were taken. */
 export function useLineEdit(lineId: string) {

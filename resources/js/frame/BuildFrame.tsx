@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { api, Problem, type Build } from '../api/client';
-import { OpenBuildContext, useBuildQuery, useEdit } from '../api/useBuild';
+import { OpenBuildContext, useBuildQuery, useEdit } from './useBuild';
 import { Button } from '../ui/Button';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
@@ -24,7 +24,7 @@ const stations = [
 ] as const;
 
 /** The frame that every station shares: name, vitals, page and index tabs. */
-export function Sheet() {
+export function BuildFrame() {
     const { id = '' } = useParams();
     const query = useBuildQuery(id);
     const { edit, before, busy } = useEdit(id);
@@ -85,7 +85,7 @@ export function Sheet() {
                 <div className="flex flex-wrap gap-3">
                     {query.error instanceof Problem && query.error.code === 'unreadable' && (
                         <a className="self-center font-semibold text-pen underline" href={`/api/builds/${id}/file`} download>
-                            Save as file
+                            Export
                         </a>
                     )}
                     <Button look="pen" onClick={() => void query.refetch()}>
@@ -109,10 +109,10 @@ export function Sheet() {
                             </Link>
                             <h1 className="min-w-0 flex-1 truncate text-2xl max-sm:order-last max-sm:basis-full">{build.name}</h1>
                             <span className="hidden text-sm text-pencil sm:inline" aria-live="polite">
-                                {busy ? 'saving …' : `page ${build.version}`}
+                                {busy ? 'saving …' : `version ${build.version}`}
                             </span>
                             <a className="px-2 py-1 font-semibold text-pen hover:underline" href={`/api/builds/${build.id}/file`} download>
-                                Save as file
+                                Export
                             </a>
                             <Button look="bare" className="px-2!" onClick={turnLight} title="Day or night (l)">
                                 Day / night

@@ -12,7 +12,7 @@ use PocketPlot\File\BuildWriter;
 use PocketPlot\File\Fields;
 
 /** The builder's own ways of playing; with none of them the house's count. */
-final class NameWaysOfPlaying
+final class NameProfiles
 {
     /**
      * @param  list<array<string, mixed>>  $profiles

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem, type Facets } from '../api/client';
-import { roles } from '../stations/words';
+import { roles } from '../ui/words';
 import { Button } from '../ui/Button';
 import { Field, inputLook } from '../ui/Field';
 import { Select } from '../ui/Select';
@@ -59,7 +59,7 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                     </p>
                 )}
                 <Button look="bare" onClick={onLeave}>
-                    Leave it
+                    Cancel
                 </Button>
                 <Button type="submit" look="pen" disabled={busy}>
                     {saveWords}

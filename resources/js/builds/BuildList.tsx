@@ -3,15 +3,15 @@ import { DropdownMenu } from 'radix-ui';
 import { useDeferredValue, useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session, type Vitals } from '../api/client';
-import { useSession } from '../doors/InWorkshop';
-import { Places } from '../library/Frame';
+import { useSession } from '../sign-in/SignedIn';
+import { Places } from '../ui/PageFrame';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { capital, finish, number, runTime } from '../ui/format';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
-import { Sheetlet } from '../ui/Sheetlet';
+import { Dialog } from '../ui/Dialog';
 
 const demos = [
     ['refuge', 'Refuge', 'A two-player lap console in a toolbox, for a hut without mains. Full of things to settle.'],
@@ -20,7 +20,7 @@ const demos = [
 ] as const;
 
 /** All of one's builds, and the ways to begin another. */
-export function Shelf() {
+export function BuildList() {
     const cache = useQueryClient();
     const go = useNavigate();
     const notices = useNotices();
@@ -107,7 +107,7 @@ export function Shelf() {
                 )}
                 {builds.data !== undefined && total === 0 && words === '' && sought === '' && (
                     <div className="dot-grid rounded-sm border border-dashed border-edge p-8">
-                        <h2 className="mb-2 text-xl">Nothing on the shelf yet</h2>
+                        <h2 className="mb-2 text-xl">No builds yet</h2>
                         <p className="mb-4 max-w-prose">
                             A build starts with a brief: what it is for, how long it should run, what it may cost. Then come the big three, board, display and controls, and Pocket Plot says from the first
                             part on what fits, what clashes and what nobody has measured. If you would rather look at one first, take a copy of a demo build.
@@ -221,7 +221,7 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
     const blank = useMutation({ mutationFn: () => api.post<Build>('/builds', { name }), onSuccess: opened('brief') });
     const copy = useMutation({ mutationFn: (demo: string) => api.post<Build>('/builds', { demo }), onSuccess: opened('parts') });
     return (
-        <Sheetlet open={open} onClose={onClose} title="Begin a build">
+        <Dialog open={open} onClose={onClose} title="Begin a build">
             <form
                 className="mb-7 grid gap-3"
                 onSubmit={(event) => {
@@ -250,7 +250,7 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
                 {copy.isError && <p role="alert">{copy.error.message}</p>}
             </section>
             <ImportFile onTaken={opened('parts')} />
-        </Sheetlet>
+        </Dialog>
     );
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Sheetlet } from '../ui/Sheetlet';
+import { Dialog } from '../ui/Dialog';
 import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
 
 const keys = [
@@ -20,7 +20,7 @@ const keys = [
 export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
     const [off, setOff] = useState(shortcutsOff);
     return (
-        <Sheetlet open={open} onClose={onClose} title="Shortcuts">
+        <Dialog open={open} onClose={onClose} title="Shortcuts">
             <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
                 {keys.map(([key, words]) => (
                     <div key={key} className="contents">
@@ -43,6 +43,6 @@ export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => voi
                 />
                 Listen to single keys
             </label>
-        </Sheetlet>
+        </Dialog>
     );
 }

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { Link } from 'react-router';
 import { api, type Build, type Finding, type FindingInFull, type FoundRemedy } from '../api/client';
-import { useOpenBuild } from '../api/useBuild';
+import { useOpenBuild } from './useBuild';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
-import { Sheetlet } from '../ui/Sheetlet';
+import { Dialog } from '../ui/Dialog';
 import { MeasureEntry } from './MeasureEntry';
 import { differing } from './VitalsLine';
 
@@ -15,12 +15,12 @@ export const NoteLeafContext = createContext<(key: string) => void>(() => undefi
 /** Opens the leaf of one finding by its key. */
 export const useNoteLeaf = () => useContext(NoteLeafContext);
 
-/** One finding in full: its sentence, the working, and the ways out with what each would change. */
+/** One finding in full: its sentence, the working, and the fixes with what each would change. */
 export function NoteLeaf({ noteKey, onClose }: { noteKey: string | null; onClose: () => void }) {
     const { build } = useOpenBuild();
     const finding = build.appraisal.findings.find((one) => one.key === noteKey);
     return (
-        <Sheetlet
+        <Dialog
             open={noteKey !== null && finding !== undefined}
             onClose={onClose}
             title={
@@ -37,7 +37,7 @@ export function NoteLeaf({ noteKey, onClose }: { noteKey: string | null; onClose
             }
         >
             {finding !== undefined && <Note finding={finding} onClose={onClose} />}
-        </Sheetlet>
+        </Dialog>
     );
 }
 
@@ -109,7 +109,7 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
     };
     return (
         <section>
-            <h3 className="mb-2 text-lg">Ways out</h3>
+            <h3 className="mb-2 text-lg">Fixes</h3>
             {searched && found.isPending && <p className="min-h-24 text-pencil">Trying the parts of your library …</p>}
             {found.isError && <p role="alert">{found.error.message}</p>}
             {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap or addition from your library settles this.</p>}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use App\Models\User;
+use App\Models\VendorRecord;
+use Illuminate\Support\Collection;
+
+/** What is asked of the library: the builder's own parts and those that ship with the application. */
+final class PartQueries
+{
+    /** Parts of one answer to a search. */
+    public const MOST = 50;
+
+    /**
+     * @param  array{q?: ?string, role?: ?string, facet?: ?string, own?: bool, from?: int}  $asked
+     * @return array{int, Collection<int, PartRecord>} how many there are, and those of one page
+     */
+    public static function search(User $user, array $asked): array
+    {
+        $query = PartRecord::matching(PartRecord::visibleTo($user), $asked['q'] ?? '');
+        $query->when($asked['role'] ?? null, static fn ($query, $role) => $query->where('role', $role))
+            ->when($asked['facet'] ?? null, static fn ($query, $facet) => $query->whereRaw('json_contains_path(spec, \'one\', ?)', ["\$.facets.{$facet}"]))
+            ->when($asked['own'] ?? false, static fn ($query) => $query->where('user_id', $user->id));
+
+        return [$query->count(), $query->orderBy('name')->orderBy('id')->offset($asked['from'] ?? 0)->limit(self::MOST)->get()];
+    }
+
+    /** @return Collection<int, PartRecord> by name */
+    public static function ofRole(User $user, string $role, string $words = '', int $most = self::MOST): Collection
+    {
+        return PartRecord::matching(PartRecord::visibleTo($user), $words)->where('role', $role)->orderBy('name')->limit($most)->get();
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return Collection<int, PartRecord> those of them that the builder may see, in the order of the ids
+     */
+    public static function byId(User $user, array $ids): Collection
+    {
+        return PartRecord::visibleTo($user)->whereIn('id', $ids)->orderByRaw('field(id, '.implode(', ', $ids).')')->get();
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return Collection<string, int> those of them that are in the builder's own library, as keys
+     */
+    public static function ownKeys(User $user, array $keys): Collection
+    {
+        return PartRecord::query()->where('user_id', $user->id)->whereIn('key', $keys)->pluck('key')->flip();
+    }
+
+    /** @return list<array<string, mixed>> the builder's own parts as files keep them, by name */
+    public static function ownSpecs(User $user): array
+    {
+        return array_values(PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all());
+    }
+
+    /** @return list<array{id: string, name: string}> the builder's builds with a copy of the part of this key */
+    public static function buildsWith(User $user, string $key): array
+    {
+        $inUse = static fn ($lines) => $lines->select('build_part_id')->from('build_lines')->whereNull('removed_at');
+
+        return array_values($user->builds()->whereHas('parts', static fn ($query) => $query->where('key', $key)->whereIn('id', $inUse))
+            ->get()->map(static fn (BuildRecord $build): array => ['id' => $build->id, 'name' => $build->name])->all());
+    }
+
+    /** @return Collection<int, VendorRecord> by name */
+    public static function vendors(User $user): Collection
+    {
+        return VendorRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->orderBy('name')->get();
+    }
+}
