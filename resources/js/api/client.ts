@@ -31,6 +31,7 @@ export type PowerBand = Schemas['PowerBand'];
 export type PowerNode = Schemas['PowerNode'];
 export type PowerSource = Schemas['PowerSource'];
 export type Reading = Schemas['Reading'];
+export type Vocabulary = Schemas['Vocabulary'];
 export type ReadingEffect = Schemas['ReadingEffect'];
 export type RuleBook = Schemas['RuleBook'];
 export type RulePage = Schemas['RulePage'];

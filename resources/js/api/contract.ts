@@ -1876,6 +1876,16 @@ export interface components {
             stopped?: string;
             end?: boolean;
         };
+        Vocabulary: {
+            skills: string[];
+            tools: string[];
+            gamesClasses: components["schemas"]["GamesClass"][];
+            consumables: string[];
+            /** @description connectors known by name */
+            connectors: string[];
+            /** @description why a run ends */
+            stopped: string[];
+        };
     };
     responses: never;
     parameters: never;
@@ -2373,12 +2383,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        skills: string[];
-                        tools: string[];
-                        gamesClasses: components["schemas"]["GamesClass"][];
-                        consumables: string[];
-                    };
+                    "application/json": components["schemas"]["Vocabulary"];
                 };
             };
             /** @description what went wrong */

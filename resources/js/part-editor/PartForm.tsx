@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, Problem, type Facets } from '../api/client';
+import { useVocabulary } from '../ui/useVocabulary';
 import { roles } from '../ui/words';
 import { Button } from '../ui/Button';
 import { Field, inputLook } from '../ui/Field';
@@ -27,6 +28,7 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
     const [draft, setDraft] = useState<Group>(spec);
     const [problem, setProblem] = useState<Problem | null>(null);
     const [busy, setBusy] = useState(false);
+    const vocabulary = useVocabulary();
     const facets = useQuery({ queryKey: ['facets'], queryFn: () => api.get<Facets>('/facets'), staleTime: Infinity });
     const text = (key: string) => (typeof draft[key] === 'string' ? draft[key] : '');
     const words = (key: string): string[] => (Array.isArray(draft[key]) ? draft[key].filter((one): one is string => typeof one === 'string') : []);
@@ -73,7 +75,7 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                 </ul>
             )}
             <datalist id="connectors">
-                {['usb-c', 'usb-a', 'usb-micro', 'hdmi-a', 'hdmi-mini', 'hdmi-micro', 'ribbon-15', 'ribbon-22', 'ribbon-30', 'ribbon-40', 'header-20', 'header-40', 'barrel-5.5', 'barrel-3.5', 'jack-3.5', 'rca', 'wires', 'pins', 'terminal', 'microsd'].map((one) => (
+                {(vocabulary.data?.connectors ?? []).map((one) => (
                     <option key={one} value={one} />
                 ))}
             </datalist>

@@ -1,38 +1,31 @@
-import type { Role } from '../api/client';
+import type { Line, Role } from '../api/client';
 
-export const roles: readonly (readonly [Role, string])[] = [
-    ['board', 'Board'],
-    ['display', 'Display'],
-    ['controls', 'Controls'],
-    ['case', 'Case'],
-    ['cells', 'Cells'],
-    ['charger', 'Charger, inlet'],
-    ['regulator', 'Regulator'],
-    ['sound', 'Sound'],
-    ['storage', 'Storage'],
-    ['cooling', 'Cooling'],
-    ['switch', 'Switch'],
-    ['cable', 'Cable, adapter'],
-    ['fastener', 'Fastener'],
-    ['material', 'Material'],
-    ['tool', 'Tool'],
-];
+/** The contract says which there are: a role that it has and this list has not, or the other way round, does not compile. */
+export const roleWords: Record<Role, string> = {
+    board: 'Board',
+    display: 'Display',
+    controls: 'Controls',
+    case: 'Case',
+    cells: 'Cells',
+    charger: 'Charger, inlet',
+    regulator: 'Regulator',
+    sound: 'Sound',
+    storage: 'Storage',
+    cooling: 'Cooling',
+    switch: 'Switch',
+    cable: 'Cable, adapter',
+    fastener: 'Fastener',
+    material: 'Material',
+    tool: 'Tool',
+};
 
-export const roleWords = Object.fromEntries(roles) as Record<Role, string>;
+const stateWords: Record<Line['state'], string> = { 'to-find': 'to find', chosen: 'chosen', ordered: 'ordered', arrived: 'arrived', tested: 'tested', faulty: 'faulty' };
 
-export const states = [
-    ['to-find', 'to find'],
-    ['chosen', 'chosen'],
-    ['ordered', 'ordered'],
-    ['arrived', 'arrived'],
-    ['tested', 'tested'],
-    ['faulty', 'faulty'],
-] as const;
+const originWords: Record<Line['origin'], string> = { buy: 'buy', own: 'own', salvage: 'salvage', print: 'print', gift: 'gift' };
 
-export const origins = [
-    ['buy', 'buy'],
-    ['own', 'own'],
-    ['salvage', 'salvage'],
-    ['print', 'print'],
-    ['gift', 'gift'],
-] as const;
+/** As the choices of a select: value and words, in this order. */
+const choices = <Key extends string>(words: Record<Key, string>) => Object.entries(words) as [Key, string][];
+
+export const roles = choices(roleWords);
+export const states = choices(stateWords);
+export const origins = choices(originWords);

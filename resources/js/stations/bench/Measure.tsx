@@ -4,7 +4,8 @@ import { api, Problem, type Bench, type Build, type LogPreview } from '../../api
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
-import { cautions, inputs, kinds, steps, stopped, wanted, type Kind } from './kinds';
+import { useVocabulary } from '../../ui/useVocabulary';
+import { cautions, inputs, kinds, steps, wanted, type Kind } from './kinds';
 import { big, Choice, Labelled } from './Labelled';
 import { LogEntry } from './LogEntry';
 import { Stand } from './Stand';
@@ -14,6 +15,7 @@ import { SweepEntry, type Step } from './SweepEntry';
 export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; sweeps: Bench['sweeps']; onWritten: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
+    const vocabulary = useVocabulary();
     const [asked] = useSearchParams();
     const [kind, setKind] = useState<Kind>((kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw'));
     const lines = build.lines.filter((line) => line.chosen && (kind !== 'run' && kind !== 'charge' ? true : line.role === 'cells'));
@@ -104,7 +106,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                             {(id) => <input id={id} className={`${big} figures w-40`} placeholder={hint} value={fields[field] ?? ''} aria-invalid={about(field) !== undefined} onChange={(event) => set({ [field]: event.target.value })} />}
                         </Labelled>
                     ))}
-                    {kind === 'run' && <Choice label="Why it stopped" value={fields['stopped'] ?? ''} options={[['', 'choose'], ...same(stopped)]} onChange={(why) => set({ stopped: why })} problem={about('stopped')} />}
+                    {kind === 'run' && <Choice label="Why it stopped" value={fields['stopped'] ?? ''} options={[['', 'choose'], ...same(vocabulary.data?.stopped ?? [])]} onChange={(why) => set({ stopped: why })} problem={about('stopped')} />}
                 </div>
                 {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} onFrom={(volts) => setBegins({ ...begins, [line]: volts })} set={set} problem={problem} />}
                 {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}

@@ -1,14 +1,18 @@
-/** What can be measured, in which words, with which fields. */
-export const kinds = [
-    ['sweep', 'Voltage sweep', 'Turn the supply down until it dies.'],
-    ['draw', 'Draw', 'Amps in one state of play.'],
-    ['run', 'Run test', 'From full until it gives up.'],
-    ['charge', 'Charge test', 'From empty to full.'],
-    ['temperature', 'Temperature', 'After half an hour at work.'],
-    ['dimension', 'Dimension', 'One side, by callipers.'],
-] as const;
+import type { Reading } from '../../api/client';
 
-export type Kind = (typeof kinds)[number][0];
+export type Kind = Reading['kind'];
+
+/** What can be measured, in which words. */
+const kindWords: Record<Kind, readonly [string, string]> = {
+    sweep: ['Voltage sweep', 'Turn the supply down until it dies.'],
+    draw: ['Draw', 'Amps in one state of play.'],
+    run: ['Run test', 'From full until it gives up.'],
+    charge: ['Charge test', 'From empty to full.'],
+    temperature: ['Temperature', 'After half an hour at work.'],
+    dimension: ['Dimension', 'One side, by callipers.'],
+};
+
+export const kinds = Object.entries(kindWords).map(([kind, [name, says]]) => [kind as Kind, name, says] as const);
 
 /** Three lines to follow. */
 export const steps: Record<Kind, string[]> = {
@@ -28,9 +32,6 @@ export const cautions: Partial<Record<Kind, string>> = {
     charge: 'Charge on something that does not burn, with someone near; never a swollen, damaged or frozen cell.',
     temperature: 'Do not touch it to find out. Stop when a cell is warmer than its maker allows.',
 };
-
-/** Why a run ended. */
-export const stopped = ['went dark', 'picture went', 'restarted', 'warning', 'shut itself down', 'switched off by hand', 'still running'];
 
 /** Field, label, example. */
 export const inputs: Record<Kind, readonly (readonly [string, string, string])[]> = {

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { api, Problem, type Brief, type Build, type GamesClass } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
@@ -7,13 +6,7 @@ import { Field, inputLook } from '../../ui/Field';
 import { capital } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
-
-interface Vocabulary {
-    skills: string[];
-    tools: string[];
-    consumables: string[];
-    gamesClasses: GamesClass[];
-}
+import { useVocabulary } from '../../ui/useVocabulary';
 
 interface Draft {
     name: string;
@@ -78,7 +71,7 @@ function draftOf(build: Build): Draft {
 export default function BriefStation() {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const vocabulary = useQuery({ queryKey: ['vocabulary'], queryFn: () => api.get<Vocabulary>('/vocabulary'), staleTime: Infinity });
+    const vocabulary = useVocabulary();
     const [typed, setTyped] = useState<Partial<Draft>>({});
     const [problem, setProblem] = useState<Problem | null>(null);
     const draft: Draft = { ...draftOf(build), ...typed };
