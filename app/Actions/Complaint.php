@@ -19,9 +19,7 @@ final class Complaint
     {
         $fields = [];
         foreach ($bad->problems as $problem) {
-            [$path, $says] = [...explode(': ', $problem, 2), ''];
-            $field = $root !== '' && str_starts_with($path, "{$root}/") ? substr($path, strlen($root) + 1) : $path;
-            $fields[str_replace('/', '.', $field)][] = ucfirst($says === '' ? $path : $says).'.';
+            $fields[str_replace('/', '.', $problem->without($root)->field)][] = ucfirst($problem->says()).'.';
         }
 
         return ValidationException::withMessages($fields);

@@ -14,6 +14,7 @@ use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
+use PocketPlot\File\Problem;
 use PocketPlot\File\TypedPart;
 use PocketPlot\Part\Part;
 
@@ -150,7 +151,7 @@ final class KeepPart
             BuildReader::parts(self::fields([$spec]));
         } catch (BadFile $bad) {
             // The editor knows one part only.
-            throw new BadFile(array_map(static fn (string $problem): string => (string) preg_replace('#^parts/0/#', '', $problem), $bad->problems));
+            throw new BadFile(array_map(static fn (Problem $problem): Problem => $problem->without('parts/0'), $bad->problems));
         }
 
         return $spec;

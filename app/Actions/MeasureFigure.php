@@ -27,7 +27,7 @@ final class MeasureFigure
         } catch (BadFigure $bad) {
             throw ValidationException::withMessages(['typed' => ucfirst($bad->getMessage()).'.']);
         } catch (BadFile $bad) {
-            throw ValidationException::withMessages(['typed' => ucfirst($bad->problems[0]).'.']);
+            throw ValidationException::withMessages(['typed' => ucfirst((string) $bad->problems[0]).'.']);
         }
         $part->spec = $spec;
         $part->save();

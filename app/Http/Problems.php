@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\File\BadFile;
+use PocketPlot\File\Problem;
 use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
@@ -55,9 +56,9 @@ final class Problems
         return match (true) {
             $error instanceof StaleBuild => self::json(409, 'stale', 'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.', ['fresh' => $error->fresh]),
             $error instanceof StalePart => self::json(409, 'stale-part', 'This part was changed meanwhile, perhaps by you in another window. What you typed is still here; copy it, open the part again and save once more.'),
-            $error instanceof UnreadableBuild => self::json(422, 'unreadable', 'This build cannot be read. It is kept as it is: save it as a file, correct what is named here, and import that.', ['problems' => $error->problems, 'build' => $error->record->id]),
+            $error instanceof UnreadableBuild => self::json(422, 'unreadable', 'This build cannot be read. It is kept as it is: save it as a file, correct what is named here, and import that.', ['problems' => self::listed($error->problems), 'build' => $error->record->id]),
             $error instanceof FatalError => self::exhausted($error),
-            $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => $error->problems]),
+            $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => self::listed($error->problems)]),
             $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
             $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),
             $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.'),
@@ -97,6 +98,15 @@ final class Problems
             400 => self::json(400, 'refused', $error instanceof OtherName ? $error->getMessage() : 'That was not understood.'),
             default => self::json($status, 'refused', 'That was not understood.'),
         };
+    }
+
+    /**
+     * @param  list<Problem>  $problems
+     * @return list<array{field: string, wrong: string, fix: string}>
+     */
+    private static function listed(array $problems): array
+    {
+        return array_map(static fn (Problem $problem): array => $problem->toArray(), $problems);
     }
 
     /** @param  array<string, mixed>  $more */

@@ -6,18 +6,19 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use PocketPlot\File\BadFile;
+use PocketPlot\File\Problem;
 
 /** A build whose rows the core cannot read. It stays as it is and can be saved as a file (Mapping\RawDocument). */
 final class UnreadableBuild extends \RuntimeException
 {
-    /** @param  non-empty-list<string>  $problems  as BadFile has them: where, and what is wrong */
+    /** @param  non-empty-list<Problem>  $problems */
     public function __construct(public readonly BuildRecord $record, public readonly array $problems, ?\Throwable $why = null)
     {
-        parent::__construct(implode("\n", $problems), 0, $why);
+        parent::__construct(implode("\n", array_map(strval(...), $problems)), 0, $why);
     }
 
     public static function because(BuildRecord $record, \Throwable $why): self
     {
-        return new self($record, $why instanceof BadFile ? $why->problems : [get_debug_type($why).' at '.basename($why->getFile()).':'.$why->getLine()], $why);
+        return new self($record, $why instanceof BadFile ? $why->problems : [new Problem('', get_debug_type($why).' at '.basename($why->getFile()).':'.$why->getLine())], $why);
     }
 }

@@ -283,7 +283,7 @@ describe('in files', function (): void {
             Make::build(['pack' => Power::pack('Li-ion', 1, 3000)], [], $more);
             $this->fail('it went through');
         } catch (BadFile $bad) {
-            expect($bad->problems[0])->toContain($says);
+            expect((string) $bad->problems[0])->toContain($says);
         }
     })->with([
         'a profile of 300 %' => [['profiles' => [['name' => 'Wild', 'idle' => 1, 'usual' => 1, 'heavy' => 1]]], 'profiles/0/usual: the shares of off, idle, usual and heavy add up to 300 %'],

@@ -339,7 +339,7 @@ it('refuses a resistance below nought, stated or measured, and takes nought', fu
         $run = Power::run(['pack' => Power::pack('Li-ion', 1, 3000, ['internalResistanceMohm' => $resistance]), 'panel' => Power::steady(200, 3.6)]);
         expect($says)->toBeNull()->and($run->hours)->toEqualWithDelta(15.0, 0.08);
     } catch (BadFile $bad) {
-        expect($bad->problems[0])->toContain($says ?? 'nothing');
+        expect((string) $bad->problems[0])->toContain($says ?? 'nothing');
     }
 })->with([
     'nought' => [0, null],

@@ -120,7 +120,7 @@ describe('the part editor', function () use ($panel): void {
             TypedPart::raw($panel(['supply' => ['volts' => ['typed' => 'plenty'], 'peakMa' => ['typed' => '5 kg']]]));
             throw new RuntimeException('it was taken');
         } catch (BadFile $bad) {
-            expect($bad->problems)->toHaveCount(2)->and($bad->problems[0])->toStartWith('facets/supply/volts: ')->and($bad->problems[1])->toStartWith('facets/supply/peakMa: ');
+            expect($bad->problems)->toHaveCount(2)->and((string) $bad->problems[0])->toStartWith('facets/supply/volts: ')->and((string) $bad->problems[1])->toStartWith('facets/supply/peakMa: ');
         }
     });
     it('refuses figures that contradict each other, naming the field', function (array $facets, string $field) use ($panel): void {
@@ -128,7 +128,7 @@ describe('the part editor', function () use ($panel): void {
             PartReader::read($panel($facets));
             throw new RuntimeException('it was taken');
         } catch (BadFile $bad) {
-            expect($bad->problems[0])->toStartWith("part/facets/{$field}: ");
+            expect((string) $bad->problems[0])->toStartWith("part/facets/{$field}: ");
         }
     })->with([
         'least above most' => [['size' => ['lengthMm' => ['least' => 9, 'most' => 3, 'source' => 'guess']]], 'size/lengthMm'],
@@ -163,7 +163,7 @@ describe('a join that can never be', function (): void {
         try {
             $work();
         } catch (BadFile $bad) {
-            return $bad->problems[0];
+            return (string) $bad->problems[0];
         }
 
         return '';

@@ -16,7 +16,7 @@ function problems(string $text): array
     try {
         BuildReader::read(Make::buildFormat()->decode($text));
     } catch (BadFile $bad) {
-        return $bad->problems;
+        return array_map(strval(...), $bad->problems);
     }
 
     return [];
@@ -116,7 +116,7 @@ it('refuses figures that could only be slips, naming field and fix', function (a
         Make::build(['part' => ['role' => 'display', 'facets' => $facets]]);
         $this->fail('it went through');
     } catch (BadFile $bad) {
-        expect($bad->problems[0])->toContain($says);
+        expect((string) $bad->problems[0])->toContain($says);
     }
 })->with([
     'a panel without pixels' => [['panel' => ['widthPx' => 0, 'heightPx' => 480]], 'panel/widthPx: 0 is too few'],
@@ -200,7 +200,7 @@ it('holds one piece against its part of the schema', function (string $piece, mi
         Make::buildFormat()->refuseBadPiece($piece, $value);
         $found = [];
     } catch (BadFile $bad) {
-        $found = $bad->problems;
+        $found = array_map(strval(...), $bad->problems);
     }
     expect($found)->toBe($says);
 })->with([

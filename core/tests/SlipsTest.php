@@ -49,7 +49,7 @@ it('answers or refuses by name, whatever was mistyped', function (string $demo, 
             $build = $build->withPart($part->id, PartReader::read(mistyped($part->raw, $random)));
             $slips++;
         } catch (BadFile $bad) {
-            expect($bad->problems[0])->toMatch('#^[a-z0-9/-]*facets/\w+#i');
+            expect((string) $bad->problems[0])->toMatch('#^[a-z0-9/-]*facets/\w+#i');
         }
     }
     $report = new PowerReport($build);

@@ -119,7 +119,7 @@ describe('a build that cannot be read', function (): void {
 
     it('says what is wrong when it is opened', function (): void {
         $this->assertShape($this->getJson("/api/builds/{$this->bad->id}")->assertStatus(422), 'Problem')
-            ->assertJsonPath('code', 'unreadable')->assertJsonPath('problems', ['brief/rights: is neither true nor false'])->assertJsonPath('build', $this->bad->id);
+            ->assertJsonPath('code', 'unreadable')->assertJsonPath('problems', [['field' => 'brief/rights', 'wrong' => 'is neither true nor false', 'fix' => '']])->assertJsonPath('build', $this->bad->id);
         foreach (['power', 'bench', 'parts.csv', 'candidates?role=board'] as $page) {
             $this->getJson("/api/builds/{$this->bad->id}/{$page}")->assertStatus(422)->assertJsonPath('code', 'unreadable');
         }
@@ -127,7 +127,7 @@ describe('a build that cannot be read', function (): void {
 
     it('can be saved as a file that needs one correction', function (): void {
         $text = (string) $this->get("/api/builds/{$this->bad->id}/file")->assertOk()->getContent();
-        $this->postJson('/api/imports', ['text' => $text])->assertStatus(422)->assertJsonPath('problems.0', 'brief/rights: The data (string) must match the type: boolean');
+        $this->postJson('/api/imports', ['text' => $text])->assertStatus(422)->assertJsonPath('problems.0.wrong', 'The data (string) must match the type: boolean');
         $again = $this->postJson('/api/imports', ['text' => str_replace('"maybe"', 'true', $text)])->assertCreated()->json('lines');
         expect($again)->toHaveCount(10);
     });
@@ -248,7 +248,7 @@ describe('preview and import', function (): void {
     it('refuse numbers beyond a double', function (): void {
         $text = str_replace('"Kept"', '"Kept","x-far":1e999', Json::encode(fileWith()));
         foreach (['imports/preview', 'imports'] as $path) {
-            $this->postJson("/api/{$path}", ['text' => $text])->assertStatus(422)->assertJsonPath('problems.0', 'x-far: is a number too large to be kept; write a smaller one');
+            $this->postJson("/api/{$path}", ['text' => $text])->assertStatus(422)->assertJsonPath('problems.0', ['field' => 'x-far', 'wrong' => 'is a number too large to be kept', 'fix' => 'write a smaller one']);
         }
     });
 

@@ -9,6 +9,7 @@ use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\Format;
+use PocketPlot\File\Problem;
 use PocketPlot\Part\Part;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -20,7 +21,7 @@ trait ReadsFiles
     {
         $text = $name === '-' ? stream_get_contents(STDIN) : (is_file($name) ? file_get_contents($name) : false);
         if ($text === false) {
-            throw new BadFile(["There is no file \"{$name}\" that can be read."]);
+            throw BadFile::ofWhole("There is no file \"{$name}\" that can be read.");
         }
 
         return BuildReader::read((new Format(Format::BUILD, $this->schema('build')))->decode($text));
@@ -39,11 +40,11 @@ trait ReadsFiles
         return (string) file_get_contents(base_path("core/schema/{$name}.schema.json"));
     }
 
-    /** @param  list<string>  $problems */
+    /** @param  list<Problem|string>  $problems */
     private function unreadable(array $problems): int
     {
         foreach ($problems as $problem) {
-            $this->output->getErrorStyle()->writeln($problem, OutputInterface::OUTPUT_RAW);
+            $this->output->getErrorStyle()->writeln((string) $problem, OutputInterface::OUTPUT_RAW);
         }
 
         return 3;

@@ -50,7 +50,7 @@ final class BuildReader
                 "{$fields->path}/part", "no part \"{$partId}\" is in the file; add it under \"parts\" or remove the line",
             ));
             if (isset($lines[$line->id])) {
-                throw BadFile::at("{$fields->path}/id", "\"{$line->id}\" is used by two lines; give each its own");
+                throw BadFile::at("{$fields->path}/id", "\"{$line->id}\" is used by two lines", 'give each its own');
             }
             $lines[$line->id] = $line;
         }
@@ -58,7 +58,7 @@ final class BuildReader
         $ticks = $tickExtra = [];
         foreach ($file->children('ticks') as $tick) {
             $tickExtra[$tick->string('step')] = $tick->rest(['step', 'on']);
-            $ticks[$tick->string('step')] = (string) ($tick->day('on') ?? throw BadFile::at("{$tick->path}/on", 'is missing; write a day'));
+            $ticks[$tick->string('step')] = (string) ($tick->day('on') ?? throw BadFile::at("{$tick->path}/on", 'is missing', 'write a day'));
         }
 
         return new Build(
@@ -159,7 +159,7 @@ final class BuildReader
             try {
                 $part = PartReader::read($fields->rest([]), $fields->path);
                 if (isset($parts[$part->id])) {
-                    $problems[] = "{$fields->path}/id: \"{$part->id}\" is used by two parts; give each its own";
+                    $problems[] = new Problem("{$fields->path}/id", "\"{$part->id}\" is used by two parts", 'give each its own');
                 }
                 $parts[$part->id] = $part;
             } catch (BadFile $bad) {
@@ -219,7 +219,7 @@ final class BuildReader
         if ($join->kind === JoinKind::Parallel) {
             foreach (['from' => $from, 'to' => $to] as $end => $line) {
                 if ($line->part->pack === null) {
-                    throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack; only packs can be in parallel");
+                    throw BadFile::at("{$path}/{$end}", "{$line->name()} is no pack", 'only packs can be in parallel');
                 }
             }
         }
@@ -227,17 +227,17 @@ final class BuildReader
             return;
         }
         if ($to->part->supplies === []) {
-            throw BadFile::at("{$path}/to", "{$to->name()} wants no feeding; choose a part with a supply input");
+            throw BadFile::at("{$path}/to", "{$to->name()} wants no feeding", 'choose a part with a supply input');
         }
         $names = array_map(static fn (Output $output): string => $output->name, $from->part->outputs);
         if ($from->part->pack !== null && ! $from->part->pack->sealed) {
             $names[] = 'pack';
         }
         if ($names === []) {
-            throw BadFile::at("{$path}/from", "{$from->name()} gives no power; choose a pack, a regulator or another part with an output");
+            throw BadFile::at("{$path}/from", "{$from->name()} gives no power", 'choose a pack, a regulator or another part with an output');
         }
         if ($join->output !== '' && ! in_array($join->output, $names, true)) {
-            throw BadFile::at("{$path}/output", "{$from->name()} has no output \"{$join->output}\"; it has ".implode(', ', $names));
+            throw BadFile::at("{$path}/output", "{$from->name()} has no output \"{$join->output}\"", 'it has '.implode(', ', $names));
         }
         $inputs = array_map(static fn (SupplyInput $input): string => $input->name, $to->part->supplies);
         if ($join->input !== '' && ! in_array($join->input, $inputs, true)) {
@@ -281,7 +281,7 @@ final class BuildReader
             );
             self::refuseImpossibleProfile($profile, $fields->path);
             if (isset($profiles[$profile->name])) {
-                throw BadFile::at("{$fields->path}/name", "\"{$profile->name}\" is there twice; give each its own name");
+                throw BadFile::at("{$fields->path}/name", "\"{$profile->name}\" is there twice", 'give each its own name');
             }
             $profiles[$profile->name] = $profile;
         }
@@ -295,7 +295,7 @@ final class BuildReader
         foreach (['off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan'] as $key) {
             $value = $profile->{$key};
             if (is_float($value) && ($value < 0.0 || $value > 1.0)) {
-                throw BadFile::at("{$path}/{$key}", Number::says($value * 100).' % lies outside 0 to 100 %; write a share of the whole');
+                throw BadFile::at("{$path}/{$key}", Number::says($value * 100).' % lies outside 0 to 100 %', 'write a share of the whole');
             }
         }
         if (abs($profile->shares() - 1.0) > Profile::ROUNDING) {
@@ -312,7 +312,7 @@ final class BuildReader
                 continue;
             }
             if (isset($taken[$line->slot])) {
-                throw BadFile::at('lines', "\"{$taken[$line->slot]}\" and \"{$line->id}\" are candidates for one place and both chosen; choose one");
+                throw BadFile::at('lines', "\"{$taken[$line->slot]}\" and \"{$line->id}\" are candidates for one place and both chosen", 'choose one');
             }
             $taken[$line->slot] = $line->id;
         }

@@ -51,7 +51,7 @@ final readonly class Fields
     {
         $value = $this->int($key, $default);
 
-        return $value >= 1 ? $value : throw $this->bad($key, "{$value} is too few; write one or more");
+        return $value >= 1 ? $value : throw $this->bad($key, "{$value} is too few", 'write one or more');
     }
 
     /** @throws BadFile */
@@ -199,7 +199,7 @@ final readonly class Fields
     {
         $figure = $this->figure($key, $unit);
         if ($figure->isKnown() && ($figure->least() < $least || $figure->most() > $most)) {
-            throw $this->bad($key, "{$figure->says()} ".($figure->least() < $least ? 'is less than '.Number::says($least) : 'is more than '.Number::says($most))." {$unit}; correct it, or leave it open until it is known");
+            throw $this->bad($key, "{$figure->says()} ".($figure->least() < $least ? 'is less than '.Number::says($least) : 'is more than '.Number::says($most))." {$unit}", 'correct it, or leave it open until it is known');
         }
 
         return $figure;
@@ -215,7 +215,7 @@ final readonly class Fields
     {
         $name = $this->string($key);
         if (! Vocabulary::isConnector($name)) {
-            throw $this->bad($key, "\"{$name}\" is no connector we know; choose one of ".implode(', ', Vocabulary::CONNECTORS).", or write \"other:{$name}\"");
+            throw $this->bad($key, "\"{$name}\" is no connector we know", 'choose one of '.implode(', ', Vocabulary::CONNECTORS).", or write \"other:{$name}\"");
         }
 
         return $name;
@@ -269,8 +269,8 @@ final readonly class Fields
         return $this->path === '' ? $key : "{$this->path}/{$key}";
     }
 
-    private function bad(string $key, string $problem): BadFile
+    private function bad(string $key, string $wrong, string $fix = ''): BadFile
     {
-        return BadFile::at($this->pathTo($key), $problem);
+        return BadFile::at($this->pathTo($key), $wrong, $fix);
     }
 }

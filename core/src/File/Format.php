@@ -24,9 +24,6 @@ final readonly class Format
     /** Groups within groups, unknown ones included; deeper ones cannot be kept. */
     public const MOST_DEPTH = 24;
 
-    /** What a problem is about that has no path. */
-    private const WHOLE = 'the file';
-
     /** @param  string  $schema the text of core/schema/build.schema.json or library.schema.json */
     public function __construct(private string $kind, private string $schema) {}
 
@@ -66,9 +63,9 @@ final readonly class Format
             $schema = (object) ['$ref' => "#/\$defs/{$piece}", '$defs' => $this->schema()->{'$defs'}];
             $this->check(self::withoutLogs(self::tree(Json::encode($value))), $schema);
         } catch (\JsonException $notJson) {
-            throw BadFile::at($piece, "cannot be written down ({$notJson->getMessage()}); correct it");
+            throw BadFile::at($piece, "cannot be written down ({$notJson->getMessage()})", 'correct it');
         } catch (BadFile $bad) {
-            throw new BadFile(array_map(static fn (string $problem): string => str_starts_with($problem, self::WHOLE.': ') ? $piece.substr($problem, strlen(self::WHOLE)) : "{$piece}/{$problem}", $bad->problems));
+            throw new BadFile(array_map(static fn (Problem $problem): Problem => $problem->under($piece), $bad->problems));
         }
     }
 
@@ -99,7 +96,7 @@ final readonly class Format
     private static function refuseWhatCannotBeKept(mixed $value, string $path = '', int $depth = 1): void
     {
         if (is_float($value) && ! is_finite($value)) {
-            throw BadFile::at($path, 'is a number too large to be kept; write a smaller one');
+            throw BadFile::at($path, 'is a number too large to be kept', 'write a smaller one');
         }
         if (! is_array($value) && ! $value instanceof \stdClass) {
             return;
@@ -141,10 +138,10 @@ final readonly class Format
         $error = $result->error();
         $problems = $error === null ? [] : self::leaves($error);
 
-        throw new BadFile($problems === [] ? ['The file does not follow the published schema.'] : array_values(array_unique($problems)));
+        throw new BadFile($problems === [] ? [new Problem('', 'The file does not follow the published schema.')] : array_values(array_unique($problems, SORT_STRING)));
     }
 
-    /** @return list<string> only the leaves: what holds a wrong field is not wrong itself */
+    /** @return list<Problem> only the leaves: what holds a wrong field is not wrong itself */
     private static function leaves(ValidationError $error): array
     {
         $inner = $error->subErrors();
@@ -169,6 +166,6 @@ final readonly class Format
             default => (new ErrorFormatter)->formatErrorMessage($error),
         };
 
-        return [($path === '' ? self::WHOLE : $path).': '.$says];
+        return [new Problem($path, $says)];
     }
 }

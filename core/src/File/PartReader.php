@@ -287,7 +287,7 @@ final class PartReader
     {
         return new Offer(
             $offer->string('vendor'),
-            $offer->money('price') ?? throw BadFile::at($offer->path.'/price', 'is missing; write an amount and a currency'),
+            $offer->money('price') ?? throw BadFile::at($offer->path.'/price', 'is missing', 'write an amount and a currency'),
             $offer->int('leadDays', 7),
         );
     }

@@ -45,7 +45,7 @@ final class PowerReader
     {
         $curve = [];
         foreach ($output->children('efficiencyAt') as $point) {
-            $curve[] = [$point->number('load') ?? 0.0, $point->number('share') ?? throw BadFile::at("{$point->path}/share", 'is missing; write the efficiency at this load')];
+            $curve[] = [$point->number('load') ?? 0.0, $point->number('share') ?? throw BadFile::at("{$point->path}/share", 'is missing', 'write the efficiency at this load')];
         }
         $peak = $output->figure('peakMa', 'mA');
         $continuous = $output->figure('continuousMa', 'mA');
@@ -95,13 +95,13 @@ final class PowerReader
             $fields->yesNo('latches'),
         );
         if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
-            throw BadFile::at("{$fields->path}/chemistry", "\"{$pack->chemistry}\" is no chemistry we know; choose one of ".implode(', ', Vocabulary::CHEMISTRIES));
+            throw BadFile::at("{$fields->path}/chemistry", "\"{$pack->chemistry}\" is no chemistry we know", 'choose one of '.implode(', ', Vocabulary::CHEMISTRIES));
         }
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellNominalV, 'is below the nominal voltage');
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellEmptyV, 'is below empty');
         self::refuse($fields, 'cellNominalV', $pack->cellNominalV, $pack->cellEmptyV, 'is below empty');
         if ($pack->internalResistanceMohm->isKnown() && $pack->internalResistanceMohm->least() < 0.0) {
-            throw BadFile::at("{$fields->path}/internalResistanceMohm", 'is below nought; write the internal resistance in mΩ');
+            throw BadFile::at("{$fields->path}/internalResistanceMohm", 'is below nought', 'write the internal resistance in mΩ');
         }
 
         return $pack;
@@ -115,7 +115,7 @@ final class PowerReader
         }
         [$least, $most] = [$charger->int('seriesLeast'), $charger->int('seriesMost')];
         if ($least > $most) {
-            throw BadFile::at("{$charger->path}/seriesLeast", "{$least} is more than {$most}, the most cells in series; swap them");
+            throw BadFile::at("{$charger->path}/seriesLeast", "{$least} is more than {$most}, the most cells in series", 'swap them');
         }
 
         return new Charger(
@@ -155,7 +155,7 @@ final class PowerReader
         }
         $against = $atMost ? $smaller->most() : $smaller->least();
         if ($larger->most() < $against - 1e-9) {
-            throw BadFile::at("{$fields->path}/{$key}", "{$larger->says()} {$problem} ({$smaller->says()}); correct one of them");
+            throw BadFile::at("{$fields->path}/{$key}", "{$larger->says()} {$problem} ({$smaller->says()})", 'correct one of them');
         }
     }
 }

@@ -42,7 +42,7 @@ final class ReadingReader
                 throw BadFile::at("{$fields->path}/line", "there is no line \"{$reading->line}\"");
             }
             if (isset($readings[$reading->id])) {
-                throw BadFile::at("{$fields->path}/id", "\"{$reading->id}\" is used by two readings; give each its own");
+                throw BadFile::at("{$fields->path}/id", "\"{$reading->id}\" is used by two readings", 'give each its own');
             }
             $readings[$reading->id] = $reading;
         }
@@ -59,17 +59,17 @@ final class ReadingReader
         $kind = ReadingKind::tryFrom($fields->string('kind'));
         if ($kind === null) {
             $kinds = implode(', ', array_map(static fn (ReadingKind $one): string => $one->value, ReadingKind::cases()));
-            throw BadFile::at("{$fields->path}/kind", "\"{$fields->string('kind')}\" is no kind of reading; choose one of {$kinds}");
+            throw BadFile::at("{$fields->path}/kind", "\"{$fields->string('kind')}\" is no kind of reading", "choose one of {$kinds}");
         }
         foreach ($kind->needs() as $key => $fix) {
             if (! $fields->has($key)) {
-                throw BadFile::at("{$fields->path}/{$key}", "is missing; {$fix}");
+                throw BadFile::at("{$fields->path}/{$key}", 'is missing', "{$fix}");
             }
         }
         self::refuseOutside($fields, $kind);
         $taken = new TakenAs(
             id: $fields->string('id'), line: $fields->string('line'),
-            takenOn: $fields->day('takenOn') ?? throw BadFile::at("{$fields->path}/takenOn", 'is missing; write the day it was measured'),
+            takenOn: $fields->day('takenOn') ?? throw BadFile::at("{$fields->path}/takenOn", 'is missing', 'write the day it was measured'),
             instrument: $fields->string('instrument', ''), conditions: $fields->string('conditions', ''), note: $fields->string('note', ''),
             simulated: $fields->bool('simulated'), photo: $fields->string('photo', ''), part: $fields->string('part', ''),
             extra: $fields->rest([...self::KEYS, ...$kind->fields()]),
@@ -121,7 +121,7 @@ final class ReadingReader
     {
         $steps = [];
         foreach ($fields->children('steps') as $step) {
-            $volts = $step->number('volts') ?? throw BadFile::at("{$step->path}/volts", 'is missing; write the volts of this step');
+            $volts = $step->number('volts') ?? throw BadFile::at("{$step->path}/volts", 'is missing', 'write the volts of this step');
             if ($volts < 0.0 || $volts > 500.0) {
                 throw BadFile::at("{$step->path}/volts", Number::says($volts).' V cannot be a step of a bench supply');
             }
@@ -152,7 +152,7 @@ final class ReadingReader
             }
             [$seconds, $volts, $amps] = [(float) $numbers[0], (float) $numbers[1], (float) $numbers[2]];
             if ($seconds < $last) {
-                throw BadFile::at("{$fields->path}/log/{$index}", 'lies before the row above it; put the rows in order of time');
+                throw BadFile::at("{$fields->path}/log/{$index}", 'lies before the row above it', 'put the rows in order of time');
             }
             $last = $seconds;
             $log[] = [$seconds, $volts, $amps];

@@ -65,7 +65,7 @@ final class TypedPart
     /**
      * @param  array<array-key, mixed>  $group
      * @param  array<string, array{0: string, 1: string, 2?: mixed}>  $fields
-     * @param  list<string>  $problems
+     * @param  list<Problem>  $problems
      * @return array<array-key, mixed>
      */
     private static function group(array $group, array $fields, string $path, array &$problems): array
@@ -81,7 +81,7 @@ final class TypedPart
                 try {
                     $group[$name] = self::figure($value, $field[0]);
                 } catch (BadFigure $bad) {
-                    $problems[] = "{$path}/{$name}: {$bad->getMessage()}";
+                    $problems[] = new Problem("{$path}/{$name}", $bad->getMessage());
                 }
             }
         }

@@ -30,6 +30,7 @@ export type Power = Schemas['Power'];
 export type PowerBand = Schemas['PowerBand'];
 export type PowerNode = Schemas['PowerNode'];
 export type PowerSource = Schemas['PowerSource'];
+export type FieldProblem = Schemas['FieldProblem'];
 export type Reading = Schemas['Reading'];
 export type Vocabulary = Schemas['Vocabulary'];
 export type ReadingEffect = Schemas['ReadingEffect'];
@@ -43,18 +44,31 @@ export type Verdict = Schemas['Verdict'];
 export type Vitals = Schemas['Vitals'];
 type ProblemBody = Schemas['Problem'];
 
+const sayProblem = ({ wrong, fix }: FieldProblem) => `${wrong}${fix === '' ? '' : `; ${fix}`}`;
+
 /** What went wrong, in the words of the application; `code` tells pages what to do about it. */
 export class Problem extends Error {
     constructor(
         readonly code: string,
         message: string,
         readonly fields: Record<string, string[]> = {},
-        readonly problems: string[] = [],
+        readonly problems: FieldProblem[] = [],
         readonly fresh: Build | null = null,
         /** The build that cannot be read, when it is one. */
         readonly build: string | null = null,
     ) {
         super(message);
+    }
+
+    /** Each problem as a line: where, what is wrong, what would be right. */
+    get lines(): string[] {
+        return this.problems.map((one) => `${one.field === '' ? '' : `${one.field}: `}${sayProblem(one)}`);
+    }
+
+    /** The problem of a field of a file, by its path. */
+    at(path: string): string | undefined {
+        const found = this.problems.find((one) => one.field === path);
+        return found === undefined ? undefined : sayProblem(found);
     }
 
     /** The first complaint about a field. */

@@ -1016,7 +1016,7 @@ export interface components {
             fields?: {
                 [key: string]: string[];
             };
-            problems?: string[];
+            problems?: components["schemas"]["FieldProblem"][];
             fresh?: components["schemas"]["Build"];
             build?: string;
         };
@@ -1885,6 +1885,14 @@ export interface components {
             connectors: string[];
             /** @description why a run ends */
             stopped: string[];
+        };
+        FieldProblem: {
+            /** @description the path; empty when it is about the whole */
+            field: string;
+            /** @description continues the field's name */
+            wrong: string;
+            /** @description what would be right; may be empty */
+            fix: string;
         };
     };
     responses: never;

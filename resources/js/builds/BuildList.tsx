@@ -294,7 +294,7 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
                     <p>{error.message}</p>
                     {error instanceof Problem && (
                         <ul className="list-disc pl-5 text-sm">
-                            {[...error.problems, ...Object.values(error.fields).flat()].map((problem) => (
+                            {[...error.lines, ...Object.values(error.fields).flat()].map((problem) => (
                                 <li key={problem}>{problem}</li>
                             ))}
                         </ul>

@@ -77,7 +77,7 @@ export function BuildFrame() {
                 <p className="mb-4">{query.error?.message}</p>
                 {query.error instanceof Problem && query.error.problems.length > 0 && (
                     <ul className="mb-4 list-disc pl-5">
-                        {query.error.problems.map((problem) => (
+                        {query.error.lines.map((problem) => (
                             <li key={problem}>{problem}</li>
                         ))}
                     </ul>

@@ -179,7 +179,7 @@ function ImportParts({ onClose }: { onClose: () => void }) {
                 <div role="alert" className="text-clash">
                     <p className="font-semibold">{problem.message}</p>
                     <ul className="list-disc pl-5">
-                        {problem.problems.slice(0, 40).map((one) => (
+                        {problem.lines.slice(0, 40).map((one) => (
                             <li key={one}>{one}</li>
                         ))}
                     </ul>

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { api, type Echo, type FacetField } from '../api/client';
+import { type Problem, api, type Echo, type FacetField } from '../api/client';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
 import { Select } from '../ui/Select';
@@ -16,11 +16,9 @@ interface Props {
     field: FacetField;
     value: Raw | undefined;
     path: string;
-    problems: string[];
+    problem: Problem | null;
     change: (value: Raw) => void;
 }
-
-export const problemAt = (problems: string[], path: string): string | undefined => problems.find((one) => one.startsWith(`${path}: `))?.slice(path.length + 2);
 
 /** One field of a facet, by its kind. */
 export function FieldInput(props: Props) {
@@ -31,19 +29,18 @@ export function FieldInput(props: Props) {
 }
 
 /** A figure typed as people write it. Says what was understood as soon as the field is left. */
-function FigureInput({ field, value, path, problems, change }: Props) {
+function FigureInput({ field, value, path, problem, change }: Props) {
     const id = useId();
     const stored: TypedFigure = isGroup(value) && typeof value.typed === 'string' ? { typed: value.typed, source: plain(value.source), on: typeof value.on === 'string' ? value.on : '' } : figureText(value, field.kind);
     const measured = isGroup(value) && value.measured !== undefined ? value.measured : null;
     const [echo, setEcho] = useState<Echo | null>(null);
-    const problem = problemAt(problems, path);
     const set = (now: Partial<TypedFigure>) => change({ ...stored, ...now, ...(measured === null ? {} : { measured }) });
     const ask = () => {
         if (stored.typed.trim() === '') setEcho(null);
         else void api.post<Echo>('/typed', { text: stored.typed, unit: field.kind }).then(setEcho, () => undefined);
     };
     // What was understood last counts for more than what an earlier save complained of.
-    const said = echo === null ? (problem ?? null) : echo.problem;
+    const said = echo === null ? (problem?.at(path) ?? null) : echo.problem;
     return (
         <div className="mb-2">
             <label htmlFor={id} className="text-sm font-semibold">
@@ -106,9 +103,9 @@ function FreeText({ id, label, stored, hint, rows, read }: { id: string; label: 
     );
 }
 
-function PlainInput({ field, value, path, problems, change }: Props) {
+function PlainInput({ field, value, path, problem, change }: Props) {
     const id = useId();
-    const problem = problemAt(problems, path);
+    const said = problem?.at(path);
     const body = () => {
         switch (field.kind) {
             case 'flag':
@@ -164,9 +161,9 @@ function PlainInput({ field, value, path, problems, change }: Props) {
     return (
         <div>
             {body()}
-            {problem !== undefined && (
+            {said !== undefined && (
                 <p role="alert" className="text-sm text-clash">
-                    {problem}
+                    {said}
                 </p>
             )}
         </div>
@@ -185,18 +182,18 @@ function Labelled({ id, label, children }: { id: string; label: string; children
 }
 
 /** Several groups of the same fields, such as the openings of a body. */
-function ManyInput({ field, value, path, problems, change }: Props) {
+function ManyInput({ field, value, path, problem, change }: Props) {
     const groups = Array.isArray(value) ? value.filter(isGroup) : [];
-    return <Groups label={field.label} fields={field.fields} groups={groups} path={path} problems={problems} change={change} />;
+    return <Groups label={field.label} fields={field.fields} groups={groups} path={path} problem={problem} change={change} />;
 }
 
-export function Groups({ label, fields, groups, path, problems, change }: { label: string; fields: FacetField[]; groups: Group[]; path: string; problems: string[]; change: (groups: Group[]) => void }) {
+export function Groups({ label, fields, groups, path, problem, change }: { label: string; fields: FacetField[]; groups: Group[]; path: string; problem: Problem | null; change: (groups: Group[]) => void }) {
     return (
         <fieldset className="mb-3">
             <legend className="text-sm font-semibold">{label}</legend>
             {groups.map((group, index) => (
                 <div key={index} className="mb-2 border-l-4 border-line pl-3">
-                    <FieldGrid fields={fields} group={group} path={`${path}/${index}`} problems={problems} change={(now) => change(groups.map((one, at) => (at === index ? now : one)))} />
+                    <FieldGrid fields={fields} group={group} path={`${path}/${index}`} problem={problem} change={(now) => change(groups.map((one, at) => (at === index ? now : one)))} />
                     <Button look="bare" className="px-0!" onClick={() => change(groups.filter((_, at) => at !== index))}>
                         Take this one out
                     </Button>
@@ -207,11 +204,11 @@ export function Groups({ label, fields, groups, path, problems, change }: { labe
     );
 }
 
-export function FieldGrid({ fields, group, path, problems, change }: { fields: FacetField[]; group: Group; path: string; problems: string[]; change: (group: Group) => void }) {
+export function FieldGrid({ fields, group, path, problem, change }: { fields: FacetField[]; group: Group; path: string; problem: Problem | null; change: (group: Group) => void }) {
     return (
         <div className="grid gap-x-5 sm:grid-cols-2">
             {fields.map((field) => (
-                <FieldInput key={field.field} field={field} value={group[field.field]} path={`${path}/${field.field}`} problems={problems} change={(now) => change({ ...group, [field.field]: now })} />
+                <FieldInput key={field.field} field={field} value={group[field.field]} path={`${path}/${field.field}`} problem={problem} change={(now) => change({ ...group, [field.field]: now })} />
             ))}
         </div>
     );

@@ -7,7 +7,7 @@ import { Button } from '../ui/Button';
 import { Field, inputLook } from '../ui/Field';
 import { Select } from '../ui/Select';
 import { facetsShown, isGroup, plain, tidy, type Group, type Raw } from './draft';
-import { FieldGrid, FieldInput, Groups, problemAt } from './FieldInput';
+import { FieldGrid, FieldInput, Groups } from './FieldInput';
 
 const sits = [
     ['inside', 'inside the body'],
@@ -35,7 +35,7 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
     const set = (change: Group) => setDraft((before) => ({ ...before, ...change }));
     const held = isGroup(draft.facets) ? draft.facets : {};
     const setFacet = (name: string, value: Raw) => set({ facets: { ...held, [name]: value } });
-    const problems = problem?.problems ?? [];
+    const problems = problem?.lines ?? [];
     const role = text('role') === '' ? 'board' : text('role');
     const shown = facets.data === undefined ? [] : facetsShown(facets.data, role, draft);
     const save = async () => {
@@ -80,7 +80,7 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                 ))}
             </datalist>
             <div className="mb-6 grid gap-x-6 gap-y-3 sm:grid-cols-2">
-                <Field label="Name" value={text('name')} problem={problem?.about('part.name') ?? problemAt(problems, 'name')} onChange={(event) => set({ name: event.target.value })} />
+                <Field label="Name" value={text('name')} problem={problem?.about('part.name') ?? problem?.at('name')} onChange={(event) => set({ name: event.target.value })} />
                 <label>
                     <span className="mb-1 block text-sm font-semibold">What it is for</span>
                     <Select label="What it is for" className="w-full border-edge!" value={role} options={roles.map(([value, name]) => [value as string, name] as const)} onChange={(event) => set({ role: event.target.value })} />
@@ -102,11 +102,11 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                         <details key={facet.facet} className="mb-3 border-t border-ink" open={value !== undefined || facet.facet === 'size'}>
                             <summary className="font-head cursor-pointer py-1.5 text-lg font-semibold">{facet.label}</summary>
                             {facet.many ? (
-                                <Groups label={facet.label} fields={facet.fields} groups={Array.isArray(value) ? value.filter(isGroup) : []} path={`facets/${facet.facet}`} problems={problems} change={(groups) => setFacet(facet.facet, groups)} />
+                                <Groups label={facet.label} fields={facet.fields} groups={Array.isArray(value) ? value.filter(isGroup) : []} path={`facets/${facet.facet}`} problem={problem} change={(groups) => setFacet(facet.facet, groups)} />
                             ) : single?.field === '' ? (
-                                <FieldInput field={single} value={value} path={`facets/${facet.facet}`} problems={problems} change={(now) => setFacet(facet.facet, now)} />
+                                <FieldInput field={single} value={value} path={`facets/${facet.facet}`} problem={problem} change={(now) => setFacet(facet.facet, now)} />
                             ) : (
-                                <FieldGrid fields={facet.fields} group={isGroup(value) ? value : {}} path={`facets/${facet.facet}`} problems={problems} change={(group) => setFacet(facet.facet, group)} />
+                                <FieldGrid fields={facet.fields} group={isGroup(value) ? value : {}} path={`facets/${facet.facet}`} problem={problem} change={(group) => setFacet(facet.facet, group)} />
                             )}
                         </details>
                     );
