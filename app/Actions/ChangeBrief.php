@@ -10,7 +10,23 @@ use App\Models\BuildRecord;
 final class ChangeBrief
 {
     /** Keys of the groups within a brief. */
-    private const KNOWN = ['class', 'players', 'dPads', 'buttons', 'sticks', 'knobs', 'triggers', 'touch', 'pictureWidthPx', 'pictureHeightPx', 'amount', 'currency', 'lengthMm', 'widthMm', 'heightMm'];
+    private const KNOWN = [
+        'class',
+        'players',
+        'dPads',
+        'buttons',
+        'sticks',
+        'knobs',
+        'triggers',
+        'touch',
+        'pictureWidthPx',
+        'pictureHeightPx',
+        'amount',
+        'currency',
+        'lengthMm',
+        'widthMm',
+        'heightMm',
+    ];
 
     /** @param  array<string, ?float>  $margins */
     public static function margins(BuildRecord $build, array $margins): void
@@ -26,7 +42,11 @@ final class ChangeBrief
         $build->name = $name;
         if (is_array($brief['games'] ?? null)) {
             $before = is_array($build->brief['games'] ?? null) ? array_values($build->brief['games']) : [];
-            $brief['games'] = array_map(static fn (mixed $games, int $index): mixed => self::withUnknown($games, $before[$index] ?? null), array_values($brief['games']), array_keys(array_values($brief['games'])));
+            $brief['games'] = array_map(
+                static fn (mixed $games, int $index): mixed => self::withUnknown($games, $before[$index] ?? null),
+                array_values($brief['games']),
+                array_keys(array_values($brief['games'])),
+            );
         }
         foreach (['budget', 'readyMade', 'largestMm'] as $group) {
             $brief[$group] = self::withUnknown($brief[$group] ?? null, $build->brief[$group] ?? null);

@@ -71,7 +71,14 @@ final class ImportBuild
             $lines = BuildRows::write($core, $build);
             foreach ($core->readings as $reading) {
                 $document = ReadingReader::document($reading);
-                $row = ReadingRecord::query()->create(['build_id' => $build->id, 'line_id' => $lines[$reading->line]->id, 'key' => $reading->id, 'document' => array_diff_key($document, ['photo' => true])]);
+                $row = ReadingRecord::query()->create(
+                    [
+                        'build_id' => $build->id,
+                        'line_id' => $lines[$reading->line]->id,
+                        'key' => $reading->id,
+                        'document' => array_diff_key($document, ['photo' => true]),
+                    ],
+                );
                 if ($reading->taken->photo !== '') {
                     PhotoRecord::query()->create(['reading_id' => $row->id, 'jpeg' => self::jpeg($reading->id, $reading->taken->photo)]);
                 }

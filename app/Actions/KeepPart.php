@@ -32,7 +32,9 @@ final class KeepPart
      */
     public static function asNew(User $user, array $given): PartRecord
     {
-        return DB::transaction(static fn (): PartRecord => self::create($user, self::spec([...$given, 'id' => self::freeKey($user, self::text($given, 'name'))])));
+        return DB::transaction(
+            static fn (): PartRecord => self::create($user, self::spec([...$given, 'id' => self::freeKey($user, self::text($given, 'name'))])),
+        );
     }
 
     /**
@@ -119,7 +121,15 @@ final class KeepPart
             foreach ($parts as $part) {
                 $columns = self::columns($part->raw, [$part]);
                 if (! $there->has($part->id)) {
-                    $fresh[] = [...$columns, 'user_id' => $user->id, 'key' => $part->id, 'spec' => Json::encode($part->raw), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
+                    $fresh[] = [
+                        ...$columns,
+                        'user_id' => $user->id,
+                        'key' => $part->id,
+                        'spec' => Json::encode($part->raw),
+                        'version' => 1,
+                        'created_at' => $now,
+                        'updated_at' => $now,
+                    ];
                 } elseif ($overwrite) {
                     $row = PartRecord::query()->where('user_id', $user->id)->where('key', $part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
                     $row->fill($columns)->fill(['spec' => $part->raw, 'version' => $row->version + 1])->save();
@@ -162,7 +172,9 @@ final class KeepPart
     {
         $key = self::text($spec, 'id');
 
-        $part = PartRecord::query()->create([...self::columns($spec, BuildReader::parts(self::fields([$spec]))), 'user_id' => $user->id, 'key' => $key, 'version' => 1]);
+        $part = PartRecord::query()->create(
+            [...self::columns($spec, BuildReader::parts(self::fields([$spec]))), 'user_id' => $user->id, 'key' => $key, 'version' => 1],
+        );
         self::refuseTooMuch($user);
 
         return $part;
@@ -171,7 +183,9 @@ final class KeepPart
     /** @throws ValidationException when the library would grow beyond what its file may hold */
     private static function refuseTooMuch(User $user): void
     {
-        $kept = PartRecord::query()->where('user_id', $user->id)->toBase()->selectRaw('count(*) as parts, coalesce(sum(length(spec) + 1), 0) as bytes')->first();
+        $kept = PartRecord::query()->where('user_id', $user->id)->toBase()->selectRaw(
+            'count(*) as parts, coalesce(sum(length(spec) + 1), 0) as bytes',
+        )->first();
         [$parts, $bytes] = is_object($kept) && is_numeric($kept->parts) && is_numeric($kept->bytes) ? [(int) $kept->parts, (int) $kept->bytes] : [0, 0];
         if ($parts > self::MOST_PARTS || $bytes > Format::MOST_BYTES - self::FRAME_BYTES) {
             throw ValidationException::withMessages(['part.name' => sprintf(

@@ -19,7 +19,9 @@ final class MeasureFigure
     /** @throws ValidationException when the figure or what was typed cannot be taken */
     public static function in(BuildRecord $build, string $line, FigureRef $figure, string $typed): void
     {
-        $place = FigurePlace::of($figure) ?? throw ValidationException::withMessages(['figure' => 'This is more than one field; open the part and write it there.']);
+        $place = FigurePlace::of($figure) ?? throw ValidationException::withMessages(
+            ['figure' => 'This is more than one field; open the part and write it there.'],
+        );
         $part = BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);
         try {
             $spec = $place->write($part->spec, $typed, now()->toDateString());

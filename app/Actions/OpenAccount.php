@@ -27,7 +27,9 @@ final class OpenAccount
         $hash = Hash::make($password);
         DB::transaction(static function () use ($name, $email, $hash, $token): void {
             PendingAccount::query()->where('created_at', '<', now()->subHours(PendingAccount::HOURS))->delete();
-            PendingAccount::query()->create(['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()]);
+            PendingAccount::query()->create(
+                ['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()],
+            );
         });
         // After the answer has gone out: what is sent would tell by its time.
         defer(static fn () => self::write($email, $token));
@@ -37,12 +39,18 @@ final class OpenAccount
     public static function withKey(string $token): User
     {
         return DB::transaction(static function () use ($token): User {
-            $pending = PendingAccount::query()->where('token_hash', PendingAccount::hashOf($token))->where('created_at', '>=', now()->subHours(PendingAccount::HOURS))->lockForUpdate()->first();
+            $pending = PendingAccount::query()->where('token_hash', PendingAccount::hashOf($token))->where(
+                'created_at',
+                '>=',
+                now()->subHours(PendingAccount::HOURS),
+            )->lockForUpdate()->first();
             if ($pending === null) {
                 throw ValidationException::withMessages(['token' => 'This link has run out or was used. Sign in, or ask for an account once more.']);
             }
             try {
-                $user = User::query()->create(['name' => $pending->name, 'email' => $pending->email, 'password' => $pending->password, 'sessions_key' => User::newSessionsKey()]);
+                $user = User::query()->create(
+                    ['name' => $pending->name, 'email' => $pending->email, 'password' => $pending->password, 'sessions_key' => User::newSessionsKey()],
+                );
             } catch (UniqueConstraintViolationException) {
                 throw ValidationException::withMessages(['token' => 'This address has an account by now. Sign in, or ask for a new password.']);
             }
@@ -56,8 +64,18 @@ final class OpenAccount
     {
         $hours = PendingAccount::HOURS;
         [$subject, $body] = User::query()->where('email', $email)->exists()
-            ? ['You have an account already', "Somebody, you perhaps, asked for an account under this address. There is one already.\n\nSign in here:\n".User::link('/sign-in')."\n\nIf the password is forgotten, ask for a new one there. If it was not you, do nothing.\n"]
-            : ['Your account for Pocket Plot', "Somebody, you we hope, asked for an account under this address.\n\nOpen it here within {$hours} hours:\n".User::link('/open-account', ['token' => $token])."\n\nIf it was not you, do nothing: there will be none.\n"];
+            ? [
+                'You have an account already',
+                "Somebody, you perhaps, asked for an account under this address. There is one already.\n\nSign in here:\n"
+                    .User::link('/sign-in')
+                    ."\n\nIf the password is forgotten, ask for a new one there. If it was not you, do nothing.\n",
+            ]
+            : [
+                'Your account for Pocket Plot',
+                "Somebody, you we hope, asked for an account under this address.\n\nOpen it here within {$hours} hours:\n"
+                    .User::link('/open-account', ['token' => $token])
+                    ."\n\nIf it was not you, do nothing: there will be none.\n",
+            ];
         Mail::raw($body, static fn ($letter) => $letter->to($email)->subject($subject));
     }
 }

@@ -35,10 +35,14 @@ final class Passwords
     /** Sets a new password; every session and every remembered sign-in of the account ends. */
     public static function change(User $user, string $password): void
     {
-        DB::transaction(static fn () => $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'sessions_key' => User::newSessionsKey()])->save());
+        DB::transaction(
+            static fn () => $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'sessions_key' => User::newSessionsKey()])->save(),
+        );
         // Whoever did not do this has to hear of it.
         defer(static fn () => Mail::raw(
-            "The password of your account was changed, and every other device was signed out.\n\nIf it was not you, ask for a new one at once:\n".User::link('/forgot-password')."\n",
+            "The password of your account was changed, and every other device was signed out.\n\nIf it was not you, ask for a new one at once:\n"
+                .User::link('/forgot-password')
+                ."\n",
             static fn ($letter) => $letter->to($user->email)->subject('Your password was changed'),
         ));
     }

@@ -80,7 +80,10 @@ final class ReadBack
             };
         }
         foreach (array_filter($pieces) as [$name, $value]) {
-            (new Format(Format::BUILD, (string) file_get_contents(base_path('core/schema/build.schema.json'))))->refuseBadPiece($name, $value === [] ? new \stdClass : $value);
+            (new Format(
+                Format::BUILD,
+                (string) file_get_contents(base_path('core/schema/build.schema.json')),
+            ))->refuseBadPiece($name, $value === [] ? new \stdClass : $value);
         }
     }
 
@@ -96,17 +99,30 @@ final class ReadBack
                 throw ValidationException::withMessages([$field => "A build holds at most {$most} {$what}. Remove some, or begin another build."]);
             }
         }
-        $readings = DB::selectOne('select count(*) as kept, coalesce(sum(length(r.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos from build_readings r left join reading_photos p on p.reading_id = r.id where r.build_id = ? and r.removed_at is null', [$build->id]);
-        [$kept, $bytes, $photos] = is_object($readings) ? array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, array_values(get_object_vars($readings))) : [0, 0, 0];
+        $readings = DB::selectOne(
+            'select count(*) as kept, coalesce(sum(length(r.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos from build_readings r left join reading_photos p on p.reading_id = r.id where r.build_id = ? and r.removed_at is null',
+            [$build->id],
+        );
+        [$kept, $bytes, $photos] = is_object($readings)
+            ? array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, array_values(get_object_vars($readings)))
+            : [0, 0, 0];
         if ($kept > self::MOST_READINGS) {
-            throw ValidationException::withMessages(['line' => 'A build holds at most '.self::MOST_READINGS.' readings. Put some aside, or begin another build.']);
+            throw ValidationException::withMessages(
+                ['line' => 'A build holds at most '.self::MOST_READINGS.' readings. Put some aside, or begin another build.'],
+            );
         }
         $parts = $build->parts->sum(static fn (BuildPartRecord $row): int => strlen((string) $row->getRawOriginal('spec')));
         // Notes are counted as they are written into the file, where some letters take six bytes.
-        $lines = $build->lines->sum(static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')));
+        $lines = $build->lines->sum(
+            static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')),
+        );
         $rest = strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles]))
-            + (int) $build->joins->sum(static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')))
-            + (int) $build->ticks->sum(static fn (TickRecord $row): int => 50 + strlen(Json::encode($row->step)) + strlen((string) $row->getRawOriginal('extra')));
+            + (int) $build->joins->sum(
+                static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')),
+            )
+            + (int) $build->ticks->sum(
+                static fn (TickRecord $row): int => 50 + strlen(Json::encode($row->step)) + strlen((string) $row->getRawOriginal('extra')),
+            );
         $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * $kept;
         if ($all > Format::MOST_BYTES) {
             throw ValidationException::withMessages(['build' => sprintf(

@@ -54,17 +54,51 @@ final class Problems
     private static function answer(\Throwable $error): ?JsonResponse
     {
         return match (true) {
-            $error instanceof StaleBuild => self::json(409, 'stale', 'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.', ['fresh' => $error->fresh]),
-            $error instanceof StalePart => self::json(409, 'stale-part', 'This part was changed meanwhile, perhaps by you in another window. What you typed is still here; copy it, open the part again and save once more.'),
-            $error instanceof UnreadableBuild => self::json(422, 'unreadable', 'This build cannot be read. It is kept as it is: save it as a file, correct what is named here, and import that.', ['problems' => self::listed($error->problems), 'build' => $error->record->id]),
+            $error instanceof StaleBuild => self::json(
+                409,
+                'stale',
+                'Somebody, perhaps you in another window, changed this build meanwhile. What you typed is still here; look at the fresh page and save again.',
+                ['fresh' => $error->fresh],
+            ),
+            $error instanceof StalePart => self::json(
+                409,
+                'stale-part',
+                'This part was changed meanwhile, perhaps by you in another window. What you typed is still here; copy it, open the part again and save once more.',
+            ),
+            $error instanceof UnreadableBuild => self::json(
+                422,
+                'unreadable',
+                'This build cannot be read. It is kept as it is: save it as a file, correct what is named here, and import that.',
+                ['problems' => self::listed($error->problems), 'build' => $error->record->id],
+            ),
             $error instanceof FatalError => self::exhausted($error),
-            $error instanceof BadFile => self::json(422, 'bad-file', 'The file was not taken, and nothing was changed.', ['problems' => self::listed($error->problems)]),
-            $error instanceof ValidationException => self::json(422, 'bad-input', 'Something written here cannot be taken; see the marked fields.', ['fields' => $error->errors()]),
-            $error instanceof AuthenticationException => self::json(401, 'signed-out', 'You are signed out. Sign in again in another window, then save once more; what you typed is still here.'),
-            $error instanceof PostTooLargeException => self::json(413, 'too-large', 'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.'),
+            $error instanceof BadFile => self::json(
+                422,
+                'bad-file',
+                'The file was not taken, and nothing was changed.',
+                ['problems' => self::listed($error->problems)],
+            ),
+            $error instanceof ValidationException => self::json(
+                422,
+                'bad-input',
+                'Something written here cannot be taken; see the marked fields.',
+                ['fields' => $error->errors()],
+            ),
+            $error instanceof AuthenticationException => self::json(
+                401,
+                'signed-out',
+                'You are signed out. Sign in again in another window, then save once more; what you typed is still here.',
+            ),
+            $error instanceof PostTooLargeException => self::json(
+                413,
+                'too-large',
+                'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.',
+            ),
             $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
             $error instanceof HttpExceptionInterface => self::http($error),
-            default => config('app.debug') === true ? null : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
+            default => config('app.debug') === true
+                ? null
+                : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
         };
     }
 
@@ -72,7 +106,11 @@ final class Problems
     private static function exhausted(FatalError $error): JsonResponse
     {
         return preg_match('/^Maximum execution time|^Allowed memory size/', $error->getMessage()) === 1
-            ? self::json(503, 'too-much', 'This is more work than one request may take. Nothing was changed. Divide the build, or take out what is not needed, and try again.')
+            ? self::json(
+                503,
+                'too-much',
+                'This is more work than one request may take. Nothing was changed. Divide the build, or take out what is not needed, and try again.',
+            )
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
     }
 
@@ -82,7 +120,11 @@ final class Problems
         $away = preg_match('/\b(2002|2006|2013|1040)\b/', $error->getMessage()) === 1;
 
         return $away
-            ? self::json(503, 'database-away', 'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.')
+            ? self::json(
+                503,
+                'database-away',
+                'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.',
+            )
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
     }
 
@@ -92,7 +134,11 @@ final class Problems
 
         return match ($status) {
             403, 404 => self::json(404, 'not-found', 'There is nothing here for you under this address.'),
-            419 => self::json(419, 'signed-out', 'The page was open too long and its key has run out. Load it again in another window and sign in, then save once more.'),
+            419 => self::json(
+                419,
+                'signed-out',
+                'The page was open too long and its key has run out. Load it again in another window and sign in, then save once more.',
+            ),
             429 => self::json(429, 'too-often', $error instanceof StreamBusy ? $error->getMessage() : 'Too many tries. Wait a minute, then try again.'),
             415 => self::json(415, 'refused', 'What is sent here is JSON, and says so in its Content-Type.'),
             400 => self::json(400, 'refused', $error instanceof OtherName ? $error->getMessage() : 'That was not understood.'),

@@ -57,7 +57,9 @@ final class PartQueries
     /** @return list<array<string, mixed>> the builder's own parts as files keep them, by name */
     public static function ownSpecs(User $user): array
     {
-        return array_values(PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all());
+        return array_values(
+            PartRecord::query()->where('user_id', $user->id)->orderBy('name')->get()->map(static fn (PartRecord $row): array => $row->spec)->all(),
+        );
     }
 
     /** @return list<array{id: string, name: string}> the builder's builds with a copy of the part of this key */

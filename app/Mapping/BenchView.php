@@ -22,7 +22,12 @@ final class BenchView
 
         return [
             ...$report,
-            'readings' => array_map(static fn (mixed $reading): array => is_array($reading) && is_string($reading['id'] ?? null) ? [...$reading, 'hasPhoto' => $photos->has($reading['id'])] : [], $readings),
+            'readings' => array_map(
+                static fn (mixed $reading): array => is_array($reading) && is_string($reading['id'] ?? null)
+                    ? [...$reading, 'hasPhoto' => $photos->has($reading['id'])]
+                    : [],
+                $readings,
+            ),
             'removed' => $gone->map(static fn (ReadingRecord $row): string => $row->key)->all(),
         ];
     }

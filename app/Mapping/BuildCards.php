@@ -62,11 +62,15 @@ final class BuildCards
 
             return [
                 'purpose' => '', 'verdict' => null, 'lines' => $record->lines()->count(), 'vitals' => null,
-                'unreadable' => 'This build cannot be read: '.($why instanceof UnreadableBuild ? $why->problems[0] : 'something in it was not expected').'. It is kept as it is; save it as a file.',
+                'unreadable' => 'This build cannot be read: '
+                    .($why instanceof UnreadableBuild ? $why->problems[0] : 'something in it was not expected')
+                    .'. It is kept as it is; save it as a file.',
             ];
         }
         // Nobody edited it: neither its version nor its day moves. An edit that came in between has written a newer card.
-        DB::table('builds')->where('id', $record->id)->where('version', $record->version)->update(['card' => json_encode($card, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), 'card_made' => self::made()]);
+        DB::table('builds')->where('id', $record->id)->where('version', $record->version)->update(
+            ['card' => json_encode($card, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), 'card_made' => self::made()],
+        );
 
         return $card;
     }

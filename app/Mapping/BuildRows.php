@@ -24,7 +24,9 @@ final class BuildRows
     {
         $parts = $lines = [];
         foreach ($core->lines as $position => $line) {
-            $part = $parts[$line->part->id] ??= BuildPartRecord::query()->create(['build_id' => $build->id, 'key' => $line->part->id, 'spec' => $line->part->raw]);
+            $part = $parts[$line->part->id] ??= BuildPartRecord::query()->create(
+                ['build_id' => $build->id, 'key' => $line->part->id, 'spec' => $line->part->raw],
+            );
             $lines[$line->id] = LineRecord::query()->create(self::row($build, $part, $line, $position));
         }
         foreach ($core->joins as $join) {

@@ -53,7 +53,10 @@ final class BuildView
             'summary' => $part->summary,
             'skills' => $part->work->skills,
             'cautions' => $part->cautions,
-            'offers' => array_map(static fn (Offer $offer): array => ['vendor' => $offer->vendor, 'price' => $offer->price->toArray(), 'leadDays' => $offer->leadDays], $part->offers),
+            'offers' => array_map(
+                static fn (Offer $offer): array => ['vendor' => $offer->vendor, 'price' => $offer->price->toArray(), 'leadDays' => $offer->leadDays],
+                $part->offers,
+            ),
         ];
     }
 

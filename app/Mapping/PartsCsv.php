@@ -13,7 +13,25 @@ final class PartsCsv
 {
     public static function of(Appraisal $appraisal): string
     {
-        $rows = [['line', 'role', 'part', 'maker', 'chosen', 'quantity', 'state', 'from', 'unit price', 'currency', 'in '.$appraisal->costs->planned->currency, 'vendor', 'expected', 'verdict', 'note']];
+        $rows = [
+            [
+                'line',
+                'role',
+                'part',
+                'maker',
+                'chosen',
+                'quantity',
+                'state',
+                'from',
+                'unit price',
+                'currency',
+                'in '.$appraisal->costs->planned->currency,
+                'vendor',
+                'expected',
+                'verdict',
+                'note',
+            ],
+        ];
         foreach ($appraisal->build->lines as $line) {
             $verdict = Verdict::Fits;
             foreach ($appraisal->findings as $finding) {

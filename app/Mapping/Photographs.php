@@ -24,7 +24,12 @@ final class Photographs
                 $photos[$row->key] = ['photo' => 'data:image/jpeg;base64,'.base64_encode($row->photo->jpeg)];
             }
         }
-        $document['readings'] = array_map(static fn (mixed $reading): mixed => is_array($reading) && is_string($reading['id'] ?? null) ? [...$reading, ...($photos[$reading['id']] ?? [])] : $reading, $document['readings']);
+        $document['readings'] = array_map(
+            static fn (mixed $reading): mixed => is_array($reading) && is_string($reading['id'] ?? null)
+                ? [...$reading, ...($photos[$reading['id']] ?? [])]
+                : $reading,
+            $document['readings'],
+        );
 
         return $document;
     }

@@ -29,11 +29,17 @@ final class RawDocument
             'rates' => (object) $record->rates,
             'parts' => $parts->whereIn('id', $record->lines->pluck('build_part_id'))->map(static fn ($row): array => $row->spec)->values()->all(),
             'lines' => $record->lines->map(static fn (LineRecord $row): array => self::line($row, (string) $parts->get($row->build_part_id)?->key))->all(),
-            'joins' => $record->joins->filter(static fn (JoinRecord $join): bool => $keys->has($join->from_line_id) && $keys->has($join->to_line_id))->map(static fn (JoinRecord $join): array => self::filled([
+            'joins' => $record->joins->filter(
+                static fn (JoinRecord $join): bool => $keys->has($join->from_line_id) && $keys->has($join->to_line_id),
+            )->map(static fn (JoinRecord $join): array => self::filled([
                 'kind' => $join->kind, 'from' => $keys->get($join->from_line_id), 'to' => $keys->get($join->to_line_id), 'output' => $join->output, 'input' => $join->input,
-                'through' => $join->through_line_id === null ? null : $keys->get($join->through_line_id), 'gaugeAwg' => $join->gauge_awg, 'lengthMm' => $join->length_mm,
+                'through' => $join->through_line_id === null
+                    ? null
+                    : $keys->get($join->through_line_id), 'gaugeAwg' => $join->gauge_awg, 'lengthMm' => $join->length_mm,
             ]) + $join->extra)->values()->all(),
-            'ticks' => $record->ticks->map(static fn (TickRecord $tick): array => ['step' => $tick->step, 'on' => substr($tick->done_on, 0, 10)] + $tick->extra)->all(),
+            'ticks' => $record->ticks->map(
+                static fn (TickRecord $tick): array => ['step' => $tick->step, 'on' => substr($tick->done_on, 0, 10)] + $tick->extra,
+            )->all(),
             ...($record->profiles === null ? [] : ['profiles' => $record->profiles]),
             ...($record->readings->isEmpty() ? [] : ['readings' => $record->readings->map(static fn (ReadingRecord $row): array => $row->document)->all()]),
         ] + $record->extra;

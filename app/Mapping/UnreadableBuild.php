@@ -19,6 +19,10 @@ final class UnreadableBuild extends \RuntimeException
 
     public static function because(BuildRecord $record, \Throwable $why): self
     {
-        return new self($record, $why instanceof BadFile ? $why->problems : [new Problem('', get_debug_type($why).' at '.basename($why->getFile()).':'.$why->getLine())], $why);
+        return new self(
+            $record,
+            $why instanceof BadFile ? $why->problems : [new Problem('', get_debug_type($why).' at '.basename($why->getFile()).':'.$why->getLine())],
+            $why,
+        );
     }
 }

@@ -43,7 +43,15 @@ final class BuildRecord extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['brief' => Document::class, 'rates' => Document::class, 'extra' => Document::class, 'version' => 'integer', 'looked' => 'array', 'profiles' => 'array', 'card' => 'array'];
+    protected $casts = [
+        'brief' => Document::class,
+        'rates' => Document::class,
+        'extra' => Document::class,
+        'version' => 'integer',
+        'looked' => 'array',
+        'profiles' => 'array',
+        'card' => 'array',
+    ];
 
     /**
      * Every word stands somewhere in the name or the purpose.

@@ -73,7 +73,9 @@ final class AppServiceProvider extends ServiceProvider
         $namesSomebody = is_int($account) || $email !== '';
 
         return [
-            ...($namesSomebody ? [Limit::perMinute(5)->by("{$whose} from {$request->ip()}")->response($told), Limit::perMinute(30)->by($whose)->response($told)] : []),
+            ...($namesSomebody
+                ? [Limit::perMinute(5)->by("{$whose} from {$request->ip()}")->response($told), Limit::perMinute(30)->by($whose)->response($told)]
+                : []),
             Limit::perMinute(is_int($most) ? $most : 30)->by("from {$request->ip()}")->response($told),
         ];
     }

@@ -161,7 +161,10 @@ final readonly class Appraisal
                 'cannotBeUndone' => $step->cannotBeUndone,
                 'tickedOn' => $this->build->ticks[$step->id] ?? null,
             ], $this->steps),
-            'toMeasure' => array_map(static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => FigurePlace::of($figure->figure)?->toArray()], $this->open),
+            'toMeasure' => array_map(
+                static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => FigurePlace::of($figure->figure)?->toArray()],
+                $this->open,
+            ),
             'grid' => Grid::of($this->findings),
             'supply' => $this->supply(),
             'costs' => [

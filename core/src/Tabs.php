@@ -24,7 +24,10 @@ final class Tabs
         $worst = self::worstOf($findings);
         $hours = $vitals->runTime->usual;
         $tabs = [
-            'brief' => [$vitals->costVerdict->worseOf($vitals->runTimeVerdict)->worseOf($vitals->sizeVerdict)->worseOf($vitals->massVerdict), self::counted(count($build->brief->games), 'game')],
+            'brief' => [
+                $vitals->costVerdict->worseOf($vitals->runTimeVerdict)->worseOf($vitals->sizeVerdict)->worseOf($vitals->massVerdict),
+                self::counted(count($build->brief->games), 'game'),
+            ],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
             'power' => [self::worstOf($findings, 'power'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->unmeasured).' open'],

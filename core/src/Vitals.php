@@ -119,13 +119,28 @@ final readonly class Vitals
     public function toArray(): array
     {
         return [
-            'cost' => ['amount' => $this->cost->rounded(), 'currency' => $this->cost->currency, 'target' => $this->budget?->rounded(), 'verdict' => $this->costVerdict->value],
+            'cost' => [
+                'amount' => $this->cost->rounded(),
+                'currency' => $this->cost->currency,
+                'target' => $this->budget?->rounded(),
+                'verdict' => $this->costVerdict->value,
+            ],
             'runTime' => [
                 'leastHours' => self::round($this->runTime->least), 'usualHours' => self::round($this->runTime->usual), 'mostHours' => self::round($this->runTime->most),
                 'targetHours' => $this->runTimeWanted, 'fromPack' => $this->hasPack, 'verdict' => $this->runTimeVerdict->value,
             ],
-            'size' => ['sidesMm' => $this->sidesMm, 'estimated' => $this->sizeEstimated, 'targetMm' => $this->largestMm, 'verdict' => $this->sizeVerdict->value],
-            'mass' => ['grams' => round($this->massG, 1), 'unweighed' => $this->unweighed, 'targetGrams' => $this->largestMassG, 'verdict' => $this->massVerdict->value],
+            'size' => [
+                'sidesMm' => $this->sidesMm,
+                'estimated' => $this->sizeEstimated,
+                'targetMm' => $this->largestMm,
+                'verdict' => $this->sizeVerdict->value,
+            ],
+            'mass' => [
+                'grams' => round($this->massG, 1),
+                'unweighed' => $this->unweighed,
+                'targetGrams' => $this->largestMassG,
+                'verdict' => $this->massVerdict->value,
+            ],
             'clashes' => $this->clashes,
             'unmeasured' => $this->unmeasured,
             'finish' => ['on' => $this->finish === null ? null : (string) $this->finish, 'undated' => $this->undated],
@@ -174,7 +189,12 @@ final readonly class Vitals
         if ($worst !== null && $worst->verdict === Verdict::Clash) {
             return ['kind' => 'settle', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
         }
-        $wanted = array_values(array_filter($build->chosen(), static fn (Line $line): bool => in_array($line->state, [SupplyState::ToFind, SupplyState::Chosen, SupplyState::Faulty], true)));
+        $wanted = array_values(
+            array_filter(
+                $build->chosen(),
+                static fn (Line $line): bool => in_array($line->state, [SupplyState::ToFind, SupplyState::Chosen, SupplyState::Faulty], true),
+            ),
+        );
         if ($wanted !== [] && $worst?->verdict !== Verdict::Unmeasured) {
             $first = $wanted[0];
             $verb = match ($first->state) {

@@ -231,7 +231,8 @@ describe('preview and import', function (): void {
         } else {
             $preview->assertStatus(422);
             $import->assertStatus(422);
-            expect($import->json())->toBe($preview->json())->and(json_encode($import->json('problems')))->toContain($problem);
+            $said = array_map(static fn (array $one): string => "{$one['field']}: {$one['wrong']}; {$one['fix']}", $import->json('problems'));
+            expect($import->json())->toBe($preview->json())->and(implode("\n", $said))->toContain($problem);
         }
     })->with([
         'ids equal but for case' => [fileWith([], [['id' => 'Pack', 'part' => 'pack', 'quantity' => 2], ['id' => 'PACK', 'part' => 'pack']]), null],
@@ -263,7 +264,8 @@ describe('preview and import', function (): void {
             $this->postJson('/api/parts/imports', ['text' => (string) $this->get('/api/parts/file')->getContent()])->assertCreated()->assertJsonPath('left', 2);
         } else {
             $preview->assertStatus(422);
-            expect($import->assertStatus(422)->json())->toBe($preview->json())->and(json_encode($import->json('problems')))->toContain($problem);
+            $said = array_map(static fn (array $one): string => "{$one['field']}: {$one['wrong']}; {$one['fix']}", $import->assertStatus(422)->json('problems'));
+            expect($import->json())->toBe($preview->json())->and(implode("\n", $said))->toContain($problem);
         }
     })->with([
         'equal but for case' => [['id' => 'A', 'name' => 'Another', 'role' => 'tool'], null],

@@ -85,7 +85,11 @@ test('builds beyond a page are found by more and by searching', async ({ page })
     await page.evaluate(async () => {
         const key = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
         for (let number = 1; number <= 26; number++) {
-            await fetch('/api/builds', { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': key }, body: JSON.stringify({ name: `Slab ${number}` }) });
+            await fetch('/api/builds', {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': key },
+                body: JSON.stringify({ name: `Slab ${number}` }),
+            });
         }
     });
     await page.goto('/');

@@ -50,7 +50,10 @@ test('the grid leads to the finding, its working, and the page of its rule', asy
     await withBuild(page, 'refuge');
     await page.locator('body').press('g');
     await page.getByRole('button', { name: 'Ridge LiFePO4 pack, 12 Ah and Rook 9 panel: clash' }).click();
-    await page.getByRole('complementary').getByRole('button', { name: /Rook 9 panel needs 9 to 13 V/ }).click();
+    await page
+        .getByRole('complementary')
+        .getByRole('button', { name: /Rook 9 panel needs 9 to 13 V/ })
+        .click();
     await page.getByRole('dialog').getByRole('link', { name: 'power.supply-window' }).click();
     await expect(page.getByRole('heading', { name: 'A voltage inside the window' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'How to measure' })).toBeVisible();
@@ -116,13 +119,17 @@ test('an own part is described, refused, kept, compared and used', async ({ page
     await expect(page.getByText('1 part', { exact: true })).toBeVisible();
 });
 
-test('a build\'s own copy is edited without touching the library', async ({ page }) => {
+test("a build's own copy is edited without touching the library", async ({ page }) => {
     await withBuild(page, 'refuge');
     await page.getByRole('button', { name: 'More for Bittern loudspeaker box' }).click();
     await page.getByRole('menuitem', { name: 'Open the part' }).click();
     await expect(page.getByRole('heading', { name: 'Bittern loudspeaker box' })).toBeVisible();
     await page.getByRole('button', { name: 'Edit' }).click();
-    for (const [side, typed] of [['length', '12 cm'], ['width', '80 mm'], ['height, tallest spot', '6 cm']] as const) {
+    for (const [side, typed] of [
+        ['length', '12 cm'],
+        ['width', '80 mm'],
+        ['height, tallest spot', '6 cm'],
+    ] as const) {
         await page.getByLabel(side, { exact: true }).fill(typed);
     }
     await page.getByRole('button', { name: 'Write into this build' }).click();
@@ -138,7 +145,12 @@ test('an empty account is told how to begin', async ({ page }) => {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Nothing yet' })).toBeVisible();
     expect(page.url()).not.toContain(build);
-    for (const [leaf, words] of [['part', 'Nothing can be checked yet'], ['grid', 'Two parts that have to do with each other'], ['measure', 'there is nothing to measure'], ['joins', 'Nothing is fed yet']] as const) {
+    for (const [leaf, words] of [
+        ['part', 'Nothing can be checked yet'],
+        ['grid', 'Two parts that have to do with each other'],
+        ['measure', 'there is nothing to measure'],
+        ['joins', 'Nothing is fed yet'],
+    ] as const) {
         await page.goto(page.url().replace(/\/(parts|brief|checks).*$/, `/checks?leaf=${leaf}`));
         await expect(page.getByText(words, { exact: false })).toBeVisible();
     }

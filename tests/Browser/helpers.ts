@@ -82,7 +82,9 @@ export const vital = (page: Page, what: string) => page.locator(`[data-vital="${
 export async function expectAccessible(page: Page): Promise<void> {
     await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined))));
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`) }))).toEqual([]);
+    expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`) }))).toEqual(
+        [],
+    );
 }
 
 type StorageState = Awaited<ReturnType<ReturnType<Page['context']>['storageState']>>;

@@ -148,7 +148,9 @@ test('a sweep by hand asks about the picture signal, and a log is read line by l
     await page.goto(`${build}/bench?kind=run`);
     const rows = Array.from({ length: 40 }, (_, index) => `${index * 15};${(13.2 - index * 0.05).toFixed(2).replace('.', ',')};0,95`);
     rows[7] = '105;OVER;0,95';
-    await page.getByLabel('Log of a meter', { exact: false }).setInputFiles({ name: 'meter.csv', mimeType: 'text/csv', buffer: Buffer.from(`Time (min);Volts;Amps\n${rows.join('\n')}\n`) });
+    await page
+        .getByLabel('Log of a meter', { exact: false })
+        .setInputFiles({ name: 'meter.csv', mimeType: 'text/csv', buffer: Buffer.from(`Time (min);Volts;Amps\n${rows.join('\n')}\n`) });
     await expect(page.getByText('39 of 40 rows taken', { exact: false })).toBeVisible();
     await page.getByText('1 row was left out or doubtful').click();
     await expect(page.getByText('line 9: the volts "OVER" cannot be read as a figure')).toBeVisible();

@@ -68,7 +68,9 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     expect((await readFile(file, 'utf8')).startsWith('{\n    "format": "pocketplot-build"')).toBe(true);
     await page.locator('body').press('h');
     await page.getByRole('button', { name: 'Begin a build' }).click();
-    await page.getByLabel('A file that ends in .pocketplot.json').setInputFiles({ name: 'refuge.pocketplot.json', mimeType: 'application/json', buffer: await readFile(file) });
+    await page
+        .getByLabel('A file that ends in .pocketplot.json')
+        .setInputFiles({ name: 'refuge.pocketplot.json', mimeType: 'application/json', buffer: await readFile(file) });
     await expect(page.getByText('20 lines will be taken, 1 clashes')).toBeVisible();
     await page.getByRole('button', { name: 'Take it as a new build' }).click();
     await expect(page.getByRole('heading', { name: 'Parts', exact: true })).toBeVisible();

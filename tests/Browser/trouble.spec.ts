@@ -57,7 +57,7 @@ test('a server that went away keeps what was typed', async ({ page }) => {
     await expect(page.getByText('page 2')).toBeVisible();
 });
 
-test('a build that is not one\'s own cannot be opened', async ({ page, browser }) => {
+test("a build that is not one's own cannot be opened", async ({ page, browser }) => {
     const build = await withBuild(page, 'thimble');
     const stranger = await browser.newPage();
     await withBuild(stranger, 'thimble');

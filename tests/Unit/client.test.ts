@@ -22,7 +22,11 @@ describe('a call', () => {
         const asked = answering(json(200, { ok: true }));
         expect(await api.post('/builds', { name: 'x' })).toEqual({ ok: true });
         expect(asked[0]?.[0]).toBe('/api/builds');
-        expect(asked[0]?.[1]).toMatchObject({ method: 'POST', body: '{"name":"x"}', headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': 'a key=' } });
+        expect(asked[0]?.[1]).toMatchObject({
+            method: 'POST',
+            body: '{"name":"x"}',
+            headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': 'a key=' },
+        });
     });
 
     it('that only looks sends neither', async () => {
@@ -55,9 +59,30 @@ describe('a call', () => {
 
 describe('a problem', () => {
     it('keeps fields, problems, the fresh build and the build that cannot be read', async () => {
-        const problem = await problemOf(json(422, { code: 'bad-input', message: 'no', fields: { name: ['Give a name.', 'And another.'] }, problems: [{ field: 'a/b', wrong: 'is missing', fix: 'write it' }, { field: '', wrong: 'All of it.', fix: '' }], build: 'id' }));
+        const problem = await problemOf(
+            json(422, {
+                code: 'bad-input',
+                message: 'no',
+                fields: { name: ['Give a name.', 'And another.'] },
+                problems: [
+                    { field: 'a/b', wrong: 'is missing', fix: 'write it' },
+                    { field: '', wrong: 'All of it.', fix: '' },
+                ],
+                build: 'id',
+            }),
+        );
         expect(problem).toBeInstanceOf(Problem);
-        expect([problem.code, problem.message, problem.about('name'), problem.about('other'), problem.lines, problem.at('a/b'), problem.at('a'), problem.build, problem.fresh]).toEqual(['bad-input', 'no', 'Give a name.', undefined, ['a/b: is missing; write it', 'All of it.'], 'is missing; write it', undefined, 'id', null]);
+        expect([
+            problem.code,
+            problem.message,
+            problem.about('name'),
+            problem.about('other'),
+            problem.lines,
+            problem.at('a/b'),
+            problem.at('a'),
+            problem.build,
+            problem.fresh,
+        ]).toEqual(['bad-input', 'no', 'Give a name.', undefined, ['a/b: is missing; write it', 'All of it.'], 'is missing; write it', undefined, 'id', null]);
     });
     it('of an answer that is no JSON is that nobody answers', async () => expect((await problemOf(new Response('oops', { status: 502 }))).code).toBe('away'));
 });

@@ -19,7 +19,10 @@ describe('a stored figure as text', () => {
 
 describe('a part says only what is known', () => {
     it('without what nobody filled', () => {
-        expect(tidy({ name: 'A', maker: '', facets: { size: { lengthMm: 10, widthMm: null }, panel: {}, outputs: [] } })).toEqual({ name: 'A', facets: { size: { lengthMm: 10 } } });
+        expect(tidy({ name: 'A', maker: '', facets: { size: { lengthMm: 10, widthMm: null }, panel: {}, outputs: [] } })).toEqual({
+            name: 'A',
+            facets: { size: { lengthMm: 10 } },
+        });
     });
     it('but with nought and no, which are something', () => expect(tidy({ a: 0, b: false, c: '' })).toEqual({ a: 0, b: false }));
     it('and with what is to stay, empty or not', () => expect(tidy({ name: '', note: '' }, ['name'])).toEqual({ name: '' }));
@@ -28,7 +31,8 @@ describe('a part says only what is known', () => {
 
 describe('facets', () => {
     const facets = { facets: [], forRole: { display: ['size', 'panel'] } } as unknown as Facets;
-    it('come first that the role asks for, each once', () => expect(facetsShown(facets, 'display', { facets: { heat: {}, panel: {} } })).toEqual(['size', 'panel', 'heat']));
+    it('come first that the role asks for, each once', () =>
+        expect(facetsShown(facets, 'display', { facets: { heat: {}, panel: {} } })).toEqual(['size', 'panel', 'heat']));
     it('are those of the part alone for a role that asks for none', () => expect(facetsShown(facets, 'tool', { facets: { heat: {} } })).toEqual(['heat']));
     it('may be missing altogether', () => expect(facetsShown(facets, 'tool', {})).toEqual([]));
 });

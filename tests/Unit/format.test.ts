@@ -34,7 +34,9 @@ describe('vitals', () => {
     const hours = { leastHours: 3.42, usualHours: 5.44, mostHours: 16.6, targetHours: null, fromPack: true, verdict: 'fits' as const };
     it('give the run time as a band', () => expect(runTime(hours)).toBe('3.4–5.4–17 h'));
     it('say when there is no pack', () => expect(runTime({ ...hours, fromPack: false })).toBe('no pack'));
-    it.each(['leastHours', 'usualHours', 'mostHours'] as const)('do not know a band without its %s', (end) => expect(runTime({ ...hours, [end]: null })).toBe('unknown'));
+    it.each(['leastHours', 'usualHours', 'mostHours'] as const)('do not know a band without its %s', (end) =>
+        expect(runTime({ ...hours, [end]: null })).toBe('unknown'),
+    );
     it('mark a size that is only estimated', () => {
         expect(size({ sidesMm: [120.4, 60.6, 18], estimated: false, targetMm: null, verdict: 'fits' })).toBe('120×61×18');
         expect(size({ sidesMm: [120.4, 60.6, 18], estimated: true, targetMm: null, verdict: 'fits' })).toBe('≈120×61×18');

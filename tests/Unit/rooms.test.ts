@@ -5,7 +5,13 @@ import { describe, expect, it } from 'vitest';
 const root = join(import.meta.dirname, '../../resources/js');
 
 /** From the bottom to the top; rooms of one row stand beside each other and know nothing of each other. */
-const rows = [['api'], ['ui'], ['part-editor', 'frame', 'sign-in', 'rules'], ['library', 'builds', 'stations/brief', 'stations/parts', 'stations/power', 'stations/checks', 'stations/buy', 'stations/build', 'stations/bench'], ['main']];
+const rows = [
+    ['api'],
+    ['ui'],
+    ['part-editor', 'frame', 'sign-in', 'rules'],
+    ['library', 'builds', 'stations/brief', 'stations/parts', 'stations/power', 'stations/checks', 'stations/buy', 'stations/build', 'stations/bench'],
+    ['main'],
+];
 
 const files = (folder: string): string[] =>
     readdirSync(folder).flatMap((name) => {
@@ -21,12 +27,19 @@ const roomOf = (path: string): string => {
 const heightOf = (room: string): number => rows.findIndex((row) => row.includes(room));
 
 const arrows = files(root).flatMap((path) =>
-    [...readFileSync(path, 'utf8').matchAll(/(?:from|import\()\s*'(\.[^']+)'/g)].map((found) => ({ from: path, to: normalize(join(dirname(path), found[1] ?? '')) })),
+    [...readFileSync(path, 'utf8').matchAll(/(?:from|import\()\s*'(\.[^']+)'/g)].map((found) => ({
+        from: path,
+        to: normalize(join(dirname(path), found[1] ?? '')),
+    })),
 );
 
 describe('the rooms of the interface', () => {
     it('each has its place', () => {
-        expect(files(root).map(roomOf).filter((room) => heightOf(room) === -1)).toEqual([]);
+        expect(
+            files(root)
+                .map(roomOf)
+                .filter((room) => heightOf(room) === -1),
+        ).toEqual([]);
         expect(arrows.length).toBeGreaterThan(100);
     });
 

@@ -83,7 +83,14 @@ final class CheckFile extends Command
         if ($finding->verdict === Verdict::Fits) {
             return [];
         }
-        $tried = array_map(static fn (array $one): array => [...$one['remedy']->toArray(), 'says' => "{$one['remedy']->says}: {$one['part']->name}", 'part' => $one['part']->id], $finder->find($appraisal, $finding));
+        $tried = array_map(
+            static fn (array $one): array => [
+                ...$one['remedy']->toArray(),
+                'says' => "{$one['remedy']->says}: {$one['part']->name}",
+                'part' => $one['part']->id,
+            ],
+            $finder->find($appraisal, $finding),
+        );
         $byHand = array_map(static fn (Remedy $remedy): array => $remedy->toArray(), array_filter(
             $finding->remedies(),
             static fn (Remedy $remedy): bool => ! in_array($remedy->kind, [RemedyKind::Swap, RemedyKind::Add], true),

@@ -20,7 +20,10 @@ final class ListRules extends Command
     {
         $rules = array_values(array_map(RuleController::rule(...), RuleBook::metas()));
         if ($this->option('json') === true) {
-            $this->output->writeln(json_encode($rules, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode($rules, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::SUCCESS;
         }

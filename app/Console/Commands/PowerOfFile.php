@@ -106,7 +106,11 @@ final class PowerOfFile extends Command
             $depth[$node['id']] = $node['parent'] === null ? 0 : $depth[$node['parent']] + 1;
             $values = $node['values']['usual'] ?? null;
             $label = str_repeat('  ', $depth[$node['id']]).$node['name'].($node['says'] === '' ? '' : " ({$node['says']})");
-            $this->say(sprintf('%-52s %s', $label, $values === null ? '' : sprintf('%8s V %8s A %8s W', self::n($values['volts']), self::n($values['amps']), self::n($values['watts']))));
+            $this->say(
+                sprintf('%-52s %s', $label, $values === null
+                    ? ''
+                    : sprintf('%8s V %8s A %8s W', self::n($values['volts']), self::n($values['amps']), self::n($values['watts']))),
+            );
         }
     }
 
@@ -118,7 +122,9 @@ final class PowerOfFile extends Command
         $this->say('');
         $this->say(sprintf('%-36s %8s %8s %8s %8s %8s %8s', 'watts', 'off', 'idle', 'usual', 'heavy', 'start', 'share'));
         foreach ($budget->rows as $row) {
-            $this->say(sprintf('%-36s %8s %8s %8s %8s %8s %6s %%', $row['name'], ...array_map(self::n(...), [...array_values($row['watts']), $row['share'] * 100])));
+            $this->say(
+                sprintf('%-36s %8s %8s %8s %8s %8s %6s %%', $row['name'], ...array_map(self::n(...), [...array_values($row['watts']), $row['share'] * 100])),
+            );
         }
         $this->say(sprintf('%-36s %8s %8s %8s %8s', 'at the source, losses included', ...array_map(self::n(...), array_values($budget->total))));
     }
@@ -128,7 +134,15 @@ final class PowerOfFile extends Command
         foreach ($source->ends as $ends) {
             if ($ends->usual !== null) {
                 $this->say('');
-                $this->say(sprintf('%s: %s to %s h, usually %s h', $ends->way, self::n($ends->worst?->hours), self::n($ends->best?->hours), self::n($ends->usual->hours)));
+                $this->say(
+                    sprintf(
+                        '%s: %s to %s h, usually %s h',
+                        $ends->way,
+                        self::n($ends->worst?->hours),
+                        self::n($ends->best?->hours),
+                        self::n($ends->usual->hours),
+                    ),
+                );
                 $this->say('  first to give up: '.($ends->usual->end?->says() ?? 'nobody'));
             }
         }
@@ -141,7 +155,16 @@ final class PowerOfFile extends Command
     {
         if ($plan !== null) {
             $this->say('');
-            $this->say(sprintf('charge by %s%s: %s h to 80 %%, %s h to full; %s mA left over while played', $plan->path->line->name(), $plan->path->isInSun() ? ', in full sun' : '', self::n($plan->atRest?->hoursTo80), self::n($plan->atRest?->hoursToFull), self::n($plan->netMa)));
+            $this->say(
+                sprintf(
+                    'charge by %s%s: %s h to 80 %%, %s h to full; %s mA left over while played',
+                    $plan->path->line->name(),
+                    $plan->path->isInSun() ? ', in full sun' : '',
+                    self::n($plan->atRest?->hoursTo80),
+                    self::n($plan->atRest?->hoursToFull),
+                    self::n($plan->netMa),
+                ),
+            );
         }
     }
 
@@ -154,7 +177,17 @@ final class PowerOfFile extends Command
         $this->say('');
         $this->say(sprintf('nine runs in ten last %s to %s h, half of them %s to %s h', ...array_map(self::n(...), [$least, $most, $low, $high])));
         foreach (array_slice($scatter->sensitivities, 0, self::MOST_WORTHS) as $one) {
-            $this->say(sprintf('  %6s h  %s (%s %s h, %s %s h)', self::n($one->worth()), $one->what, $one->bad, self::n($one->badHours), $one->good, self::n($one->goodHours)));
+            $this->say(
+                sprintf(
+                    '  %6s h  %s (%s %s h, %s %s h)',
+                    self::n($one->worth()),
+                    $one->what,
+                    $one->bad,
+                    self::n($one->badHours),
+                    $one->good,
+                    self::n($one->goodHours),
+                ),
+            );
         }
     }
 
@@ -166,7 +199,16 @@ final class PowerOfFile extends Command
         $this->say('');
         $this->say(sprintf('for %s h:', self::n($sizing->hours)));
         foreach (array_filter($sizing->needs, static fn (PackNeed $need): bool => $need->ampHours !== null) as $need) {
-            $this->say(sprintf('  %-22s %dS  %8s mAh  %8s Wh  about %s cm³', $need->chemistry, $need->series, self::n($need->ampHours * 1000), self::n($need->wattHours), self::n($need->litres * 1000)));
+            $this->say(
+                sprintf(
+                    '  %-22s %dS  %8s mAh  %8s Wh  about %s cm³',
+                    $need->chemistry,
+                    $need->series,
+                    self::n($need->ampHours * 1000),
+                    self::n($need->wattHours),
+                    self::n($need->litres * 1000),
+                ),
+            );
         }
         foreach (array_slice($sizing->choices, 0, self::MOST_PACKS) as $choice) {
             if ($choice->does) {

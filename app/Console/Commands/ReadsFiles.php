@@ -52,6 +52,9 @@ trait ReadsFiles
 
     private function printAsJson(mixed $value): void
     {
-        $this->output->writeln(json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(
+            json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 }

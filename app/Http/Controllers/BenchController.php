@@ -36,7 +36,11 @@ final class BenchController
 
     public function write(ReadingRequest $request, BuildRecord $build): JsonResponse
     {
-        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => WriteReading::in($build, $request->reading(), $request->string('photo')->toString()));
+        return EditBuild::run(
+            $build,
+            $request->version(),
+            static fn (BuildRecord $build) => WriteReading::in($build, $request->reading(), $request->string('photo')->toString()),
+        );
     }
 
     public function remove(EditRequest $request, BuildRecord $build, string $reading): JsonResponse
@@ -77,7 +81,10 @@ final class BenchController
     /** Reads a meter's log; nothing is stored. */
     public function previewLog(Request $request): JsonResponse
     {
-        $given = $request->validate(['text' => ['required', 'string', 'max:12000000']], ['text.*' => 'Choose a log of at most 12 MB, as separated text: time, volts, amps.']);
+        $given = $request->validate(
+            ['text' => ['required', 'string', 'max:12000000']],
+            ['text.*' => 'Choose a log of at most 12 MB, as separated text: time, volts, amps.'],
+        );
 
         return new JsonResponse(LogReader::read(is_string($given['text']) ? $given['text'] : '')->toArray());
     }
@@ -92,7 +99,9 @@ final class BenchController
         ]);
         $number = static fn (string $key, float $else): float => is_numeric($given[$key] ?? null) ? (float) $given[$key] : $else;
         if ($given['kind'] === 'sweep' && $number('from', 12.0) / $number('step', 0.5) > self::MOST_STEPS) {
-            throw ValidationException::withMessages(['step' => sprintf('That would be more than %d steps; take wider ones, or begin lower.', self::MOST_STEPS)]);
+            throw ValidationException::withMessages(
+                ['step' => sprintf('That would be more than %d steps; take wider ones, or begin lower.', self::MOST_STEPS)],
+            );
         }
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $line = $core->line(is_string($given['line']) ? $given['line'] : '') ?? abort(404);
@@ -101,7 +110,13 @@ final class BenchController
         return Stream::lines(static function (Stream $stream) use ($given, $core, $line, $bench, $number, $wait): void {
             $stream->tell(['instrument' => $bench->name(), 'simulated' => $bench->isSimulated()]);
             $steps = match ($given['kind']) {
-                'sweep' => $bench->sweep($core, $line, $number('from', 12.0), $number('step', 0.5), filter_var($given['signal'] ?? true, FILTER_VALIDATE_BOOLEAN)),
+                'sweep' => $bench->sweep(
+                    $core,
+                    $line,
+                    $number('from', 12.0),
+                    $number('step', 0.5),
+                    filter_var($given['signal'] ?? true, FILTER_VALIDATE_BOOLEAN),
+                ),
                 'draw' => [$bench->draw($core, $line, is_string($given['state'] ?? null) ? $given['state'] : 'usual')],
                 default => $bench->run($core, $line, (int) $number('profile', 0.0)),
             };

@@ -58,7 +58,12 @@ final class BuildController
         $demo = $request->string('demo')->toString();
         $name = $request->string('name')->toString();
 
-        return DB::transaction(static fn (): JsonResponse => ReadBack::answer($demo === '' ? StartBuild::blank($user, $name) : StartBuild::fromDemo($user, $demo, $name === '' ? null : $name), 201));
+        return DB::transaction(
+            static fn (): JsonResponse => ReadBack::answer(
+                $demo === '' ? StartBuild::blank($user, $name) : StartBuild::fromDemo($user, $demo, $name === '' ? null : $name),
+                201,
+            ),
+        );
     }
 
     /** What an import would take; it goes the whole way of an import, and nothing is stored. */
@@ -77,7 +82,8 @@ final class BuildController
                 static fn (array $part): string => is_string($part['name'] ?? null) ? $part['name'] : '',
                 array_filter(
                     is_array($document['parts'] ?? null) ? $document['parts'] : [],
-                    static fn (mixed $part): bool => is_array($part) && ! in_array($part['id'] ?? null, array_map(static fn ($line): string => $line->part->id, $build->lines), true),
+                    static fn (mixed $part): bool => is_array($part)
+                        && ! in_array($part['id'] ?? null, array_map(static fn ($line): string => $line->part->id, $build->lines), true),
                 ),
             )),
         ]);
@@ -87,7 +93,9 @@ final class BuildController
     {
         $name = $request->string('name')->toString();
 
-        return DB::transaction(static fn (): JsonResponse => ReadBack::answer(ImportBuild::as($user, $request->string('text')->toString(), $name === '' ? null : $name), 201));
+        return DB::transaction(
+            static fn (): JsonResponse => ReadBack::answer(ImportBuild::as($user, $request->string('text')->toString(), $name === '' ? null : $name), 201),
+        );
     }
 
     public function show(BuildRecord $build): JsonResponse
@@ -125,7 +133,11 @@ final class BuildController
 
     public function brief(ChangeBriefRequest $request, BuildRecord $build): JsonResponse
     {
-        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::of($build, $request->string('name')->toString(), $request->brief()));
+        return EditBuild::run(
+            $build,
+            $request->version(),
+            static fn (BuildRecord $build) => ChangeBrief::of($build, $request->string('name')->toString(), $request->brief()),
+        );
     }
 
     public function tick(TickRequest $request, BuildRecord $build): JsonResponse
@@ -151,7 +163,11 @@ final class BuildController
 
     public function exportCsv(BuildRecord $build): Response
     {
-        return $this->download(PartsCsv::of(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())), 'text/csv; charset=utf-8', "{$this->fileName($build)}-parts.csv");
+        return $this->download(
+            PartsCsv::of(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())),
+            'text/csv; charset=utf-8',
+            "{$this->fileName($build)}-parts.csv",
+        );
     }
 
     private function fileName(BuildRecord $build): string

@@ -33,7 +33,10 @@ final class FindingController
     public function show(Request $request, BuildRecord $build): JsonResponse
     {
         $given = $request->validate(['key' => ['required', 'string', 'max:300']]);
-        $finding = Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())->finding(is_string($given['key']) ? $given['key'] : '');
+        $finding = Appraisal::of(
+            BuildMapper::toCore($build->load(BuildMapper::RELATIONS)),
+            Today::day(),
+        )->finding(is_string($given['key']) ? $given['key'] : '');
         abort_if($finding === null, 404);
 
         return new JsonResponse($finding->inFull());

@@ -29,7 +29,18 @@ final class LibraryController
             'q' => $text('q'), 'role' => $text('role'), 'facet' => $text('facet'), 'own' => $request->boolean('own'), 'from' => $request->integer('from'),
         ]);
 
-        return new JsonResponse(['total' => $total, 'parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, 'own' => $row->user_id === $user->id, ...BuildView::part(PartReader::read($row->spec))])->all()]);
+        return new JsonResponse(
+            [
+                'total' => $total,
+                'parts' => $rows->map(
+                    static fn (PartRecord $row): array => [
+                        'libraryId' => $row->id,
+                        'own' => $row->user_id === $user->id,
+                        ...BuildView::part(PartReader::read($row->spec)),
+                    ],
+                )->all(),
+            ],
+        );
     }
 
     /** The words that briefs and parts share. */

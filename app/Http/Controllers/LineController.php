@@ -38,7 +38,11 @@ final class LineController
         $part = $this->libraryPart($user, $request->integer('part'));
         $beside = $request->string('beside')->toString();
 
-        return $this->edit($request, $build, static fn (BuildRecord $build) => AddLine::to($build, $part, $request->string('role')->toString(), $beside === '' ? null : $beside));
+        return $this->edit(
+            $request,
+            $build,
+            static fn (BuildRecord $build) => AddLine::to($build, $part, $request->string('role')->toString(), $beside === '' ? null : $beside),
+        );
     }
 
     public function change(ChangeLineRequest $request, BuildRecord $build, string $line): JsonResponse
@@ -75,7 +79,16 @@ final class LineController
     /** What was measured of a line's part takes the place of what was stated. */
     public function measure(MeasureRequest $request, BuildRecord $build, string $line): JsonResponse
     {
-        return $this->edit($request, $build, static fn (BuildRecord $build) => MeasureFigure::in($build, $line, FigureRef::parse($request->string('figure')->toString()), $request->string('typed')->toString()));
+        return $this->edit(
+            $request,
+            $build,
+            static fn (BuildRecord $build) => MeasureFigure::in(
+                $build,
+                $line,
+                FigureRef::parse($request->string('figure')->toString()),
+                $request->string('typed')->toString(),
+            ),
+        );
     }
 
     /** The build's own copy of a line's part, as its editor opens it. */
@@ -103,7 +116,17 @@ final class LineController
     {
         $from = $request->string('from')->toString();
 
-        return $this->edit($request, $build, static fn (BuildRecord $build) => SettleJoin::out($build, $request->string('kind')->toString(), $request->string('to')->toString(), $request->string('input')->toString(), $from === '' ? null : $from));
+        return $this->edit(
+            $request,
+            $build,
+            static fn (BuildRecord $build) => SettleJoin::out(
+                $build,
+                $request->string('kind')->toString(),
+                $request->string('to')->toString(),
+                $request->string('input')->toString(),
+                $from === '' ? null : $from,
+            ),
+        );
     }
 
     /** @param  callable(BuildRecord): void  $edit */

@@ -73,7 +73,13 @@ final class PartController
         $parts = $rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all();
 
         return new JsonResponse([
-            'parts' => $rows->map(static fn (PartRecord $row): array => ['libraryId' => $row->id, 'own' => $row->user_id === $user->id, ...BuildView::part(PartReader::read($row->spec))])->all(),
+            'parts' => $rows->map(
+                static fn (PartRecord $row): array => [
+                    'libraryId' => $row->id,
+                    'own' => $row->user_id === $user->id,
+                    ...BuildView::part(PartReader::read($row->spec)),
+                ],
+            )->all(),
             'facets' => PartComparison::of(array_values($parts)),
         ]);
     }
@@ -86,7 +92,15 @@ final class PartController
         return new JsonResponse([
             'count' => count($parts),
             'known' => $there->count(),
-            'parts' => array_map(static fn (Part $part): array => ['name' => $part->name, 'role' => $part->role->value, 'known' => $there->has($part->id), 'blank' => $part->isBlank()], array_slice(array_values($parts), 0, 200)),
+            'parts' => array_map(
+                static fn (Part $part): array => [
+                    'name' => $part->name,
+                    'role' => $part->role->value,
+                    'known' => $there->has($part->id),
+                    'blank' => $part->isBlank(),
+                ],
+                array_slice(array_values($parts), 0, 200),
+            ),
         ]);
     }
 
@@ -101,7 +115,10 @@ final class PartController
 
         Journal::note('own parts were saved as a file', ['parts' => count($specs)]);
 
-        return new Response(Json::inFile(['format' => Format::LIBRARY, 'version' => Format::VERSION, 'name' => 'My parts', 'parts' => $specs], Format::MOST_BYTES), 200, [
+        return new Response(Json::inFile(
+            ['format' => Format::LIBRARY, 'version' => Format::VERSION, 'name' => 'My parts', 'parts' => $specs],
+            Format::MOST_BYTES,
+        ), 200, [
             'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="my-parts.pocketplot.json"',
         ]);
     }

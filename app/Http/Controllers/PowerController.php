@@ -59,7 +59,10 @@ final class PowerController
         }
         $sizing = $this->report($request, $build)->sizing($request->hours(), $library, $request->cm3())?->toArray();
         if ($sizing !== null) {
-            $sizing['packs'] = array_map(static fn (array $pack): array => [...$pack, 'libraryId' => $ids[is_string($pack['part']) ? $pack['part'] : ''] ?? 0], $sizing['packs']);
+            $sizing['packs'] = array_map(
+                static fn (array $pack): array => [...$pack, 'libraryId' => $ids[is_string($pack['part']) ? $pack['part'] : ''] ?? 0],
+                $sizing['packs'],
+            );
         }
 
         return new JsonResponse(['sizing' => $sizing]);

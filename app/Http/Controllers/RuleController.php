@@ -23,7 +23,11 @@ final class RuleController
     {
         return new JsonResponse([
             'rules' => array_values(array_map(self::rule(...), RuleBook::metas())),
-            'margins' => array_map(static fn (string $key, array $margin): array => ['key' => $key, 'house' => $margin[0], 'unit' => $margin[1], 'says' => $margin[2]], array_keys(Margins::DEFAULTS), array_values(Margins::DEFAULTS)),
+            'margins' => array_map(
+                static fn (string $key, array $margin): array => ['key' => $key, 'house' => $margin[0], 'unit' => $margin[1], 'says' => $margin[2]],
+                array_keys(Margins::DEFAULTS),
+                array_values(Margins::DEFAULTS),
+            ),
         ]);
     }
 
@@ -31,7 +35,9 @@ final class RuleController
     {
         foreach (RuleBook::metas() as $meta) {
             if ($meta->id === $rule) {
-                return new JsonResponse([...self::rule($meta), 'page' => HelpPage::parse((string) file_get_contents(base_path("core/help/{$meta->id}.md")))->toArray()]);
+                return new JsonResponse(
+                    [...self::rule($meta), 'page' => HelpPage::parse((string) file_get_contents(base_path("core/help/{$meta->id}.md")))->toArray()],
+                );
             }
         }
         abort(404);
@@ -42,7 +48,12 @@ final class RuleController
     {
         $facets = [];
         foreach (FacetBook::facets() as $name => $facet) {
-            $facets[] = ['facet' => $name, 'label' => $facet['label'], 'many' => in_array($name, FacetBook::MANY, true), 'fields' => self::fields($facet['fields'])];
+            $facets[] = [
+                'facet' => $name,
+                'label' => $facet['label'],
+                'many' => in_array($name, FacetBook::MANY, true),
+                'fields' => self::fields($facet['fields']),
+            ];
         }
 
         return new JsonResponse(['facets' => $facets, 'forRole' => FacetBook::FOR_ROLE]);
@@ -56,7 +67,9 @@ final class RuleController
             $more = $field[2] ?? null;
             $answer[] = [
                 'field' => $name, 'kind' => $field[0], 'label' => $field[1], 'isFigure' => FacetBook::isFigure($field[0]),
-                'choices' => in_array($field[0], ['choice', 'words'], true) && is_array($more) ? array_values(array_map(static fn (mixed $choice): string => is_string($choice) ? $choice : '', $more)) : [],
+                'choices' => in_array($field[0], ['choice', 'words'], true) && is_array($more)
+                    ? array_values(array_map(static fn (mixed $choice): string => is_string($choice) ? $choice : '', $more))
+                    : [],
                 'fields' => $field[0] === 'many' ? self::fields($more) : [],
             ];
         }
@@ -81,7 +94,9 @@ final class RuleController
         };
         // Echoed to the last digit that was typed, not rounded as in a sentence.
         $exact = static fn (float $value): string => (string) round($value * $times, 6);
-        $says = $least === $most ? $exact($least) : $exact($least).' to '.$exact($most).(abs($usual - ($least + $most) / 2) < 1e-9 ? '' : ', usually '.$exact($usual));
+        $says = $least === $most
+            ? $exact($least)
+            : $exact($least).' to '.$exact($most).(abs($usual - ($least + $most) / 2) < 1e-9 ? '' : ', usually '.$exact($usual));
 
         return new JsonResponse(['says' => "{$says} {$shown}", 'problem' => null]);
     }
@@ -91,7 +106,14 @@ final class RuleController
     {
         return [
             'id' => $meta->id, 'family' => $meta->family(), 'sentence' => $meta->sentence,
-            'figures' => array_map(static fn (string $key): array => ['key' => $key, 'name' => Measuring::name(FigureRef::parse($key)), 'how' => Measuring::how(FigureRef::parse($key))], $meta->figures),
+            'figures' => array_map(
+                static fn (string $key): array => [
+                    'key' => $key,
+                    'name' => Measuring::name(FigureRef::parse($key)),
+                    'how' => Measuring::how(FigureRef::parse($key)),
+                ],
+                $meta->figures,
+            ),
         ];
     }
 }

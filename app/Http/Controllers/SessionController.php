@@ -132,7 +132,9 @@ final class SessionController
 
     public function newPassword(NewPasswordRequest $request): JsonResponse
     {
-        $user = Passwords::reset(['token' => $request->string('token')->toString(), 'email' => $request->email(), 'password' => $request->string('password')->toString()]);
+        $user = Passwords::reset(
+            ['token' => $request->string('token')->toString(), 'email' => $request->email(), 'password' => $request->string('password')->toString()],
+        );
         if ($user === null) {
             throw ValidationException::withMessages(['token' => 'This link has run out or was used. Ask for a new letter.']);
         }
@@ -171,7 +173,9 @@ final class SessionController
         $user = Auth::user();
 
         return new JsonResponse([
-            'user' => $user instanceof User ? ['name' => $user->name, 'email' => $user->email, 'isDemo' => $user->email === config('pocketplot.demo_email')] : null,
+            'user' => $user instanceof User
+                ? ['name' => $user->name, 'email' => $user->email, 'isDemo' => $user->email === config('pocketplot.demo_email')]
+                : null,
             'demoDoor' => OnlyHere::applies($request),
             'demoMode' => config('pocketplot.demo') === true,
         ]);

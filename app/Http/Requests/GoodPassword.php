@@ -22,7 +22,18 @@ final class GoodPassword implements DataAwareRule, ValidationRule
     /** Fewer different letters than these are one and the same key, pressed again. */
     private const LEAST_DIFFERENT = 5;
 
-    private const ROWS = ['abcdefghijklmnopqrstuvwxyz', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop', '1234567890', '1q2w3e4r5t6y7u8i9o0p', 'qazwsxedcrfvtgbyhnujmikolp', '1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p'];
+    private const ROWS = [
+        'abcdefghijklmnopqrstuvwxyz',
+        'qwertyuiop',
+        'asdfghjkl',
+        'zxcvbnm',
+        'qwertzuiop',
+        'azertyuiop',
+        '1234567890',
+        '1q2w3e4r5t6y7u8i9o0p',
+        'qazwsxedcrfvtgbyhnujmikolp',
+        '1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p',
+    ];
 
     /** @var array<string, true>|null */
     private static ?array $common = null;
@@ -94,7 +105,10 @@ final class GoodPassword implements DataAwareRule, ValidationRule
     {
         $length = strlen($bare);
         foreach ([2, 3, 4] as $times) {
-            if ($length > 0 && $length % $times === 0 && str_repeat(substr($bare, 0, intdiv($length, $times)), $times) === $bare && (isset(self::common()[substr($bare, 0, intdiv($length, $times))]) || intdiv($length, $times) < 5)) {
+            if ($length > 0
+                && $length % $times === 0
+                && str_repeat(substr($bare, 0, intdiv($length, $times)), $times) === $bare
+                && (isset(self::common()[substr($bare, 0, intdiv($length, $times))]) || intdiv($length, $times) < 5)) {
                 return true;
             }
         }
@@ -119,6 +133,12 @@ final class GoodPassword implements DataAwareRule, ValidationRule
     /** @return array<string, true> */
     private static function common(): array
     {
-        return self::$common ??= array_fill_keys(array_filter(array_map(trim(...), explode("\n", (string) file_get_contents(resource_path('passwords/common.txt')))), static fn (string $line): bool => $line !== '' && $line[0] !== '#'), true);
+        return self::$common ??= array_fill_keys(
+            array_filter(
+                array_map(trim(...), explode("\n", (string) file_get_contents(resource_path('passwords/common.txt')))),
+                static fn (string $line): bool => $line !== '' && $line[0] !== '#',
+            ),
+            true,
+        );
     }
 }

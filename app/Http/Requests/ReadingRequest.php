@@ -12,7 +12,17 @@ use PocketPlot\Build\Reading\Stopped;
 /** Something measured on the bench, figures as they are typed. */
 final class ReadingRequest extends EditRequest
 {
-    private const UNITS = ['volts' => 'V', 'milliamps' => 'mA', 'hours' => 'h', 'celsius' => '°C', 'airC' => '°C', 'value' => 'mm', 'brightness' => 'share', 'fromShare' => 'share', 'toShare' => 'share'];
+    private const UNITS = [
+        'volts' => 'V',
+        'milliamps' => 'mA',
+        'hours' => 'h',
+        'celsius' => '°C',
+        'airC' => '°C',
+        'value' => 'mm',
+        'brightness' => 'share',
+        'fromShare' => 'share',
+        'toShare' => 'share',
+    ];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -60,7 +70,13 @@ final class ReadingRequest extends EditRequest
             ] : [], array_values($steps));
         }
         if (is_array($log = $reading['log'] ?? null)) {
-            $reading['log'] = array_map(static fn (mixed $row): array => array_map(static fn (mixed $cell): float => is_numeric($cell) ? (float) $cell : 0.0, is_array($row) ? array_values($row) : []), array_values($log));
+            $reading['log'] = array_map(
+                static fn (mixed $row): array => array_map(
+                    static fn (mixed $cell): float => is_numeric($cell) ? (float) $cell : 0.0,
+                    is_array($row) ? array_values($row) : [],
+                ),
+                array_values($log),
+            );
         }
 
         return $reading;
@@ -77,7 +93,11 @@ final class ReadingRequest extends EditRequest
         if (is_array($steps)) {
             foreach ($steps as $index => $step) {
                 if (is_array($step)) {
-                    $steps[$index] = [...$step, 'volts' => TypedInput::figure("steps.{$index}.volts", $step['volts'] ?? null, 'V'), 'milliamps' => TypedInput::figure("steps.{$index}.milliamps", $step['milliamps'] ?? null, 'mA')];
+                    $steps[$index] = [
+                        ...$step,
+                        'volts' => TypedInput::figure("steps.{$index}.volts", $step['volts'] ?? null, 'V'),
+                        'milliamps' => TypedInput::figure("steps.{$index}.milliamps", $step['milliamps'] ?? null, 'mA'),
+                    ];
                 }
             }
             $typed['steps'] = $steps;

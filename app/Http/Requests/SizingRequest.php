@@ -31,6 +31,10 @@ final class SizingRequest extends PowerRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...parent::messages(), 'hours.*' => 'Write hours of more than nought, such as 4 h 30 min.', 'cm3.*' => 'Write cubic centimetres of more than nought.'];
+        return [
+            ...parent::messages(),
+            'hours.*' => 'Write hours of more than nought, such as 4 h 30 min.',
+            'cm3.*' => 'Write cubic centimetres of more than nought.',
+        ];
     }
 }

@@ -89,13 +89,25 @@ final class SimulatedBench implements BenchInstrument
         }
         $ways = $build->profilesOrDefaults();
         try {
-            $circuit = Circuit::of($build, $facts->supplyTree(), $pack, $ways[$way] ?? $ways[0], new Assumption(0.0, $own), $facts->leadOhms(), $build->brief->roomC, new Gaps);
+            $circuit = Circuit::of(
+                $build,
+                $facts->supplyTree(),
+                $pack,
+                $ways[$way] ?? $ways[0],
+                new Assumption(0.0, $own),
+                $facts->leadOhms(),
+                $build->brief->roomC,
+                new Gaps,
+            );
             $run = $circuit === null ? null : Discharge::run($circuit);
         } catch (BadSupply|NoBalance) {
             $run = null;
         }
         foreach ($run->rows ?? [] as $index => $row) {
-            yield ['seconds' => round($row['h'] * 3600, 1), 'volts' => round($row['volts'] * $this->tremble($pack, $index), 3), 'amps' => round($row['amps'] * $this->tremble($pack, $index + 7), 4),
+            yield ['seconds' => round($row['h'] * 3600, 1), 'volts' => round($row['volts'] * $this->tremble($pack, $index), 3), 'amps' => round(
+                $row['amps'] * $this->tremble($pack, $index + 7),
+                4,
+            ),
                 'stopped' => match ($run?->end?->cause) {
                     EndCause::TOO_LOW, EndCause::HEADROOM => 'picture went',
                     default => 'went dark',
@@ -125,7 +137,11 @@ final class SimulatedBench implements BenchInstrument
             $least = $supply->volts->least();
         }
 
-        return [$volts, $milliamps * (1 - $spread * $this->hidden($build, $line, 'draw')), $least * (1 - self::WORKS_BELOW * abs($this->hidden($build, $line, 'least')))];
+        return [
+            $volts,
+            $milliamps * (1 - $spread * $this->hidden($build, $line, 'draw')),
+            $least * (1 - self::WORKS_BELOW * abs($this->hidden($build, $line, 'least'))),
+        ];
     }
 
     /** The line as its part's sheet has it: what was measured here does not move the device that it was measured on. */

@@ -111,6 +111,12 @@ final readonly class Calibration
      */
     private static function factor(string $what, array $values): array
     {
-        return ['what' => ucfirst($what), 'factor' => round(array_sum($values) / count($values), 3), 'from' => round(min($values), 3), 'to' => round(max($values), 3), 'tests' => count($values)];
+        return [
+            'what' => ucfirst($what),
+            'factor' => round(array_sum($values) / count($values), 3),
+            'from' => round(min($values), 3),
+            'to' => round(max($values), 3),
+            'tests' => count($values),
+        ];
     }
 }

@@ -26,7 +26,9 @@ final readonly class Compared
     /** Measured ÷ predicted; null where it cannot be said, or the run was broken off and says only "at least". */
     public function ratio(): ?float
     {
-        return $this->predictedHours === null || $this->predictedHours <= 0.0 || ! $this->reading->stopped->isAnEnd() ? null : $this->measuredHours / $this->predictedHours;
+        return $this->predictedHours === null || $this->predictedHours <= 0.0 || ! $this->reading->stopped->isAnEnd()
+            ? null
+            : $this->measuredHours / $this->predictedHours;
     }
 
     /** Amp-hours that were predicted to come out of the terminals; null while nothing is predicted. */
@@ -57,7 +59,9 @@ final readonly class Compared
 
         return match (true) {
             $this->predictedHours === null => 'Nothing can be predicted for it while figures are missing.',
-            ! $this->reading->stopped->isAnEnd() => $this->measuredHours > $this->predictedHours ? 'It was broken off, and had already run longer than predicted.' : 'It was broken off: it only says that the pack lasts at least that long.',
+            ! $this->reading->stopped->isAnEnd() => $this->measuredHours > $this->predictedHours
+                ? 'It was broken off, and had already run longer than predicted.'
+                : 'It was broken off: it only says that the pack lasts at least that long.',
             $ratio !== null && abs($ratio - 1.0) <= 0.1 => 'It agrees with the prediction to a tenth.',
             $this->isWithin() === true => 'It lies within what the figures allow.',
             default => sprintf('It ran %s than the figures allow.', $ratio !== null && $ratio > 1.0 ? 'longer' : 'shorter'),

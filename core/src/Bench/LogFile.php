@@ -15,7 +15,15 @@ final readonly class LogFile
      * @param  list<string>  $understood  how the columns were taken
      * @param  list<array{float, float, float}>  $log  seconds, volts, amps; thinned for drawing
      */
-    public function __construct(public int $read, public int $taken, public array $troubles, public int $notListed, public array $understood, public ?LogSums $sums, public array $log) {}
+    public function __construct(
+        public int $read,
+        public int $taken,
+        public array $troubles,
+        public int $notListed,
+        public array $understood,
+        public ?LogSums $sums,
+        public array $log,
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -32,7 +32,20 @@ final class LogReader
     /** Seconds of a day. */
     private const DAY = 86400.0;
 
-    private const SECONDS = ['s' => 1.0, 'sec' => 1.0, 'secs' => 1.0, 'second' => 1.0, 'seconds' => 1.0, 'ms' => 0.001, 'min' => 60.0, 'mins' => 60.0, 'minutes' => 60.0, 'h' => 3600.0, 'hr' => 3600.0, 'hours' => 3600.0];
+    private const SECONDS = [
+        's' => 1.0,
+        'sec' => 1.0,
+        'secs' => 1.0,
+        'second' => 1.0,
+        'seconds' => 1.0,
+        'ms' => 0.001,
+        'min' => 60.0,
+        'mins' => 60.0,
+        'minutes' => 60.0,
+        'h' => 3600.0,
+        'hr' => 3600.0,
+        'hours' => 3600.0,
+    ];
 
     private const VOLTS = ['v' => 1.0, 'volt' => 1.0, 'volts' => 1.0, 'mv' => 0.001];
 
@@ -181,7 +194,12 @@ final class LogReader
         $found = [];
         foreach ($this->cells($header) as $column => $cell) {
             $cell = mb_strtolower(trim($cell, " \t\""));
-            [$word, $unit] = preg_match('/^(.*?)\s*[(\[\/]\s*([^)\]\/]+)[)\]]?\s*$/u', $cell, $parts) === 1 ? [trim($parts[1]), trim($parts[2])] : [preg_replace('/[_ ]+(ms|min|mv|ma|s|h|v|a)$/u', '', $cell) ?? $cell, preg_match('/[_ ](ms|min|mv|ma|s|h|v|a)$/u', $cell, $tail) === 1 ? $tail[1] : ''];
+            [$word, $unit] = preg_match('/^(.*?)\s*[(\[\/]\s*([^)\]\/]+)[)\]]?\s*$/u', $cell, $parts) === 1
+                ? [trim($parts[1]), trim($parts[2])]
+                : [
+                    preg_replace('/[_ ]+(ms|min|mv|ma|s|h|v|a)$/u', '', $cell) ?? $cell,
+                    preg_match('/[_ ](ms|min|mv|ma|s|h|v|a)$/u', $cell, $tail) === 1 ? $tail[1] : '',
+                ];
             $what = match (true) {
                 preg_match('/time|zeit|elapsed|clock|date|second|minute|hour|^t$/u', $word) === 1 || isset(self::SECONDS[$word]) => 'time',
                 preg_match('/volt|spannung|^u$|^v$|^mv$/u', $word) === 1 => 'volts',
@@ -227,7 +245,9 @@ final class LogReader
 
                 return null;
             }
-            $value = $what === 'time' ? $this->seconds($cells[$column]) : $this->figure($cells[$column], $what === 'volts' ? self::VOLTS : self::AMPS, $this->units[$what]);
+            $value = $what === 'time'
+                ? $this->seconds($cells[$column])
+                : $this->figure($cells[$column], $what === 'volts' ? self::VOLTS : self::AMPS, $this->units[$what]);
             if ($value === null) {
                 $this->trouble($number, 'the '.$what.' "'.mb_substr(trim($cells[$column]), 0, 30).'" cannot be read as a figure');
 
@@ -249,7 +269,9 @@ final class LogReader
             $this->isClock = true;
             $seconds = (float) $parts[1] * 3600 + (float) $parts[2] * 60 + (float) str_replace(',', '.', $parts[3] ?? '0');
 
-            return preg_match('/^(\d{4})-(\d\d)-(\d\d)/', $cell, $day) === 1 ? $seconds + self::dayNumber((int) $day[1], (int) $day[2], (int) $day[3]) * self::DAY : $seconds;
+            return preg_match('/^(\d{4})-(\d\d)-(\d\d)/', $cell, $day) === 1
+                ? $seconds + self::dayNumber((int) $day[1], (int) $day[2], (int) $day[3]) * self::DAY
+                : $seconds;
         }
 
         return $this->figure($cell, self::SECONDS, $this->units['time']);
@@ -293,7 +315,12 @@ final class LogReader
                     $shift += self::DAY;
                 } elseif ($next !== null && $next >= $read && $next + $shift < $last) {
                     $shift += $last - ($read + $shift) + $next - $read;
-                    $this->trouble($line, 'the clock is set back from %s s to %s s; from this row on the time is counted on from the row before', (float) $lastRead, $read);
+                    $this->trouble(
+                        $line,
+                        'the clock is set back from %s s to %s s; from this row on the time is counted on from the row before',
+                        (float) $lastRead,
+                        $read,
+                    );
                 } else {
                     $this->trouble($line, 'the clock runs backwards, from %s s to %s s; the row is left out', (float) $lastRead, $read);
 
@@ -340,7 +367,11 @@ final class LogReader
     {
         $before = null;
         foreach (self::withNext($rows) as [$row, $next]) {
-            if ($before !== null && $next !== null && $before > 0.0 && abs($row[1] - $before) > self::JUMP * $before && abs($next[1] - $before) < self::JUMP * $before / 3) {
+            if ($before !== null
+                && $next !== null
+                && $before > 0.0
+                && abs($row[1] - $before) > self::JUMP * $before
+                && abs($next[1] - $before) < self::JUMP * $before / 3) {
                 $this->trouble($row[3], 'the volts jump from %s to %s V and back; the row is left out', $before, $row[1]);
 
                 continue;
@@ -359,7 +390,12 @@ final class LogReader
     private function trouble(int $line, string $says, string|float ...$figures): void
     {
         if (count($this->troubles) < self::TOLD) {
-            $this->troubles[] = ['line' => $line, 'says' => $figures === [] ? $says : sprintf($says, ...array_map(static fn (string|float $one): string => is_float($one) ? Number::exact($one) : $one, $figures))];
+            $this->troubles[] = [
+                'line' => $line,
+                'says' => $figures === []
+                    ? $says
+                    : sprintf($says, ...array_map(static fn (string|float $one): string => is_float($one) ? Number::exact($one) : $one, $figures)),
+            ];
         } else {
             $this->notListed++;
         }

@@ -74,7 +74,9 @@ final class LogTally
         }
         $seconds = $this->last[0] - $this->first[0];
 
-        return $this->rows < 2 || $seconds <= 0.0 ? null : new LogSums($seconds / 3600, $this->coulombs / 3.6, $this->joules / 3600, $this->joules / $seconds, $this->first[1], $this->last[1]);
+        return $this->rows < 2 || $seconds <= 0.0
+            ? null
+            : new LogSums($seconds / 3600, $this->coulombs / 3.6, $this->joules / 3600, $this->joules / $seconds, $this->first[1], $this->last[1]);
     }
 
     /**

@@ -63,7 +63,11 @@ final readonly class OddOneOut
     /** @param  list<Compared>  $known */
     private static function sentence(array $known, Compared $odd, bool $both): string
     {
-        $name = static fn (Compared $test): string => sprintf('%s of %s', ($test->reading->part === '' ? 'the pack' : $test->reading->part), $test->reading->takenOn);
+        $name = static fn (Compared $test): string => sprintf(
+            '%s of %s',
+            ($test->reading->part === '' ? 'the pack' : $test->reading->part),
+            $test->reading->takenOn,
+        );
         $says = sprintf('%s ran %s h, %s h were predicted', $name($odd), self::n($odd->measuredHours), self::n((float) $odd->predictedHours));
         $other = array_values(array_filter($known, static fn (Compared $test): bool => $test !== $odd))[0];
         $beside = sprintf('%s ran %s h, %s h were predicted', $name($other), self::n($other->measuredHours), self::n((float) $other->predictedHours));
@@ -84,10 +88,15 @@ final readonly class OddOneOut
         $far = static fn (string $what, float $factor): float => abs(log($factor)) / self::USUALLY_OFF[$what];
         $all = [[
             'says' => sprintf('%s holds %s of what is printed on it', $pack, $percent($share)),
-            'needs' => $odd->wattHours === null ? $percent($share).' of its capacity' : sprintf('%s Wh instead of %s Wh', self::n($odd->wattHours * $share), self::n($odd->wattHours)),
+            'needs' => $odd->wattHours === null
+                ? $percent($share).' of its capacity'
+                : sprintf('%s Wh instead of %s Wh', self::n($odd->wattHours * $share), self::n($odd->wattHours)),
             'off' => $far('capacity', $share), 'times' => $share,
         ], [
-            'says' => sprintf('The console took %s of its usual watts in that test: other games, other brightness, something left on or off', $percent(1 / $share)),
+            'says' => sprintf(
+                'The console took %s of its usual watts in that test: other games, other brightness, something left on or off',
+                $percent(1 / $share),
+            ),
             'needs' => $percent(1 / $share).' of the draw', 'off' => $far('draw', $share), 'times' => 1 / $share,
         ], [
             'says' => sprintf('The other tests are off instead: their packs hold %s of what is printed', $percent(1 / $share)),
@@ -99,12 +108,20 @@ final readonly class OddOneOut
                 'needs' => sprintf('a start at %s of the charge', $percent($share)), 'off' => $far('charge', $share), 'times' => $share,
             ];
             $all[] = [
-                'says' => sprintf('Something cut it off early, with %s of the charge still inside: a protection that trips on a peak, a weak plug, a thin lead', $percent(1 - $share)),
+                'says' => sprintf(
+                    'Something cut it off early, with %s of the charge still inside: a protection that trips on a peak, a weak plug, a thin lead',
+                    $percent(1 - $share),
+                ),
                 'needs' => sprintf('%s of the charge left at the end', $percent(1 - $share)), 'off' => $far('cut-off', $share), 'times' => $share,
             ];
             $cold = self::coldFor($odd, $share);
             if ($cold !== null) {
-                $all[] = ['says' => sprintf('The cells were as cold as %s °C', self::n($cold)), 'needs' => sprintf('%s °C at the cells', self::n($cold)), 'off' => $far('cold', $share), 'times' => $share];
+                $all[] = [
+                    'says' => sprintf('The cells were as cold as %s °C', self::n($cold)),
+                    'needs' => sprintf('%s °C at the cells', self::n($cold)),
+                    'off' => $far('cold', $share),
+                    'times' => $share,
+                ];
             }
         }
         usort($all, static fn (array $a, array $b): int => $a['off'] <=> $b['off']);

@@ -58,9 +58,21 @@ final readonly class Replacement
         // That it was lit for a moment above its window is no word on what it bears: the upper end stays where the sheet has it.
         $highest = max([0.0, ...array_map(static fn (array $step): float => $step['lit'] ? $step['volts'] : 0.0, $reading->steps)]);
         $most = max($sweep->worksAtV, $supply->volts->most ?? $highest);
-        $found = [new self(FigureRef::supply($supply, 'volts'), sprintf('%s to %s V', Number::exact($sweep->worksAtV), Number::exact($most)), self::stated($supply->volts), 'Supply window, its lower end as measured')];
+        $found = [
+            new self(
+                FigureRef::supply($supply, 'volts'),
+                sprintf('%s to %s V', Number::exact($sweep->worksAtV), Number::exact($most)),
+                self::stated($supply->volts),
+                'Supply window, its lower end as measured',
+            ),
+        ];
         if ($sweep->keeps !== null && $sweep->keeps !== $supply->drawKind) {
-            $found[] = new self(FigureRef::supply($supply, 'drawKind'), $sweep->keeps->value, $supply->drawKind->value, 'What its draw keeps, by the currents of the sweep');
+            $found[] = new self(
+                FigureRef::supply($supply, 'drawKind'),
+                $sweep->keeps->value,
+                $supply->drawKind->value,
+                'What its draw keeps, by the currents of the sweep',
+            );
         }
 
         return $found;
@@ -79,10 +91,19 @@ final readonly class Replacement
             return [];
         }
         if ($reading->state === MeteredState::Off) {
-            return [new self(FigureRef::supply($supply, 'offMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off')];
+            return [
+                new self(FigureRef::supply($supply, 'offMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off'),
+            ];
         }
         if ($reading->state === MeteredState::StartUp) {
-            return [new self(FigureRef::supply($supply, 'startUpMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->startUpMa), 'Draw at start-up')];
+            return [
+                new self(
+                    FigureRef::supply($supply, 'startUpMa'),
+                    Number::exact($reading->milliamps).' mA',
+                    self::stated($supply->startUpMa),
+                    'Draw at start-up',
+                ),
+            ];
         }
         $at = $reading->volts;
         $metered = [];
@@ -115,11 +136,21 @@ final readonly class Replacement
         $heavy = max($three['heavy'], $usual);
         $missing = array_diff(['idle', 'usual', 'heavy'], array_keys($metered));
         $found = [new self(
-            FigureRef::supply($supply, 'drawMa'), sprintf('%s / %s / %s mA', Number::exact($idle), Number::exact($usual), Number::exact($heavy)), self::stated($supply->drawMa),
+            FigureRef::supply($supply, 'drawMa'), sprintf(
+                '%s / %s / %s mA',
+                Number::exact($idle),
+                Number::exact($usual),
+                Number::exact($heavy),
+            ), self::stated($supply->drawMa),
             $missing === [] ? 'Draw idle, usual and heavy, all metered' : 'Draw; '.implode(' and ', $missing).' moved in the same ratio until metered',
         )];
         if (! $supply->drawAtV->isKnown() || abs($supply->drawAtV->usual() - $at) > 1e-6) {
-            $found[] = new self(FigureRef::supply($supply, 'drawAtV'), Number::exact($at).' V', self::stated($supply->drawAtV), 'Volts at which the draw was metered');
+            $found[] = new self(
+                FigureRef::supply($supply, 'drawAtV'),
+                Number::exact($at).' V',
+                self::stated($supply->drawAtV),
+                'Volts at which the draw was metered',
+            );
         }
 
         return $found;
@@ -145,7 +176,14 @@ final readonly class Replacement
         }
         $rise = ($reading->celsius - $reading->airC) / $watts;
 
-        return [new self(FigureRef::of('heat', 'riseKPerW'), Number::exact($rise).' K/W', self::stated($line->part->heat->riseKPerW ?? Figure::unknown('K/W')), 'Rise in still air: degrees above the air ÷ watts')];
+        return [
+            new self(
+                FigureRef::of('heat', 'riseKPerW'),
+                Number::exact($rise).' K/W',
+                self::stated($line->part->heat->riseKPerW ?? Figure::unknown('K/W')),
+                'Rise in still air: degrees above the air ÷ watts',
+            ),
+        ];
     }
 
     /**
@@ -165,7 +203,16 @@ final readonly class Replacement
         $predicted = (new RunTests($build, new SupplyTree($build), $leadOhms))->of($reading)->predictedAmpHours();
         $is = $predicted === null ? 0.0 : $share->usual() * $log->milliampHours / 1000 / $predicted;
 
-        return $is > 1.3 || $is < 0.05 ? [] : [new self(FigureRef::of('pack', 'usableShare'), Number::exact(min(1.0, $is) * 100, 1).' %', $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %', 'Usable share, moved as the charge that came out is to the charge that was predicted')];
+        return $is > 1.3 || $is < 0.05
+            ? []
+            : [
+                new self(
+                    FigureRef::of('pack', 'usableShare'),
+                    Number::exact(min(1.0, $is) * 100, 1).' %',
+                    $share->source === Source::Measured ? ($share->stated ?? 'unknown') : $share->times(100.0)->saysBand().' %',
+                    'Usable share, moved as the charge that came out is to the charge that was predicted',
+                ),
+            ];
     }
 
     private static function ofDimension(Line $line, Dimension $reading): self
@@ -177,7 +224,12 @@ final readonly class Replacement
             Side::Height => $size->heightMm,
         };
 
-        return new self(FigureRef::of('size', $reading->side->value), Number::exact($reading->millimetres).' mm', self::stated($stated), 'The side as measured');
+        return new self(
+            FigureRef::of('size', $reading->side->value),
+            Number::exact($reading->millimetres).' mm',
+            self::stated($stated),
+            'The side as measured',
+        );
     }
 
     /** What the sheet says, also once a measurement counts. */

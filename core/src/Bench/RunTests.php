@@ -52,12 +52,30 @@ final readonly class RunTests
         }
         $predicted = $run !== null && is_finite($run->hours) ? $run->hours : null;
 
-        return new Compared($reading, $reading->hours, $predicted, $predicted === null ? null : $least, $predicted === null ? null : $most, $run, LogTally::sumsOf($reading->log), $reading->wattHours);
+        return new Compared(
+            $reading,
+            $reading->hours,
+            $predicted,
+            $predicted === null ? null : $least,
+            $predicted === null ? null : $most,
+            $run,
+            LogTally::sumsOf($reading->log),
+            $reading->wattHours,
+        );
     }
 
     private function circuit(Line $line, Run $reading, Assumption $at): ?Circuit
     {
-        $circuit = Circuit::of($this->build, $this->tree, $line, $this->profile($reading), $at, $this->leadOhms, $reading->airC ?? $this->build->brief->roomC, new Gaps);
+        $circuit = Circuit::of(
+            $this->build,
+            $this->tree,
+            $line,
+            $this->profile($reading),
+            $at,
+            $this->leadOhms,
+            $reading->airC ?? $this->build->brief->roomC,
+            new Gaps,
+        );
         $now = $line->part->pack?->wattHours();
         if ($circuit === null || $circuit->cells === [] || $now === null) {
             // What is no pack is never emptied.

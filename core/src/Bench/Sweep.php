@@ -66,7 +66,11 @@ final readonly class Sweep
         $asks = [];
         foreach ($steps as $step) {
             if (! $step['lit'] && $step['volts'] > $works) {
-                $asks[] = sprintf('It was dark at %s V but lit at %s V: sweep again, slowly, and wait at each step.', Number::says($step['volts']), Number::says($works));
+                $asks[] = sprintf(
+                    'It was dark at %s V but lit at %s V: sweep again, slowly, and wait at each step.',
+                    Number::says($step['volts']),
+                    Number::says($works),
+                );
             }
             if (! $step['lit'] && $step['volts'] < $works) {
                 $dark ??= $step['volts'];
@@ -79,7 +83,13 @@ final readonly class Sweep
         }
         $says = $dark === null
             ? sprintf('It works down to %s V at least.', Number::says($works))
-            : sprintf('It works at %s V and is dark at %s V: the least lies between, %s V ± %s V.', Number::says($works), Number::says($dark), Number::says(($works + $dark) / 2), Number::says(($works - $dark) / 2));
+            : sprintf(
+                'It works at %s V and is dark at %s V: the least lies between, %s V ± %s V.',
+                Number::says($works),
+                Number::says($dark),
+                Number::says(($works + $dark) / 2),
+                Number::says(($works - $dark) / 2),
+            );
 
         return new self($works, $dark, self::keeps($lit), $says, array_values(array_unique($asks)));
     }
@@ -87,8 +97,20 @@ final readonly class Sweep
     private static function darkThroughout(float $highest, YesNo $signal): self
     {
         return $signal === YesNo::Yes
-            ? new self(null, null, null, sprintf('It was dark at every step up to %s V, with a picture signal.', Number::says($highest)), ['Check the lead and the polarity first; then try it on its own supply. It may need more volts, or be broken.'])
-            : new self(null, null, null, sprintf('It was dark at every step up to %s V.', Number::says($highest)), ['Did the panel have a picture signal? Many stay dark without one, so a dark panel proves nothing alone: feed it a picture and sweep again.']);
+            ? new self(
+                null,
+                null,
+                null,
+                sprintf('It was dark at every step up to %s V, with a picture signal.', Number::says($highest)),
+                ['Check the lead and the polarity first; then try it on its own supply. It may need more volts, or be broken.'],
+            )
+            : new self(
+                null,
+                null,
+                null,
+                sprintf('It was dark at every step up to %s V.', Number::says($highest)),
+                ['Did the panel have a picture signal? Many stay dark without one, so a dark panel proves nothing alone: feed it a picture and sweep again.'],
+            );
     }
 
     /**

@@ -59,7 +59,18 @@ final readonly class Build
     /** @param  list<Reading>  $readings */
     public function withReadings(array $readings): self
     {
-        return new self($this->name, $this->brief, $this->lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra, $this->profiles, $readings);
+        return new self(
+            $this->name,
+            $this->brief,
+            $this->lines,
+            $this->rates,
+            $this->joins,
+            $this->ticks,
+            $this->extra,
+            $this->tickExtra,
+            $this->profiles,
+            $readings,
+        );
     }
 
     /** The first protection board of the parts list that is made for this pack. */
@@ -119,6 +130,17 @@ final readonly class Build
     /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {
-        return new self($this->name, $this->brief, $lines, $this->rates, $this->joins, $this->ticks, $this->extra, $this->tickExtra, $this->profiles, $this->readings);
+        return new self(
+            $this->name,
+            $this->brief,
+            $lines,
+            $this->rates,
+            $this->joins,
+            $this->ticks,
+            $this->extra,
+            $this->tickExtra,
+            $this->profiles,
+            $this->readings,
+        );
     }
 }

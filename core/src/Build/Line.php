@@ -42,7 +42,22 @@ final readonly class Line
     /** The same line, its part as it is known now. */
     public function holding(Part $part): self
     {
-        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $this->quantity, $this->state, $this->origin, $this->price, $this->vendor, $this->expectedOn, $this->note, $this->place, $this->extra);
+        return new self(
+            $this->id,
+            $part,
+            $this->role,
+            $this->slot,
+            $this->chosen,
+            $this->quantity,
+            $this->state,
+            $this->origin,
+            $this->price,
+            $this->vendor,
+            $this->expectedOn,
+            $this->note,
+            $this->place,
+            $this->extra,
+        );
     }
 
     /** The same place in the build, taken by another part, sourcing begun anew. */

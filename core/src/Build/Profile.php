@@ -45,7 +45,17 @@ final readonly class Profile
 
     public function with(?float $brightness = null, ?float $volume = null, ?float $fan = null, ?bool $radio = null): self
     {
-        return new self($this->name, $this->off, $this->idle, $this->usual, $this->heavy, $brightness ?? $this->brightness, $volume ?? $this->volume, $fan ?? $this->fan, $radio ?? $this->radio);
+        return new self(
+            $this->name,
+            $this->off,
+            $this->idle,
+            $this->usual,
+            $this->heavy,
+            $brightness ?? $this->brightness,
+            $volume ?? $this->volume,
+            $fan ?? $this->fan,
+            $radio ?? $this->radio,
+        );
     }
 
     /** The same settings, all the time in one mix of states. */

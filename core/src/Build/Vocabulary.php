@@ -9,7 +9,20 @@ final class Vocabulary
 {
     public const SKILLS = ['soldering', 'fine soldering', 'crimping', '3d printing', 'woodwork', 'writing images', 'cell wiring', 'mains wiring'];
 
-    public const TOOLS = ['soldering iron', 'multimeter', 'bench supply', 'printer', 'saw', 'drill', 'callipers', 'crimping tool', 'hot air', 'small screwdrivers', 'spare screen', 'card writer'];
+    public const TOOLS = [
+        'soldering iron',
+        'multimeter',
+        'bench supply',
+        'printer',
+        'saw',
+        'drill',
+        'callipers',
+        'crimping tool',
+        'hot air',
+        'small screwdrivers',
+        'spare screen',
+        'card writer',
+    ];
 
     public const CONSUMABLES = ['solder', 'insulating tape', 'heat-shrink', 'hook-up wire', 'glue', 'threaded inserts', 'thermal pad', 'flux'];
 

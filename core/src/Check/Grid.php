@@ -30,7 +30,11 @@ final class Grid
         return array_values(array_map(static fn (array $cell): array => [
             'one' => $cell['pair'][0],
             'other' => $cell['pair'][1],
-            'verdict' => array_reduce($cell['findings'], static fn (Verdict $worst, Finding $finding): Verdict => $worst->worseOf($finding->verdict), Verdict::Fits)->value,
+            'verdict' => array_reduce(
+                $cell['findings'],
+                static fn (Verdict $worst, Finding $finding): Verdict => $worst->worseOf($finding->verdict),
+                Verdict::Fits,
+            )->value,
             'findings' => array_map(static fn (Finding $finding): string => $finding->key(), $cell['findings']),
         ], $cells));
     }

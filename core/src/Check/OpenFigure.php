@@ -44,6 +44,12 @@ final readonly class OpenFigure
     /** @return array{line: string, figure: string, name: string, how: string, findings: list<string>} */
     public function toArray(): array
     {
-        return ['line' => $this->line->id, 'figure' => (string) $this->figure, 'name' => Measuring::name($this->figure), 'how' => Measuring::how($this->figure), 'findings' => $this->findings];
+        return [
+            'line' => $this->line->id,
+            'figure' => (string) $this->figure,
+            'name' => Measuring::name($this->figure),
+            'how' => Measuring::how($this->figure),
+            'findings' => $this->findings,
+        ];
     }
 }

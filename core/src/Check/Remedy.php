@@ -49,6 +49,12 @@ final readonly class Remedy
     /** @return array{kind: string, says: string, line: ?string, role: ?string, figure: ?string} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'says' => $this->says, 'line' => $this->lineId, 'role' => $this->role?->value, 'figure' => $this->figure === null ? null : (string) $this->figure];
+        return [
+            'kind' => $this->kind->value,
+            'says' => $this->says,
+            'line' => $this->lineId,
+            'role' => $this->role?->value,
+            'figure' => $this->figure === null ? null : (string) $this->figure,
+        ];
     }
 }

@@ -70,7 +70,12 @@ abstract class Rule
         return new Finding(self::id(), $verdict, array_values($ids), static function () use ($words, $verdict): Words {
             $said = $words();
 
-            return new Words($said->says, array_slice($said->working, 0, self::MOST_NAMED), $said->comparison, $verdict === Verdict::Fits ? [] : array_slice($said->remedies, 0, self::MOST_NAMED));
+            return new Words(
+                $said->says,
+                array_slice($said->working, 0, self::MOST_NAMED),
+                $said->comparison,
+                $verdict === Verdict::Fits ? [] : array_slice($said->remedies, 0, self::MOST_NAMED),
+            );
         }, $about, $ofWhole, $this->subject ?? Subject::whole(), $waitsFor);
     }
 
@@ -79,8 +84,14 @@ abstract class Rule
      * @param  list<WorkingLine>  $working
      * @param  string  $so  what stays open until it is known
      */
-    final protected function unmeasured(Line $line, string|FigureRef $figure, array $others = [], array $working = [], string $about = '', string $so = ''): Finding
-    {
+    final protected function unmeasured(
+        Line $line,
+        string|FigureRef $figure,
+        array $others = [],
+        array $working = [],
+        string $about = '',
+        string $so = '',
+    ): Finding {
         $figure = $figure instanceof FigureRef ? $figure : FigureRef::parse($figure);
 
         return $this->answer(Verdict::Unmeasured, [$line, ...$others], static function () use ($line, $figure, $working, $so): Words {

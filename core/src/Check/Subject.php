@@ -57,6 +57,12 @@ final readonly class Subject
     /** @return array{kind: string, line: ?string, other: ?string, input: ?string, rail: ?string} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'line' => $this->line?->id, 'other' => $this->other?->id, 'input' => $this->feed?->input->name, 'rail' => $this->rail?->id];
+        return [
+            'kind' => $this->kind->value,
+            'line' => $this->line?->id,
+            'other' => $this->other?->id,
+            'input' => $this->feed?->input->name,
+            'rail' => $this->rail?->id,
+        ];
     }
 }

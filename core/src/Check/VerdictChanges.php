@@ -24,7 +24,13 @@ final class VerdictChanges
             if ($was === $finding->verdict || ($was === null && $finding->verdict === Verdict::Fits) || $finding->rule === 'whole.unmeasured') {
                 continue;
             }
-            $changes[] = ['key' => $key, 'says' => $finding->says(), 'was' => $was?->value, 'is' => $finding->verdict->value, 'better' => $was !== null && $finding->verdict->weight() < $was->weight()];
+            $changes[] = [
+                'key' => $key,
+                'says' => $finding->says(),
+                'was' => $was?->value,
+                'is' => $finding->verdict->value,
+                'better' => $was !== null && $finding->verdict->weight() < $was->weight(),
+            ];
         }
         foreach ($looked as $key => $verdict) {
             if (! isset($now[$key]) && $verdict !== Verdict::Fits->value && ! str_starts_with($key, 'whole.unmeasured/')) {

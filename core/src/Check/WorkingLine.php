@@ -11,7 +11,13 @@ use PocketPlot\Quantity\Source;
 /** One figure of a finding's working. The value is a number, a band as text ("3 to 4.2"), or null when unknown. */
 final readonly class WorkingLine
 {
-    public function __construct(public string $label, public float|string|null $value, public string $unit, public string $source, /** What stood there before it was measured. */ public ?string $stated = null) {}
+    public function __construct(
+        public string $label,
+        public float|string|null $value,
+        public string $unit,
+        public string $source,
+        public ?string $stated = null,
+    ) {}
 
     public static function figure(string $label, Figure $figure): self
     {
@@ -28,6 +34,12 @@ final readonly class WorkingLine
     /** @return array{label: string, value: float|string|null, unit: string, source: string, stated?: string} */
     public function toArray(): array
     {
-        return ['label' => $this->label, 'value' => $this->value, 'unit' => $this->unit, 'source' => $this->source, ...($this->stated === null ? [] : ['stated' => $this->stated])];
+        return [
+            'label' => $this->label,
+            'value' => $this->value,
+            'unit' => $this->unit,
+            'source' => $this->source,
+            ...($this->stated === null ? [] : ['stated' => $this->stated]),
+        ];
     }
 }

@@ -35,7 +35,16 @@ use PocketPlot\Wiring\PowerLeads;
 final class Facts
 {
     /** Facets and roles from which the supply tree is made. */
-    public const TREE_RESTS_ON = ['supply' => true, 'supplies' => true, 'outputs' => true, 'pack' => true, 'sockets' => true, 'poweredBy' => true, 'role:board' => true, 'role:regulator' => true];
+    public const TREE_RESTS_ON = [
+        'supply' => true,
+        'supplies' => true,
+        'outputs' => true,
+        'pack' => true,
+        'sockets' => true,
+        'poweredBy' => true,
+        'role:board' => true,
+        'role:regulator' => true,
+    ];
 
     /** Those that change the run without changing who feeds whom. */
     public const RUN_RESTS_ON = ['protector' => true, 'cable' => true, 'panel' => true, 'amp' => true, 'cooling' => true, 'radio' => true, 'software' => true];
@@ -106,7 +115,10 @@ final class Facts
         $facts->before = $before;
         $facts->costs = Costs::of($build, $before->costs());
         $facts->touched = $touched = self::touched($before->lines, $facts->lines);
-        $facts->onlyLines = $build->joins === $before->build->joins && $build->brief === $before->build->brief && $build->profiles === $before->build->profiles && $build->rates === $before->build->rates;
+        $facts->onlyLines = $build->joins === $before->build->joins
+            && $build->brief === $before->build->brief
+            && $build->profiles === $before->build->profiles
+            && $build->rates === $before->build->rates;
         if ($facts->onlyLines && array_intersect_key($touched, self::TREE_RESTS_ON) === []) {
             $facts->supplyTree = $before->supplyTree();
             if (array_intersect_key($touched, self::RUN_RESTS_ON) === []) {
@@ -242,7 +254,9 @@ final class Facts
     {
         $this->note('bodySize');
 
-        return $this->bodySize ??= $this->quietly(fn (): BodySize => BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm));
+        return $this->bodySize ??= $this->quietly(
+            fn (): BodySize => BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm),
+        );
     }
 
     /** The whole tree, for the rooms; a rule asks for the rails and feeds that it judges. */
@@ -389,7 +403,9 @@ final class Facts
     {
         $this->note('warmth');
         if (! $this->warmthKnown) {
-            $this->warmth = $this->quietly(fn (): ?Warmth => Warmth::of($this->bodyLine(), $this->supplyTree(), $this->bodySize(), $this->with('cooling'), $this->build->brief->roomC));
+            $this->warmth = $this->quietly(
+                fn (): ?Warmth => Warmth::of($this->bodyLine(), $this->supplyTree(), $this->bodySize(), $this->with('cooling'), $this->build->brief->roomC),
+            );
             $this->warmthKnown = true;
         }
 

@@ -23,7 +23,13 @@ final class Same
             return $one->least === $other->least && $one->usual === $other->usual && $one->most === $other->most && $one->unit === $other->unit && $one->source === $other->source
                 && $one->on === $other->on && $one->stated === $other->stated;
         }
-        if (! is_object($one) || ! is_object($other) || $one::class !== $other::class || $one instanceof Line || $one instanceof Part || $one instanceof \UnitEnum || $one instanceof \Closure) {
+        if (! is_object($one)
+            || ! is_object($other)
+            || $one::class !== $other::class
+            || $one instanceof Line
+            || $one instanceof Part
+            || $one instanceof \UnitEnum
+            || $one instanceof \Closure) {
             return false;
         }
 

@@ -20,7 +20,10 @@ final class BadFile extends \DomainException
 
     public static function tooLarge(int $bytes, int $limit): self
     {
-        return self::ofWhole(sprintf('The file has %.1f MB; at most %.1f MB are read.', $bytes / 1e6, $limit / 1e6), 'Remove what is not needed for the build.');
+        return self::ofWhole(
+            sprintf('The file has %.1f MB; at most %.1f MB are read.', $bytes / 1e6, $limit / 1e6),
+            'Remove what is not needed for the build.',
+        );
     }
 
     public static function foreign(string $wanted): self
@@ -30,7 +33,10 @@ final class BadFile extends \DomainException
 
     public static function newer(int $version, int $known): self
     {
-        return self::ofWhole("The file is of version {$version}; this application reads up to version {$known}.", 'Update the application, or export the file from an older one.');
+        return self::ofWhole(
+            "The file is of version {$version}; this application reads up to version {$known}.",
+            'Update the application, or export the file from an older one.',
+        );
     }
 
     /** Of no field: whole sentences. */

@@ -38,7 +38,10 @@ final class BodyReader
                 $post->string('pattern'), $post->string('thread', ''), $post->figure('depthMm', 'mm'), $post->figure('clampMm', 'mm'),
                 $post->figure('headAcrossMm', 'mm'), $post->figure('headHighMm', 'mm'), $post->string('holdsBy', 'post'),
             ), $body->children('posts')),
-            array_map(static fn (Fields $slider): Slider => new Slider($slider->string('name'), $slider->string('moves', 'slide'), $slider->figure('travelMm', 'mm')), $body->children('sliders')),
+            array_map(
+                static fn (Fields $slider): Slider => new Slider($slider->string('name'), $slider->string('moves', 'slide'), $slider->figure('travelMm', 'mm')),
+                $body->children('sliders'),
+            ),
             $body->strings('spots'),
             $body->figure('ventMm2', 'mm²'),
             $body->string('process', ''),

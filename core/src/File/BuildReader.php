@@ -299,7 +299,14 @@ final class BuildReader
             }
         }
         if (abs($profile->shares() - 1.0) > Profile::ROUNDING) {
-            throw BadFile::at("{$path}/usual", sprintf('the shares of off, idle, usual and heavy add up to %s %%, not to 100 %%; change one of them by %s %%', Number::says($profile->shares() * 100), Number::says(abs($profile->shares() - 1.0) * 100)));
+            throw BadFile::at(
+                "{$path}/usual",
+                sprintf(
+                    'the shares of off, idle, usual and heavy add up to %s %%, not to 100 %%; change one of them by %s %%',
+                    Number::says($profile->shares() * 100),
+                    Number::says(abs($profile->shares() - 1.0) * 100),
+                ),
+            );
         }
     }
 

@@ -76,7 +76,16 @@ final class BuildWriter
     public static function join(Join $join): array
     {
         return array_filter(
-            ['kind' => $join->kind->value, 'from' => $join->from, 'to' => $join->to, 'output' => $join->output, 'input' => $join->input, 'through' => $join->through, 'gaugeAwg' => $join->gaugeAwg, 'lengthMm' => $join->lengthMm],
+            [
+                'kind' => $join->kind->value,
+                'from' => $join->from,
+                'to' => $join->to,
+                'output' => $join->output,
+                'input' => $join->input,
+                'through' => $join->through,
+                'gaugeAwg' => $join->gaugeAwg,
+                'lengthMm' => $join->lengthMm,
+            ],
             static fn (string|float|null $value): bool => $value !== '' && $value !== null,
         ) + $join->extra;
     }

@@ -70,7 +70,11 @@ final class FacetBook
             'supplies' => ['label' => 'Further supply inputs', 'fields' => self::SUPPLY],
             'outputs' => ['label' => 'Outputs', 'fields' => [
                 'name' => ['text', 'name'], 'volts' => ['V', 'output voltage'], 'continuousMa' => ['mA', 'continuous current'], 'peakMa' => ['mA', 'short peak'],
-                'efficiency' => ['share', 'efficiency'], 'efficiencyAt' => ['many', 'efficiency by load', ['load' => ['share', 'share of the current'], 'share' => ['share', 'efficiency']]],
+                'efficiency' => ['share', 'efficiency'], 'efficiencyAt' => [
+                    'many',
+                    'efficiency by load',
+                    ['load' => ['share', 'share of the current'], 'share' => ['share', 'efficiency']],
+                ],
                 'topology' => ['choice', 'topology', ['boost', 'buck', 'buck-boost', 'linear', 'unknown']],
                 'dropoutV' => ['V', 'dropout'], 'idleMa' => ['mA', 'own idle draw'], 'switchOffMa' => ['mA', 'switches off below'], 'enable' => ['yes-no', 'has an enable pin'],
             ]],
@@ -79,7 +83,11 @@ final class FacetBook
                 'chemistry' => ['choice', 'chemistry', Vocabulary::CHEMISTRIES], 'series' => ['int', 'cells in series'], 'parallel' => ['int', 'strings in parallel'],
                 'capacityMah' => ['mAh', 'capacity'], 'cellFullV' => ['V', 'one cell, full'], 'cellNominalV' => ['V', 'one cell, nominal'], 'cellEmptyV' => ['V', 'one cell, empty'],
                 'usableShare' => ['share', 'usable share'], 'maxDischargeMa' => ['mA', 'largest discharge'], 'maxChargeMa' => ['mA', 'largest charge'], 'internalResistanceMohm' => ['mΩ', 'internal resistance'],
-                'protection' => ['choice', 'own protection', ['built-in', 'none', 'unknown']], 'cutOffV' => ['V', 'cuts off at'], 'totalW' => ['W', 'all sockets together'],
+                'protection' => [
+                    'choice',
+                    'own protection',
+                    ['built-in', 'none', 'unknown'],
+                ], 'cutOffV' => ['V', 'cuts off at'], 'totalW' => ['W', 'all sockets together'],
                 'canSplit' => ['yes-no', 'can be split in two'], 'loose' => ['flag', 'cells are taken out to be charged'], 'sealed' => ['flag', 'sealed bank'],
                 'cycles' => ['', 'full charges so far'], 'recoveryV' => ['V', 'recovery voltage'], 'latches' => ['yes-no', 'stays off once tripped'],
             ]],
@@ -95,7 +103,11 @@ final class FacetBook
             'gauge' => ['label' => 'Low-battery warning', 'fields' => ['warningSeconds' => ['s', 'warning before the power goes']]],
             'fuse' => ['label' => 'Fuse', 'fields' => ['ratingMa' => ['mA', 'rating']]],
             'switch' => ['label' => 'Switch', 'fields' => [
-                'kind' => ['choice', 'kind', ['slide', 'rocker', 'toggle', 'push', 'soft']], 'ratingMa' => ['mA', 'rating'], 'ratingV' => ['V', 'rated volts'], 'travelMm' => ['mm', 'travel'], 'carriesPower' => ['flag', 'carries the whole current'],
+                'kind' => [
+                    'choice',
+                    'kind',
+                    ['slide', 'rocker', 'toggle', 'push', 'soft'],
+                ], 'ratingMa' => ['mA', 'rating'], 'ratingV' => ['V', 'rated volts'], 'travelMm' => ['mm', 'travel'], 'carriesPower' => ['flag', 'carries the whole current'],
             ]],
             'sockets' => ['label' => 'Sockets', 'fields' => [
                 'name' => ['text', 'name'], 'connector' => $connectors, 'carries' => ['choice', 'carries', Vocabulary::SIGNALS], 'direction' => ['choice', 'direction', ['in', 'out', 'both']], 'count' => ['int', 'how many'],
@@ -104,46 +116,141 @@ final class FacetBook
             ]],
             'cable' => ['label' => 'Lead', 'fields' => [
                 'oneEnd' => $connectors, 'otherEnd' => $connectors, 'carries' => ['words', 'carries', Vocabulary::SIGNALS], 'gaugeAwg' => ['AWG', 'power wires'], 'lengthMm' => ['mm', 'length'], 'bendMm' => ['mm', 'room to bend'],
-                'contacts' => ['int', 'ribbon contacts'], 'pitchMm' => ['mm', 'ribbon pitch'], 'sides' => ['choice', 'contacts of both ends', ['', 'same', 'opposite']],
+                'contacts' => ['int', 'ribbon contacts'], 'pitchMm' => ['mm', 'ribbon pitch'], 'sides' => [
+                    'choice',
+                    'contacts of both ends',
+                    ['', 'same', 'opposite'],
+                ],
             ]],
             'pins' => ['label' => 'Pins it has', 'fields' => ['logicV' => ['V', 'logic level'], 'does' => ['lists', 'pin and what it can do']]],
             'pinNeeds' => ['label' => 'Pins it takes', 'fields' => ['logicV' => ['V', 'logic level'], 'wants' => ['counts', 'function and how many']]],
             'panel' => ['label' => 'Panel', 'fields' => [
                 'widthPx' => ['int', 'pixels across'], 'heightPx' => ['int', 'pixels down'], 'touch' => ['flag', 'touch'], 'activeWidthMm' => ['mm', 'picture width'], 'activeHeightMm' => ['mm', 'picture height'],
-                'modes' => ['modes', 'takes'], 'lightMa' => ['mA', 'backlight, dim to bright'], 'dims' => ['choice', 'dimmed by', ['', 'software', 'buttons', 'wheel', 'none']], 'needsSignal' => ['yes-no', 'dark without a picture signal'], 'upright' => ['flag', 'scans in portrait'],
+                'modes' => ['modes', 'takes'], 'lightMa' => ['mA', 'backlight, dim to bright'], 'dims' => [
+                    'choice',
+                    'dimmed by',
+                    ['', 'software', 'buttons', 'wheel', 'none'],
+                ], 'needsSignal' => ['yes-no', 'dark without a picture signal'], 'upright' => ['flag', 'scans in portrait'],
             ]],
             'video' => ['label' => 'Video out', 'fields' => [
-                'modes' => ['modes', 'gives'], 'firstStart' => ['words', 'shows at first start on', Vocabulary::SIGNALS], 'ownModes' => ['yes-no', 'takes other formats by a line'], 'rotates' => ['yes-no', 'can rotate the picture'],
+                'modes' => ['modes', 'gives'], 'firstStart' => [
+                    'words',
+                    'shows at first start on',
+                    Vocabulary::SIGNALS,
+                ], 'ownModes' => ['yes-no', 'takes other formats by a line'], 'rotates' => ['yes-no', 'can rotate the picture'],
             ]],
             'controls' => ['label' => 'Controls', 'fields' => [
                 'players' => ['int', 'players'], 'dPads' => ['int', 'd-pads'], 'buttons' => ['int', 'buttons'], 'sticks' => ['int', 'sticks'], 'knobs' => ['int', 'knobs'], 'triggers' => ['int', 'triggers'], 'touch' => ['flag', 'touch'],
-                'speaks' => ['words', 'ways to the computer', Vocabulary::CONTROL_LINKS], 'padMode' => ['choice', 'says it is', ['pad', 'keyboard', 'contacts', 'unknown']], 'analogueTriggers' => ['yes-no', 'triggers are analogue'],
+                'speaks' => ['words', 'ways to the computer', Vocabulary::CONTROL_LINKS], 'padMode' => [
+                    'choice',
+                    'says it is',
+                    ['pad', 'keyboard', 'contacts', 'unknown'],
+                ], 'analogueTriggers' => ['yes-no', 'triggers are analogue'],
                 'heightMm' => ['mm', 'height above the face'], 'travelMm' => ['mm', 'travel'], 'madeFor' => ['text', 'made for the controller board'], 'boardName' => ['text', 'is the controller board'],
             ]],
             'radio' => ['label' => 'Radio', 'fields' => ['' => ['words', 'speaks', Vocabulary::RADIOS]]],
-            'amp' => ['label' => 'Amplifier', 'fields' => ['channels' => ['int', 'channels'], 'watts' => ['W', 'watts a channel'], 'atOhm' => ['Ω', 'into'], 'leastOhm' => ['Ω', 'least load']]],
+            'amp' => [
+                'label' => 'Amplifier',
+                'fields' => [
+                    'channels' => ['int', 'channels'],
+                    'watts' => ['W', 'watts a channel'],
+                    'atOhm' => ['Ω', 'into'],
+                    'leastOhm' => ['Ω', 'least load'],
+                ],
+            ],
             'speaker' => ['label' => 'Loudspeaker', 'fields' => ['ohm' => ['Ω', 'impedance'], 'watts' => ['W', 'takes']]],
             'body' => ['label' => 'Body', 'fields' => [
                 'cavityLengthMm' => ['mm', 'room inside, length'], 'cavityWidthMm' => ['mm', 'room inside, width'], 'cavityHeightMm' => ['mm', 'room inside, depth'], 'wallMm' => ['mm', 'wall'],
-                'drawn' => ['flag', 'drawn around the parts'], 'cuttable' => ['flag', 'can be cut'], 'process' => ['choice', 'made by', ['', ...array_keys(Constants::WALL_LEAST_MM)]],
-                'openings' => ['many', 'openings', ['name' => ['text', 'name'], 'connector' => $connectors, 'widthMm' => ['mm', 'width'], 'heightMm' => ['mm', 'height'], 'face' => ['choice', 'face', Vocabulary::FACES], 'offsetMm' => ['mm±', 'from the middle']]],
-                'zones' => ['many', 'rooms with their own depth', ['name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth']]],
-                'posts' => ['many', 'posts', ['pattern' => ['text', 'hole pattern'], 'thread' => ['text', 'thread'], 'depthMm' => ['mm', 'depth for the screw'], 'clampMm' => ['mm', 'thickness clamped'], 'headAcrossMm' => ['mm', 'room for the head'], 'headHighMm' => ['mm', 'height for the head'], 'holdsBy' => ['choice', 'holds by', ['post', 'insert', 'nut']]]],
-                'sliders' => ['many', 'caps that move something', ['name' => ['text', 'name'], 'moves' => ['choice', 'moves', ['slide', 'push', 'button']], 'travelMm' => ['mm', 'travel']]],
+                'drawn' => ['flag', 'drawn around the parts'], 'cuttable' => ['flag', 'can be cut'], 'process' => [
+                    'choice',
+                    'made by',
+                    ['', ...array_keys(Constants::WALL_LEAST_MM)],
+                ],
+                'openings' => [
+                    'many',
+                    'openings',
+                    [
+                        'name' => ['text', 'name'],
+                        'connector' => $connectors,
+                        'widthMm' => ['mm', 'width'],
+                        'heightMm' => ['mm', 'height'],
+                        'face' => ['choice', 'face', Vocabulary::FACES],
+                        'offsetMm' => ['mm±', 'from the middle'],
+                    ],
+                ],
+                'zones' => [
+                    'many',
+                    'rooms with their own depth',
+                    ['name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth']],
+                ],
+                'posts' => [
+                    'many',
+                    'posts',
+                    [
+                        'pattern' => ['text', 'hole pattern'],
+                        'thread' => ['text', 'thread'],
+                        'depthMm' => ['mm', 'depth for the screw'],
+                        'clampMm' => ['mm', 'thickness clamped'],
+                        'headAcrossMm' => ['mm', 'room for the head'],
+                        'headHighMm' => ['mm', 'height for the head'],
+                        'holdsBy' => ['choice', 'holds by', ['post', 'insert', 'nut']],
+                    ],
+                ],
+                'sliders' => [
+                    'many',
+                    'caps that move something',
+                    ['name' => ['text', 'name'], 'moves' => ['choice', 'moves', ['slide', 'push', 'button']], 'travelMm' => ['mm', 'travel']],
+                ],
                 'spots' => ['words', 'places for add-ons', []], 'ventMm2' => ['mm²', 'air openings together'], 'bedLengthMm' => ['mm', 'printer bed, length'], 'bedWidthMm' => ['mm', 'printer bed, width'], 'bedHeightMm' => ['mm', 'printer, height'], 'fieldWindow' => ['yes-no', 'lets radio and coils through'],
             ]],
             'mount' => ['label' => 'Mounting holes', 'fields' => ['pattern' => ['text', 'hole pattern'], 'thread' => ['text', 'thread']]],
-            'fastener' => ['label' => 'Fastener', 'fields' => ['thread' => ['text', 'thread'], 'lengthMm' => ['mm', 'length under the head'], 'headAcrossMm' => ['mm', 'head across'], 'headHighMm' => ['mm', 'head height'], 'into' => ['choice', 'goes into', ['post', 'insert', 'nut']]]],
+            'fastener' => [
+                'label' => 'Fastener',
+                'fields' => [
+                    'thread' => ['text', 'thread'],
+                    'lengthMm' => ['mm', 'length under the head'],
+                    'headAcrossMm' => ['mm', 'head across'],
+                    'headHighMm' => ['mm', 'head height'],
+                    'into' => ['choice', 'goes into', ['post', 'insert', 'nut']],
+                ],
+            ],
             'spots' => ['label' => 'Place it takes', 'fields' => ['takes' => ['text', 'place'], 'orElse' => ['words', 'or else', []]]],
             'surface' => ['label' => 'Surface', 'fields' => ['bare' => ['yes-no', 'bare contacts outside']]],
-            'heat' => ['label' => 'Heat', 'fields' => ['watts' => ['W', 'turned into heat'], 'limitC' => ['°C', 'throttles or fails at'], 'riseKPerW' => ['K/W', 'rise, still air'], 'riseFanKPerW' => ['K/W', 'rise, with cooling']]],
+            'heat' => [
+                'label' => 'Heat',
+                'fields' => [
+                    'watts' => ['W', 'turned into heat'],
+                    'limitC' => ['°C', 'throttles or fails at'],
+                    'riseKPerW' => ['K/W', 'rise, still air'],
+                    'riseFanKPerW' => ['K/W', 'rise, with cooling'],
+                ],
+            ],
             'cooling' => ['label' => 'Cooling', 'fields' => ['fan' => ['flag', 'has a fan'], 'ventMm2' => ['mm²', 'wants openings of']]],
             'storage' => ['label' => 'Storage', 'fields' => ['capacityGb' => ['GB', 'capacity'], 'card' => ['text', 'kind of card']]],
             'software' => ['label' => 'Software', 'fields' => [
                 'imageGb' => ['GB', 'size of the image'], 'card' => ['text', 'starts from'], 'family' => ['text', 'family of boards'], 'image' => ['yes-no', 'ready image exists'], 'needsShutdown' => ['yes-no', 'has to be shut down'], 'shutdownSeconds' => ['s', 'a shutdown takes'],
             ]],
-            'drivers' => ['label' => 'Drivers', 'fields' => ['family' => ['text', 'family of boards'], 'state' => ['choice', 'state', ['in', 'lines', 'open', 'none', 'unknown']], 'lines' => ['words', 'lines to set', []], 'lookAgainOn' => ['text', 'look again on'], 'note' => ['text', 'note']]],
-            'kit' => ['label' => 'Kit', 'fields' => ['contains' => ['words', 'contains', []], 'lacks' => ['many', 'leaves out', ['role' => ['choice', 'role', array_map(static fn (Role $role): string => $role->value, Role::cases())], 'what' => ['text', 'what']]]]],
+            'drivers' => [
+                'label' => 'Drivers',
+                'fields' => [
+                    'family' => ['text', 'family of boards'],
+                    'state' => ['choice', 'state', ['in', 'lines', 'open', 'none', 'unknown']],
+                    'lines' => ['words', 'lines to set', []],
+                    'lookAgainOn' => ['text', 'look again on'],
+                    'note' => ['text', 'note'],
+                ],
+            ],
+            'kit' => [
+                'label' => 'Kit',
+                'fields' => [
+                    'contains' => ['words', 'contains', []],
+                    'lacks' => [
+                        'many',
+                        'leaves out',
+                        ['role' => ['choice', 'role', array_map(static fn (Role $role): string => $role->value, Role::cases())], 'what' => ['text', 'what']],
+                    ],
+                ],
+            ],
             'variant' => ['label' => 'Variant', 'fields' => ['has' => ['texts', 'is'], 'wants' => ['texts', 'was made for']]],
         ];
     }
@@ -165,7 +272,11 @@ final class FacetBook
         foreach (self::facets() as $name => $facet) {
             $properties[$name] = match (true) {
                 isset($facet['fields']['']) => self::fieldSchema($facet['fields']['']),
-                in_array($name, self::MANY, true) => ['type' => 'array', 'maxItems' => 60, 'items' => self::groupSchema($facet['fields'], self::required($name))],
+                in_array($name, self::MANY, true) => [
+                    'type' => 'array',
+                    'maxItems' => 60,
+                    'items' => self::groupSchema($facet['fields'], self::required($name)),
+                ],
                 default => self::groupSchema($facet['fields'], self::required($name)),
             };
         }
@@ -224,8 +335,16 @@ final class FacetBook
             'words' => is_array($more) && $more !== [] ? ['type' => 'array', 'maxItems' => 60, 'items' => ['enum' => $more]] : ['$ref' => '#/$defs/texts'],
             'texts' => ['$ref' => '#/$defs/textMap'],
             'counts' => ['type' => 'object', 'maxProperties' => 60, 'additionalProperties' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 100]],
-            'lists' => ['type' => 'object', 'maxProperties' => 120, 'additionalProperties' => ['type' => 'array', 'maxItems' => 20, 'items' => ['type' => 'string', 'maxLength' => 40]]],
-            'modes' => ['type' => 'array', 'maxItems' => 40, 'items' => self::groupSchema(['widthPx' => ['int', ''], 'heightPx' => ['int', ''], 'hz' => ['int', '']], ['widthPx', 'heightPx'])],
+            'lists' => [
+                'type' => 'object',
+                'maxProperties' => 120,
+                'additionalProperties' => ['type' => 'array', 'maxItems' => 20, 'items' => ['type' => 'string', 'maxLength' => 40]],
+            ],
+            'modes' => [
+                'type' => 'array',
+                'maxItems' => 40,
+                'items' => self::groupSchema(['widthPx' => ['int', ''], 'heightPx' => ['int', ''], 'hz' => ['int', '']], ['widthPx', 'heightPx']),
+            ],
             'many' => ['type' => 'array', 'maxItems' => 100, 'items' => self::groupSchema(self::nested($more))],
             'share' => ['$ref' => '#/$defs/share'],
             'mm±' => ['$ref' => '#/$defs/signedFigure'],

@@ -89,7 +89,10 @@ final readonly class Fields
         }
 
         return $enum::tryFrom($this->string($key)) ?? throw $this->bad($key, sprintf(
-            '"%s" is none of: %s', $this->string($key), implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())),
+            '"%s" is none of: %s', $this->string($key), implode(
+                ', ',
+                array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()),
+            ),
         ));
     }
 
@@ -199,7 +202,11 @@ final readonly class Fields
     {
         $figure = $this->figure($key, $unit);
         if ($figure->isKnown() && ($figure->least() < $least || $figure->most() > $most)) {
-            throw $this->bad($key, "{$figure->says()} ".($figure->least() < $least ? 'is less than '.Number::says($least) : 'is more than '.Number::says($most))." {$unit}", 'correct it, or leave it open until it is known');
+            throw $this->bad(
+                $key,
+                "{$figure->says()} ".($figure->least() < $least ? 'is less than '.Number::says($least) : 'is more than '.Number::says($most))." {$unit}",
+                'correct it, or leave it open until it is known',
+            );
         }
 
         return $figure;
@@ -215,7 +222,11 @@ final readonly class Fields
     {
         $name = $this->string($key);
         if (! Vocabulary::isConnector($name)) {
-            throw $this->bad($key, "\"{$name}\" is no connector we know", 'choose one of '.implode(', ', Vocabulary::CONNECTORS).", or write \"other:{$name}\"");
+            throw $this->bad(
+                $key,
+                "\"{$name}\" is no connector we know",
+                'choose one of '.implode(', ', Vocabulary::CONNECTORS).", or write \"other:{$name}\"",
+            );
         }
 
         return $name;

@@ -71,7 +71,14 @@ final readonly class FigurePlace
         if ($kind === null || (! FacetBook::isFigure($kind) && ! in_array($kind, ['yes-no', 'choice'], true))) {
             return null;
         }
-        $choices = $kind === 'yes-no' ? ['yes', 'no'] : array_values(array_filter(is_array($fields[$field][2] ?? null) ? $fields[$field][2] : [], static fn (mixed $choice): bool => is_string($choice) && $choice !== '' && $choice !== 'unknown'));
+        $choices = $kind === 'yes-no'
+            ? ['yes', 'no']
+            : array_values(
+                array_filter(
+                    is_array($fields[$field][2] ?? null) ? $fields[$field][2] : [],
+                    static fn (mixed $choice): bool => is_string($choice) && $choice !== '' && $choice !== 'unknown',
+                ),
+            );
 
         return new self($facet, $list, $name, [$field], $kind, array_map(strval(...), $choices), $fields[$field][1]);
     }
@@ -155,7 +162,8 @@ final readonly class FigurePlace
         $this->each($raw, function (mixed $now, int $index) use (&$same, $typed): mixed {
             $wanted = self::measured(null, $this->read($typed)[$index], '');
             $is = is_array($now) && is_array($now['measured'] ?? null) ? array_diff_key($now['measured'], ['on' => true]) : $now;
-            $same = $same && $is == (is_array($wanted) && is_array($wanted['measured'] ?? null) ? array_diff_key($wanted['measured'], ['on' => true]) : $wanted);
+            $same = $same
+                && $is == (is_array($wanted) && is_array($wanted['measured'] ?? null) ? array_diff_key($wanted['measured'], ['on' => true]) : $wanted);
 
             return $now;
         });
@@ -194,7 +202,10 @@ final readonly class FigurePlace
             return $value;
         }
 
-        return array_map(self::stated(...), isset($value['value']) || isset($value['least']) || isset($value['most']) ? array_diff_key($value, ['measured' => true]) : $value);
+        return array_map(
+            self::stated(...),
+            isset($value['value']) || isset($value['least']) || isset($value['most']) ? array_diff_key($value, ['measured' => true]) : $value,
+        );
     }
 
     /** @return array<array-key, mixed> */
@@ -245,11 +256,23 @@ final readonly class FigurePlace
         }
         $pieces = preg_split('/\s*[x×\/]\s*/u', trim($typed)) ?: [];
         if (count($pieces) !== count($this->fields)) {
-            throw new BadFigure("\"{$typed}\" has ".count($pieces).' of '.count($this->fields)." figures; write {$this->asks}, such as ".implode(' × ', array_slice(['60', '40', '5', '2'], 0, count($this->fields))).' '.$this->unit());
+            throw new BadFigure(
+                "\"{$typed}\" has "
+                    .count($pieces)
+                    .' of '
+                    .count($this->fields)
+                    ." figures; write {$this->asks}, such as "
+                    .implode(' × ', array_slice(['60', '40', '5', '2'], 0, count($this->fields)))
+                    .' '
+                    .$this->unit(),
+            );
         }
         preg_match('/[a-zA-Z"]+\s*$/', (string) end($pieces), $unit);
 
-        return array_map(fn (string $piece): array => Typed::band(preg_match('/[\d.,]\s*$/', $piece) === 1 ? $piece.($unit[0] ?? '') : $piece, $this->kind), $pieces);
+        return array_map(
+            fn (string $piece): array => Typed::band(preg_match('/[\d.,]\s*$/', $piece) === 1 ? $piece.($unit[0] ?? '') : $piece, $this->kind),
+            $pieces,
+        );
     }
 
     /** @param  array<array-key, mixed>  $groups */

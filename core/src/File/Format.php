@@ -138,7 +138,9 @@ final readonly class Format
         $error = $result->error();
         $problems = $error === null ? [] : self::leaves($error);
 
-        throw new BadFile($problems === [] ? [new Problem('', 'The file does not follow the published schema.')] : array_values(array_unique($problems, SORT_STRING)));
+        throw new BadFile(
+            $problems === [] ? [new Problem('', 'The file does not follow the published schema.')] : array_values(array_unique($problems, SORT_STRING)),
+        );
     }
 
     /** @return list<Problem> only the leaves: what holds a wrong field is not wrong itself */
@@ -159,7 +161,9 @@ final readonly class Format
         }
         $path = implode('/', array_map(strval(...), $error->data()->fullPath()));
         $schema = $error->schema()->info()->data();
-        $choices = $error->keyword() === 'enum' && is_object($schema) && isset($schema->enum) && is_array($schema->enum) ? array_filter($schema->enum, is_string(...)) : [];
+        $choices = $error->keyword() === 'enum' && is_object($schema) && isset($schema->enum) && is_array($schema->enum)
+            ? array_filter($schema->enum, is_string(...))
+            : [];
         $says = match (true) {
             $choices !== [] => 'choose one of '.implode(', ', $choices),
             $error->keyword() === 'oneOf' => 'is no figure; write a number, or least and most with a source',

@@ -17,7 +17,20 @@ final class PartComparison
     {
         $facets = [];
         foreach ($parts as $at => $part) {
-            $worth = ['facet' => 'offers', 'label' => 'Price', 'rows' => array_map(static fn ($offer): array => ['field' => 'price', 'label' => 'best price', 'says' => "{$offer->price->says()}, {$offer->vendor}", 'source' => 'listing', 'stated' => null], array_slice($part->offers, 0, 1))];
+            $worth = [
+                'facet' => 'offers',
+                'label' => 'Price',
+                'rows' => array_map(
+                    static fn ($offer): array => [
+                        'field' => 'price',
+                        'label' => 'best price',
+                        'says' => "{$offer->price->says()}, {$offer->vendor}",
+                        'source' => 'listing',
+                        'stated' => null,
+                    ],
+                    array_slice($part->offers, 0, 1),
+                ),
+            ];
             foreach ([...PartSheet::of($part), $worth] as $facet) {
                 $facets[$facet['facet']]['label'] = $facet['label'];
                 foreach ($facet['rows'] as $row) {

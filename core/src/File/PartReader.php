@@ -106,7 +106,9 @@ final class PartReader
             ),
             spots: $spots === null ? null : new Spots($spots->string('takes'), $spots->strings('orElse')),
             bare: $facets->child('surface')?->yesNo('bare') ?? YesNo::Unknown,
-            heat: $heat === null ? null : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W')),
+            heat: $heat === null
+                ? null
+                : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W')),
             cooling: $cooling === null ? null : new Cooling($cooling->bool('fan'), $cooling->figure('ventMm2', 'mm²')),
             storage: $storage === null ? null : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd')),
             software: self::software($facets->child('software')),
@@ -279,7 +281,10 @@ final class PartReader
     {
         return $kit === null ? null : new Kit(
             $kit->strings('contains'),
-            array_map(static fn (Fields $lack): array => ['role' => $lack->oneOf('role', Role::class), 'what' => $lack->string('what')], $kit->children('lacks')),
+            array_map(
+                static fn (Fields $lack): array => ['role' => $lack->oneOf('role', Role::class), 'what' => $lack->string('what')],
+                $kit->children('lacks'),
+            ),
         );
     }
 

@@ -60,7 +60,15 @@ final class PartSheet
             } elseif ($field[0] === 'many') {
                 foreach ($group->children($name) as $index => $inner) {
                     $title = $inner->data['name'] ?? $inner->data['pattern'] ?? '';
-                    $rows = [...$rows, ...self::group($inner, FacetBook::nested($field[2] ?? []), $before.(is_string($title) && $title !== '' ? "{$title}: " : ''), "{$path}{$name}/{$index}/")];
+                    $rows = [
+                        ...$rows,
+                        ...self::group(
+                            $inner,
+                            FacetBook::nested($field[2] ?? []),
+                            $before.(is_string($title) && $title !== '' ? "{$title}: " : ''),
+                            "{$path}{$name}/{$index}/",
+                        ),
+                    ];
                 }
             } else {
                 $rows[] = self::row($path.$name, $label, self::plain($group->data[$name]));
@@ -95,7 +103,10 @@ final class PartSheet
             is_string($value), is_int($value), is_float($value) => (string) $value,
             is_array($value) && array_is_list($value) => implode(', ', array_map(self::plain(...), $value)),
             is_array($value) && isset($value['widthPx'], $value['heightPx']) => self::plain($value['widthPx']).' × '.self::plain($value['heightPx']),
-            is_array($value) => implode(', ', array_map(static fn (string|int $key, mixed $one): string => "{$key}: ".self::plain($one), array_keys($value), $value)),
+            is_array($value) => implode(
+                ', ',
+                array_map(static fn (string|int $key, mixed $one): string => "{$key}: ".self::plain($one), array_keys($value), $value),
+            ),
             default => '',
         };
     }

@@ -45,7 +45,10 @@ final class PowerReader
     {
         $curve = [];
         foreach ($output->children('efficiencyAt') as $point) {
-            $curve[] = [$point->number('load') ?? 0.0, $point->number('share') ?? throw BadFile::at("{$point->path}/share", 'is missing', 'write the efficiency at this load')];
+            $curve[] = [
+                $point->number('load') ?? 0.0,
+                $point->number('share') ?? throw BadFile::at("{$point->path}/share", 'is missing', 'write the efficiency at this load'),
+            ];
         }
         $peak = $output->figure('peakMa', 'mA');
         $continuous = $output->figure('continuousMa', 'mA');
@@ -95,7 +98,11 @@ final class PowerReader
             $fields->yesNo('latches'),
         );
         if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
-            throw BadFile::at("{$fields->path}/chemistry", "\"{$pack->chemistry}\" is no chemistry we know", 'choose one of '.implode(', ', Vocabulary::CHEMISTRIES));
+            throw BadFile::at(
+                "{$fields->path}/chemistry",
+                "\"{$pack->chemistry}\" is no chemistry we know",
+                'choose one of '.implode(', ', Vocabulary::CHEMISTRIES),
+            );
         }
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellNominalV, 'is below the nominal voltage');
         self::refuse($fields, 'cellFullV', $pack->cellFullV, $pack->cellEmptyV, 'is below empty');

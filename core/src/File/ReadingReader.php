@@ -51,7 +51,18 @@ final class ReadingReader
     }
 
     /** Least, most, and whether it may be the least itself. */
-    private const WITHIN = ['hours' => [0.0, 10000.0, false], 'wattHours' => [0.0, 100000.0, false], 'volts' => [0.0, 500.0, true], 'milliamps' => [0.0, 100000.0, true], 'celsius' => [-60.0, 300.0, true], 'airC' => [-60.0, 100.0, true], 'value' => [0.0, 10000.0, false], 'fromShare' => [0.0, 1.0, true], 'toShare' => [0.0, 1.0, true], 'brightness' => [0.0, 1.0, true]];
+    private const WITHIN = [
+        'hours' => [0.0, 10000.0, false],
+        'wattHours' => [0.0, 100000.0, false],
+        'volts' => [0.0, 500.0, true],
+        'milliamps' => [0.0, 100000.0, true],
+        'celsius' => [-60.0, 300.0, true],
+        'airC' => [-60.0, 100.0, true],
+        'value' => [0.0, 10000.0, false],
+        'fromShare' => [0.0, 1.0, true],
+        'toShare' => [0.0, 1.0, true],
+        'brightness' => [0.0, 1.0, true],
+    ];
 
     /** @throws BadFile naming the field and the fix */
     public static function read(Fields $fields): Reading
@@ -82,7 +93,14 @@ final class ReadingReader
             ReadingKind::Run => new Run(
                 $taken, $number('hours'), $fields->oneOf('stopped', Stopped::class), $fields->string('profile', ''), $fields->number('brightness'), $fields->number('airC'), $fields->number('wattHours'), self::log($fields),
             ),
-            ReadingKind::Charge => new Charge($taken, $number('hours'), $fields->number('fromShare'), $fields->number('toShare'), $fields->number('wattHours'), self::log($fields)),
+            ReadingKind::Charge => new Charge(
+                $taken,
+                $number('hours'),
+                $fields->number('fromShare'),
+                $fields->number('toShare'),
+                $fields->number('wattHours'),
+                self::log($fields),
+            ),
             ReadingKind::Temperature => new Temperature($taken, $number('celsius'), $number('airC'), $fields->number('volts'), $fields->number('milliamps')),
             ReadingKind::Dimension => new Dimension($taken, $fields->oneOf('figure', Side::class), $number('value')),
         };
@@ -94,7 +112,10 @@ final class ReadingReader
         foreach (array_intersect_key(self::WITHIN, array_flip($kind->fields())) as $key => [$least, $most, $mayBeLeast]) {
             $value = $fields->number($key);
             if ($value !== null && ($value < $least || $value > $most || (! $mayBeLeast && $value === $least))) {
-                throw BadFile::at("{$fields->path}/{$key}", sprintf('%s lies outside %s to %s', Number::says($value), Number::says($least), Number::says($most)));
+                throw BadFile::at(
+                    "{$fields->path}/{$key}",
+                    sprintf('%s lies outside %s to %s', Number::says($value), Number::says($least), Number::says($most)),
+                );
             }
         }
     }

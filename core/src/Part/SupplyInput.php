@@ -41,7 +41,11 @@ final readonly class SupplyInput
     public function peakWatts(): Figure
     {
         return $this->drawAtV->isKnown() && $this->peakMa->isKnown()
-            ? Figure::exactly(max($this->peakMa->most(), $this->drawMa->most ?? 0.0, $this->startUpMa->most ?? 0.0) * $this->drawAtV->usual() / 1000, 'W', $this->peakMa->source)
+            ? Figure::exactly(
+                max($this->peakMa->most(), $this->drawMa->most ?? 0.0, $this->startUpMa->most ?? 0.0) * $this->drawAtV->usual() / 1000,
+                'W',
+                $this->peakMa->source,
+            )
             : Figure::unknown('W');
     }
 }

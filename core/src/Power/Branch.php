@@ -41,7 +41,12 @@ final class Branch
             return $this->amps[$state] = $this->ampsAt($volts, $state);
         }
 
-        return $this->amps[$state] = Balance::amps($volts, $this->ohm, $this->amps[$state] ?? 0.0, fn (float $at): float => $this->ampsAt($at, $state)) ?? throw new NoBalance($this->line);
+        return $this->amps[$state] = Balance::amps(
+            $volts,
+            $this->ohm,
+            $this->amps[$state] ?? 0.0,
+            fn (float $at): float => $this->ampsAt($at, $state),
+        ) ?? throw new NoBalance($this->line);
     }
 
     /** Volts that arrive when the rail has these. */

@@ -44,8 +44,16 @@ final class Circuit
      *
      * @throws BadSupply when a figure is impossible
      */
-    public static function of(Build $build, SupplyTree $tree, Line $source, Profile $profile, Assumption $at, array $leadOhms, float $celsius, Gaps $gaps): ?self
-    {
+    public static function of(
+        Build $build,
+        SupplyTree $tree,
+        Line $source,
+        Profile $profile,
+        Assumption $at,
+        array $leadOhms,
+        float $celsius,
+        Gaps $gaps,
+    ): ?self {
         $cells = [];
         foreach (self::sideBySide($build, $source) as $line) {
             $pack = $line->part->pack;
@@ -120,7 +128,12 @@ final class Circuit
         if ($ohm <= 0.0) {
             return [$openCircuitVolts, $this->amps($openCircuitVolts, $state)];
         }
-        $amps = Balance::amps($openCircuitVolts, $ohm, $this->last[$state] ?? 0.0, fn (float $at): float => $this->amps($at, $state)) ?? throw new NoBalance($this->source);
+        $amps = Balance::amps(
+            $openCircuitVolts,
+            $ohm,
+            $this->last[$state] ?? 0.0,
+            fn (float $at): float => $this->amps($at, $state),
+        ) ?? throw new NoBalance($this->source);
         $this->last[$state] = $amps;
 
         return [$openCircuitVolts - $amps * $ohm, $amps];

@@ -53,7 +53,9 @@ final class CircuitParts
         }
         $dropout = 0.0;
         if ($output->topology === Topology::Buck || $isLinear) {
-            $output->dropoutV->isKnown() ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false) : $this->gaps->assumed($line, FigureRef::output($output, 'dropoutV'));
+            $output->dropoutV->isKnown()
+                ? $dropout = $this->at->of("{$line->id} dropout", $output->dropoutV, false)
+                : $this->gaps->assumed($line, FigureRef::output($output, 'dropoutV'));
         } elseif ($output->topology === Topology::Unknown && $line->part->isConverter()) {
             $this->gaps->assumed($line, FigureRef::output($output, 'topology'));
         }

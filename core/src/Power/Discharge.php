@@ -317,11 +317,23 @@ final class Discharge
         $state = $this->circuit->heaviest->value;
         $volts = $branch->voltsAt($railVolts, $state);
         if ($branch->warnV !== null && $volts < $branch->warnV) {
-            $this->moment("warns {$branch->key}", $hours, 'warns', $branch->line, "{$branch->line->name()} shows its low-voltage warning: less than ".Number::says($branch->warnV).' V arrive.');
+            $this->moment(
+                "warns {$branch->key}",
+                $hours,
+                'warns',
+                $branch->line,
+                "{$branch->line->name()} shows its low-voltage warning: less than ".Number::says($branch->warnV).' V arrive.',
+            );
         }
         foreach ($branch->stages as $stage) {
             if (! $stage->holds($volts)) {
-                $this->moment("headroom {$stage->railId}", $hours, 'headroom', $stage->line, "{$stage->line->name()} has no headroom left; its output begins to fall with its input.");
+                $this->moment(
+                    "headroom {$stage->railId}",
+                    $hours,
+                    'headroom',
+                    $stage->line,
+                    "{$stage->line->name()} has no headroom left; its output begins to fall with its input.",
+                );
             }
             $this->noteStage($hours, $stage, $volts);
         }
@@ -331,7 +343,13 @@ final class Discharge
     {
         $lightest = array_key_first($this->circuit->shares);
         if ($stage->switchOffA > 0.0 && $lightest !== null && $stage->load($stage->voltsOut($volts), $lightest)[0] < $stage->switchOffA) {
-            $this->moment("sleeps {$stage->railId}", $hours, 'sleeps', $stage->line, "Left idle, {$stage->line->name()} switches itself off: less than ".Number::says($stage->switchOffA * 1000).' mA are taken.');
+            $this->moment(
+                "sleeps {$stage->railId}",
+                $hours,
+                'sleeps',
+                $stage->line,
+                "Left idle, {$stage->line->name()} switches itself off: less than ".Number::says($stage->switchOffA * 1000).' mA are taken.',
+            );
         }
         foreach ($stage->branches as $branch) {
             $this->noteWarning($hours, $branch, $stage->voltsOut($volts));

@@ -24,7 +24,14 @@ final readonly class EndCause
 
     public const NO_BALANCE = 'no-balance';
 
-    public function __construct(public string $cause, public Line $line, public PlayState $state, public float $is, public float $limit, public ?Line $through = null) {}
+    public function __construct(
+        public string $cause,
+        public Line $line,
+        public PlayState $state,
+        public float $is,
+        public float $limit,
+        public ?Line $through = null,
+    ) {}
 
     public function says(): string
     {
@@ -38,12 +45,15 @@ final readonly class EndCause
         $limit = self::n($this->limit);
         // Found at the very moment of the end, both read the same.
         $isAtLimit = $is === $limit;
-        $tooLittle = static fn (string $who): string => $isAtLimit ? "less than the {$limit} V that {$who} needs arrive" : "{$is} V arrive, {$who} needs {$limit} V";
+        $tooLittle = static fn (string $who): string => $isAtLimit
+            ? "less than the {$limit} V that {$who} needs arrive"
+            : "{$is} V arrive, {$who} needs {$limit} V";
 
         return match ($this->cause) {
             self::EMPTY => "{$name} is empty.",
             self::CUT_OFF => "The protection of {$name} cuts off{$in}, at {$limit} V.",
-            self::TRIPS => "The protection of {$name} trips{$in}: ".($isAtLimit ? "more than the {$limit} A that it carries are taken." : "{$is} A are taken, it carries {$limit} A."),
+            self::TRIPS => "The protection of {$name} trips{$in}: "
+                .($isAtLimit ? "more than the {$limit} A that it carries are taken." : "{$is} A are taken, it carries {$limit} A."),
             self::TOO_HIGH => "A full pack gives {$name} {$is} V; it takes {$limit} V at most.",
             self::HEADROOM => ($this->through?->name() ?? $name)." runs out of headroom{$in}: {$tooLittle($name)}.",
             self::NO_BALANCE => "{$name} cannot push through what is asked{$in}; its volts collapse.",
@@ -59,6 +69,13 @@ final readonly class EndCause
     /** @return array{cause: string, line: string, state: string, is: float, limit: float, says: string} */
     public function toArray(): array
     {
-        return ['cause' => $this->cause, 'line' => $this->line->id, 'state' => $this->state->says(), 'is' => round($this->is, 3), 'limit' => round($this->limit, 3), 'says' => $this->says()];
+        return [
+            'cause' => $this->cause,
+            'line' => $this->line->id,
+            'state' => $this->state->says(),
+            'is' => round($this->is, 3),
+            'limit' => round($this->limit, 3),
+            'says' => $this->says(),
+        ];
     }
 }

@@ -54,7 +54,13 @@ final class PackModel
      */
     public static function of(Line $line, Pack $pack, Assumption $at, float $celsius, ?Figure $cutOff, ?Figure $trip, Gaps $gaps): ?self
     {
-        foreach (['capacityMah' => $pack->capacityMah, 'cellNominalV' => $pack->cellNominalV, 'cellFullV' => $pack->cellFullV, 'cellEmptyV' => $pack->cellEmptyV, 'usableShare' => $pack->usableShare] as $field => $figure) {
+        foreach ([
+            'capacityMah' => $pack->capacityMah,
+            'cellNominalV' => $pack->cellNominalV,
+            'cellFullV' => $pack->cellFullV,
+            'cellEmptyV' => $pack->cellEmptyV,
+            'usableShare' => $pack->usableShare,
+        ] as $field => $figure) {
             if (! $figure->isKnown()) {
                 $gaps->missing($line, $field === 'cellFullV' || $field === 'cellEmptyV' ? 'pack.volts' : "pack.{$field}");
 

@@ -43,14 +43,32 @@ final readonly class PowerBudget
                 $from += $share * ($flows[$state]->fromSource[$key] ?? 0.0);
             }
             $own = static fn (PlayState $state): float => $flows[$state->value]->own[$key] ?? 0.0;
-            $watts = ['off' => $own(PlayState::Off), 'idle' => $own(PlayState::Idle), 'usual' => $own(PlayState::Usual), 'heavy' => $own(PlayState::Heavy), 'start' => self::startWatts($tree->feeds[$key] ?? null)];
+            $watts = [
+                'off' => $own(PlayState::Off),
+                'idle' => $own(PlayState::Idle),
+                'usual' => $own(PlayState::Usual),
+                'heavy' => $own(PlayState::Heavy),
+                'start' => self::startWatts($tree->feeds[$key] ?? null),
+            ];
             if ($watts['heavy'] > 0.0 || $watts['start'] > 0.0) {
-                $rows[] = ['key' => $key, 'line' => $branch->line, 'name' => $branch->line->name(), 'watts' => $watts, 'fromSource' => $from, 'share' => $mean > 0.0 ? $from / $mean : 0.0];
+                $rows[] = [
+                    'key' => $key,
+                    'line' => $branch->line,
+                    'name' => $branch->line->name(),
+                    'watts' => $watts,
+                    'fromSource' => $from,
+                    'share' => $mean > 0.0 ? $from / $mean : 0.0,
+                ];
             }
         }
         usort($rows, static fn (array $a, array $b): int => $b['fromSource'] <=> $a['fromSource']);
 
-        return new self($rows, ['off' => $total['off'], 'idle' => $total['idle'], 'usual' => $total['usual'], 'heavy' => $total['heavy']], $mean, max(0.0, $mean - $used));
+        return new self(
+            $rows,
+            ['off' => $total['off'], 'idle' => $total['idle'], 'usual' => $total['usual'], 'heavy' => $total['heavy']],
+            $mean,
+            max(0.0, $mean - $used),
+        );
     }
 
     /** Watts at start-up; the peak where that is not given apart. */

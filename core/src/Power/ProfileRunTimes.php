@@ -13,7 +13,13 @@ final readonly class ProfileRunTimes
     /** @return array{profile: string, leastHours: ?float, usualHours: ?float, mostHours: ?float, says: string} hours; null when unknown or without end */
     public function toArray(): array
     {
-        return ['profile' => $this->way, 'leastHours' => self::hours($this->worst), 'usualHours' => self::hours($this->usual), 'mostHours' => self::hours($this->best), 'says' => $this->usual?->end?->says() ?? ''];
+        return [
+            'profile' => $this->way,
+            'leastHours' => self::hours($this->worst),
+            'usualHours' => self::hours($this->usual),
+            'mostHours' => self::hours($this->best),
+            'says' => $this->usual?->end?->says() ?? '',
+        ];
     }
 
     private static function hours(?RunEnd $end): ?float

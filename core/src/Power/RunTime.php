@@ -72,9 +72,23 @@ final readonly class RunTime
             $profiles = $build->profilesOrDefaults();
             $first = $circuit($profiles[0], Assumption::usual());
             if ($first === null) {
-                return new self(Figure::unknown('h'), $line, $gaps->allMissing(), $gaps->allAssumed(), null, null, null, null, null, $energy, Figure::unknown('W'));
+                return new self(
+                    Figure::unknown('h'),
+                    $line,
+                    $gaps->allMissing(),
+                    $gaps->allAssumed(),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    $energy,
+                    Figure::unknown('W'),
+                );
             }
-            [$lightest, $heaviest] = $build->profiles === [] ? [$profiles[1] ?? $profiles[0], $profiles[2] ?? $profiles[0]] : self::ends($profiles, $first, $circuit);
+            [$lightest, $heaviest] = $build->profiles === []
+                ? [$profiles[1] ?? $profiles[0], $profiles[2] ?? $profiles[0]]
+                : self::ends($profiles, $first, $circuit);
             $usual = Discharge::hours($first);
             $worst = $circuit($heaviest, Assumption::worst());
             $best = $circuit($lightest, Assumption::best());
@@ -82,7 +96,19 @@ final readonly class RunTime
             $shortest = $worst === null ? $usual : Discharge::hours($worst);
             $longest = $best === null ? $usual : Discharge::hours($best);
         } catch (BadSupply $bad) {
-            return new self(Figure::unknown('h'), $line, [new Missing($bad->where, $bad->figure)], [], null, null, null, null, null, $energy, Figure::unknown('W'));
+            return new self(
+                Figure::unknown('h'),
+                $line,
+                [new Missing($bad->where, $bad->figure)],
+                [],
+                null,
+                null,
+                null,
+                null,
+                null,
+                $energy,
+                Figure::unknown('W'),
+            );
         }
 
         return new self(

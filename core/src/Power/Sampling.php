@@ -144,7 +144,16 @@ final class Sampling
 
     private function circuit(Profile $profile, Assumption $at, ?float $celsius = null): ?Circuit
     {
-        return Circuit::of($this->build, $this->tree, $this->source, $profile, $at, $this->leadOhms, $celsius ?? $this->celsius ?? $this->build->brief->roomC, new Gaps);
+        return Circuit::of(
+            $this->build,
+            $this->tree,
+            $this->source,
+            $profile,
+            $at,
+            $this->leadOhms,
+            $celsius ?? $this->celsius ?? $this->build->brief->roomC,
+            new Gaps,
+        );
     }
 
     /** @return list<string> of the figures that have a band */

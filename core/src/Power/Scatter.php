@@ -36,7 +36,15 @@ final readonly class Scatter
             $counts[min(self::BARS - 1, (int) floor(($one - $least) / $wide))]++;
         }
 
-        return array_map(static fn (int $bar, int $runs): array => ['from' => round($least + $bar * $wide, 3), 'to' => round($least + ($bar + 1) * $wide, 3), 'runs' => $runs], array_keys($counts), $counts);
+        return array_map(
+            static fn (int $bar, int $runs): array => [
+                'from' => round($least + $bar * $wide, 3),
+                'to' => round($least + ($bar + 1) * $wide, 3),
+                'runs' => $runs,
+            ],
+            array_keys($counts),
+            $counts,
+        );
     }
 
     /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "PowerBand") */

@@ -7,7 +7,14 @@ namespace PocketPlot\Power;
 /** What one figure or habit is worth: the hours at its bad end and at its good end, all else as usual. */
 final readonly class Sensitivity
 {
-    public function __construct(public string $what, public ?string $line, public string $bad, public float $badHours, public string $good, public float $goodHours) {}
+    public function __construct(
+        public string $what,
+        public ?string $line,
+        public string $bad,
+        public float $badHours,
+        public string $good,
+        public float $goodHours,
+    ) {}
 
     public function worth(): float
     {

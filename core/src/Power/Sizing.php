@@ -69,7 +69,15 @@ final class Sizing
         }
         $wattHours = $ampHours * $nominal * $series;
 
-        return new PackNeed($chemistry, $series, $ampHours, $wattHours, $wattHours / Chemistry::wattHoursPerLitre($chemistry), self::outOf($chemistry, $ampHours, $library), null);
+        return new PackNeed(
+            $chemistry,
+            $series,
+            $ampHours,
+            $wattHours,
+            $wattHours / Chemistry::wattHoursPerLitre($chemistry),
+            self::outOf($chemistry, $ampHours, $library),
+            null,
+        );
     }
 
     private static function cells(Circuit $circuit, string $chemistry, int $series, float $ampHours): PackModel
@@ -94,7 +102,12 @@ final class Sizing
         $best = null;
         foreach ($library as $part) {
             $pack = $part->pack;
-            if ($pack === null || $pack->sealed || $pack->chemistry !== $chemistry || $pack->series !== 1 || ! $pack->capacityMah->isKnown() || $pack->capacityMah->usual() <= 0.0) {
+            if ($pack === null
+                || $pack->sealed
+                || $pack->chemistry !== $chemistry
+                || $pack->series !== 1
+                || ! $pack->capacityMah->isKnown()
+                || $pack->capacityMah->usual() <= 0.0) {
                 continue;
             }
             $rows = (int) ceil($ampHours * 1000 / $pack->capacityMah->usual() - 1e-9);

@@ -65,10 +65,22 @@ final class SupplyTree
         $lines = $build->chosen();
         foreach ($lines as $line) {
             if ($line->part->pack !== null && ! $line->part->pack->sealed) {
-                $this->givers["{$line->id}:pack"] = ['line' => $line, 'output' => null, 'name' => 'pack', 'volts' => $line->part->pack->volts(), 'usb' => $line->part->givesUsb];
+                $this->givers["{$line->id}:pack"] = [
+                    'line' => $line,
+                    'output' => null,
+                    'name' => 'pack',
+                    'volts' => $line->part->pack->volts(),
+                    'usb' => $line->part->givesUsb,
+                ];
             }
             foreach ($line->part->outputs as $output) {
-                $this->givers["{$line->id}:{$output->name}"] = ['line' => $line, 'output' => $output, 'name' => $output->name, 'volts' => $output->volts, 'usb' => $line->part->givesUsb];
+                $this->givers["{$line->id}:{$output->name}"] = [
+                    'line' => $line,
+                    'output' => $output,
+                    'name' => $output->name,
+                    'volts' => $output->volts,
+                    'usb' => $line->part->givesUsb,
+                ];
             }
         }
         [$this->inCircles, $this->impossible] = $this->takeSettled();
@@ -269,7 +281,9 @@ final class SupplyTree
             }
         }
 
-        return $best === null ? null : new Feed($line, $best[2], $best[1], null, $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is');
+        return $best === null
+            ? null
+            : new Feed($line, $best[2], $best[1], null, $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is');
     }
 
     /**
@@ -283,7 +297,15 @@ final class SupplyTree
             $groups = [];
             foreach ($this->givers as $id => $giver) {
                 $part = $giver['line']->part;
-                $kind = [$part->poweredBy, $giver['usb'], $giver['output'] === null, $part->pack !== null, $part->isConverter(), $giver['volts']->least, $giver['volts']->most];
+                $kind = [
+                    $part->poweredBy,
+                    $giver['usb'],
+                    $giver['output'] === null,
+                    $part->pack !== null,
+                    $part->isConverter(),
+                    $giver['volts']->least,
+                    $giver['volts']->most,
+                ];
                 $this->places[$id] = count($this->places);
                 $groups[serialize($kind)][] = $id;
             }
@@ -446,6 +468,8 @@ final class SupplyTree
     {
         $matters = $output !== null && $rail->loads !== [];
 
-        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0) ? [new Missing($rail->line, FigureRef::of('output', 'efficiency', $rail->name))] : [];
+        return $matters && (! $output->efficiency->isKnown() || $output->efficiency->least() <= 0.0)
+            ? [new Missing($rail->line, FigureRef::of('output', 'efficiency', $rail->name))]
+            : [];
     }
 }

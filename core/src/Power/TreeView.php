@@ -49,7 +49,9 @@ final class TreeView
             return null;
         }
         try {
-            [$rest, $ohm] = $this->circuit->cells === [] ? [1.0, 0.0] : OperatingPoint::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
+            [$rest, $ohm] = $this->circuit->cells === []
+                ? [1.0, 0.0]
+                : OperatingPoint::together($this->circuit, array_fill(0, count($this->circuit->cells), 0.5));
             [$volts, $amps] = $this->circuit->balance($rest, $ohm, $state->value);
 
             return [$this->circuit->flow($volts, $state->value), $volts, $amps];
@@ -63,7 +65,9 @@ final class TreeView
         $isPack = $source->part->pack !== null;
         $says = implode(', ', array_map(static fn (Line $line): string => $line->name(), self::inTheLead($source, $build)));
         $this->nodes[] = ['id' => $source->id, 'parent' => null, 'kind' => 'source', 'line' => $source->id, 'name' => $source->name(), 'says' => $says, 'holds' => true,
-            'values' => $this->values(static fn (array $flow): ?array => $isPack ? ['volts' => $flow[1], 'amps' => $flow[2], 'watts' => $flow[1] * $flow[2], 'lost' => 0.0] : null)];
+            'values' => $this->values(
+                static fn (array $flow): ?array => $isPack ? ['volts' => $flow[1], 'amps' => $flow[2], 'watts' => $flow[1] * $flow[2], 'lost' => 0.0] : null,
+            )];
         foreach ($this->tree->railsOf($source) as $rail) {
             if ($rail->loads === []) {
                 continue;

@@ -49,7 +49,9 @@ final readonly class TripBehaviour
                 : "Nothing cuts {$line->name()} off; switch off when the play gets weak.";
         } else {
             $who = $by->id === $line->id ? 'Its own protection' : $by->name();
-            $says[] = $cutOff->isKnown() ? "{$who} cuts off at {$cutOff->says()}. The volts vanish at once: whatever runs sees its plug pulled." : "{$who} cuts off, at volts that nobody knows yet.";
+            $says[] = $cutOff->isKnown()
+                ? "{$who} cuts off at {$cutOff->says()}. The volts vanish at once: whatever runs sees its plug pulled."
+                : "{$who} cuts off, at volts that nobody knows yet.";
             if ($latches === YesNo::Unknown) {
                 $says[] = 'Nobody knows whether it stays off after it has tripped.';
                 $open[] = new Missing($by, $first->ref('latches'));
@@ -57,8 +59,16 @@ final readonly class TripBehaviour
                 $says[] = 'It stays off until a charger is plugged in: nothing starts again by itself.';
             } elseif ($rests !== null && $release->isKnown()) {
                 $says[] = $rests >= $release->least()
-                    ? sprintf('Left alone the pack recovers to %s V, above its recovery voltage of %s: the console starts, drops out and starts again. Switch off.', Number::says($rests), $release->says())
-                    : sprintf('Left alone the pack recovers to %s V, below its recovery voltage of %s: it stays dark until it is charged.', Number::says($rests), $release->says());
+                    ? sprintf(
+                        'Left alone the pack recovers to %s V, above its recovery voltage of %s: the console starts, drops out and starts again. Switch off.',
+                        Number::says($rests),
+                        $release->says(),
+                    )
+                    : sprintf(
+                        'Left alone the pack recovers to %s V, below its recovery voltage of %s: it stays dark until it is charged.',
+                        Number::says($rests),
+                        $release->says(),
+                    );
             } else {
                 $says[] = 'It comes back by itself as the pack recovers; the console may start and drop out again. Switch off.';
                 $release->isKnown() ?: $open[] = new Missing($by, $first->ref('recoveryV'));
@@ -92,7 +102,14 @@ final readonly class TripBehaviour
 
         return [$notice, $shutdown, [$shutdown === null
             ? "{$from} to the end {$long} pass; nobody knows how long a shutdown of {$board->name()} takes."
-            : sprintf('%s to the end %s pass; a shutdown of %s takes %s s: %s.', $from, $long, $board->name(), Number::says($shutdown), $notice > $shutdown ? 'time enough' : 'too short')]];
+            : sprintf(
+                '%s to the end %s pass; a shutdown of %s takes %s s: %s.',
+                $from,
+                $long,
+                $board->name(),
+                Number::says($shutdown),
+                $notice > $shutdown ? 'time enough' : 'too short',
+            )]];
     }
 
     private static function seconds(?Gauge $gauge, ?Run $run, Line $board): ?float

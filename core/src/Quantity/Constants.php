@@ -54,7 +54,15 @@ final class Constants
     public const CELL_FLOOR_V = ['Li-ion' => 2.5, 'LiPo' => 3.0, 'LiFePO4' => 2.0, 'NiMH' => 0.9, 'alkaline' => 0.8];
 
     /** How far a draw may be off, as a share, by where the figure came from: meters of a hobby bench read to a few hundredths, sheets give a typical one, listings round. Our estimate. */
-    public const DRAW_SPREAD = ['measured' => 0.03, 'datasheet' => 0.1, 'listing' => 0.25, 'guess' => 0.4, 'worked out' => 0.1, 'brief' => 0.1, 'unknown' => 0.4];
+    public const DRAW_SPREAD = [
+        'measured' => 0.03,
+        'datasheet' => 0.1,
+        'listing' => 0.25,
+        'guess' => 0.4,
+        'worked out' => 0.1,
+        'brief' => 0.1,
+        'unknown' => 0.4,
+    ];
 
     /** Watts that still-air convection and radiation carry off a square metre of box for each kelvin: 5 to 10 in textbooks, the middle for a hand-held box. */
     public const BOX_W_PER_M2K = 8.0;

@@ -56,7 +56,10 @@ final class Typed
         $pieces = count($pieces) === 1 && preg_match('/^[^\/]+\s\/\s/', $text) === 1 ? (preg_split('/\s+\/\s+/', $text) ?: []) : $pieces;
         // A unit written once, at the end, holds for all.
         preg_match('/[\d.,]\s*([^\d\s.,]\S*)\s*$/u', (string) end($pieces), $named);
-        $values = array_map(static fn (string $piece): float => self::one(preg_match('/[\d.,\/]\s*$/u', $piece) === 1 ? $piece.($named[1] ?? '') : $piece, $unit, $text), $pieces);
+        $values = array_map(
+            static fn (string $piece): float => self::one(preg_match('/[\d.,\/]\s*$/u', $piece) === 1 ? $piece.($named[1] ?? '') : $piece, $unit, $text),
+            $pieces,
+        );
         if ($values === [] || count($values) > 3) {
             throw self::bad($text, $unit);
         }
@@ -120,7 +123,8 @@ final class Typed
     /** @throws BadFigure */
     public static function money(string $text, string $currency): Money
     {
-        if (preg_match('/^\s*(?:([A-Za-z]{3})\s*)?(\d{1,9}(?:[.,]\d{1,4})?)\s*([A-Za-z]{3})?\s*$/', $text, $found, PREG_UNMATCHED_AS_NULL) !== 1 || (isset($found[1]) && isset($found[3]))) {
+        if (preg_match('/^\s*(?:([A-Za-z]{3})\s*)?(\d{1,9}(?:[.,]\d{1,4})?)\s*([A-Za-z]{3})?\s*$/', $text, $found, PREG_UNMATCHED_AS_NULL) !== 1
+            || (isset($found[1]) && isset($found[3]))) {
             throw BadFigure::notMoney($text);
         }
 

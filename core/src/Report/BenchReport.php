@@ -40,7 +40,10 @@ final class BenchReport
             'tests' => array_map(self::test(...), $tests),
             'fit' => ['factors' => $calibration->factors, 'lacking' => $calibration->lacking],
             'odd' => $odd === null ? null : [
-                'readings' => array_map(static fn (Compared $one): string => $one->reading->id, $odd->odd), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
+                'readings' => array_map(
+                    static fn (Compared $one): string => $one->reading->id,
+                    $odd->odd,
+                ), 'says' => $odd->says, 'explanations' => $odd->explanations, 'measure' => $odd->measure,
             ],
             'sweeps' => (object) array_map(Sweep::begin(...), self::supplies($build)),
             'profiles' => array_map(static fn ($profile): string => $profile->name, $build->profilesOrDefaults()),
@@ -71,7 +74,10 @@ final class BenchReport
         $asks = $sweep === null ? [] : $sweep->asks;
         $supply = $line?->part->supply;
         if ($isOfThisPart && $sweep !== null && $supply !== null && $sweep->isBeyond($supply)) {
-            $asks[] = sprintf('It was lit only above the %s V that its sheet allows: read both again before it is given that much once more.', Number::says(Sweep::begin($supply)['mostV'] ?? 0.0));
+            $asks[] = sprintf(
+                'It was lit only above the %s V that its sheet allows: read both again before it is given that much once more.',
+                Number::says(Sweep::begin($supply)['mostV'] ?? 0.0),
+            );
         }
         if ($isOfThisPart && $replacements === [] && $reading instanceof Draw && $reading->state->isOfPlay()) {
             $asks[] = 'Nothing is known of its other states: meter it idle, in usual play and at its heaviest, then it can count.';
@@ -85,7 +91,9 @@ final class BenchReport
             'asks' => $asks,
             'isOfThisPart' => $isOfThisPart,
             'replaces' => array_map(static fn (Replacement $one): array => [
-                'figure' => (string) $one->figure, 'name' => Measuring::isKnown($one->figure) ? Measuring::name($one->figure) : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
+                'figure' => (string) $one->figure, 'name' => Measuring::isKnown($one->figure)
+                    ? Measuring::name($one->figure)
+                    : $one->says, 'typed' => $one->typed, 'stated' => $one->stated, 'says' => $one->says,
                 'counts' => $line !== null && FigurePlace::of($one->figure)?->holds($line->part->raw, $one->typed) === true,
             ], $replacements),
         ];
@@ -95,7 +103,9 @@ final class BenchReport
     private static function predictedCharge(Reading $reading, Build $build): string
     {
         $line = $reading instanceof Charge ? $build->line($reading->line) : null;
-        $hours = ! $reading instanceof Charge || $line === null ? null : ChargePlan::of($build, $line, null)?->atRest?->hoursBetween($reading->fromShare ?? 0.0, $reading->toShare ?? 1.0);
+        $hours = ! $reading instanceof Charge || $line === null
+            ? null
+            : ChargePlan::of($build, $line, null)?->atRest?->hoursBetween($reading->fromShare ?? 0.0, $reading->toShare ?? 1.0);
 
         return $hours === null ? '' : '; '.Number::says($hours).' h were predicted';
     }
@@ -109,7 +119,10 @@ final class BenchReport
             'reading' => $test->reading->id, 'takenOn' => (string) $test->reading->takenOn, 'part' => $test->reading->part, 'profile' => $test->reading->profile, 'simulated' => $test->reading->taken->simulated,
             'measuredHours' => $round($test->measuredHours), 'predictedHours' => $round($test->predictedHours), 'leastHours' => $round($test->leastHours), 'mostHours' => $round($test->mostHours),
             'ratio' => $round($test->ratio()), 'within' => $test->isWithin(), 'says' => $test->says(),
-            'predicted' => array_map(static fn (array $row): array => [round($row['h'], 4), round($row['volts'], 3), round($row['amps'], 4)], $test->run->rows ?? []),
+            'predicted' => array_map(
+                static fn (array $row): array => [round($row['h'], 4), round($row['volts'], 3), round($row['amps'], 4)],
+                $test->run->rows ?? [],
+            ),
             'measured' => array_map(static fn (array $row): array => [round($row[0] / 3600, 4), $row[1], $row[2]], $test->reading->log),
         ];
     }

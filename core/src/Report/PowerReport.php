@@ -65,7 +65,20 @@ final class PowerReport
         $id = static fn (Line $line): string => $line->id;
 
         return [
-            'profiles' => array_map(static fn (Profile $profile): array => ['off' => 0.0, 'idle' => 0.0, 'usual' => 0.0, 'heavy' => 0.0, 'brightness' => null, 'volume' => null, 'fan' => null, 'radio' => null, ...BuildWriter::profile($profile)], $this->build->profilesOrDefaults()),
+            'profiles' => array_map(
+                static fn (Profile $profile): array => [
+                    'off' => 0.0,
+                    'idle' => 0.0,
+                    'usual' => 0.0,
+                    'heavy' => 0.0,
+                    'brightness' => null,
+                    'volume' => null,
+                    'fan' => null,
+                    'radio' => null,
+                    ...BuildWriter::profile($profile),
+                ],
+                $this->build->profilesOrDefaults(),
+            ),
             'profilesAreDefaults' => $this->build->profiles === [],
             'profile' => (int) array_search($this->profile, $this->build->profilesOrDefaults(), true),
             'celsius' => $this->celsius,
@@ -114,7 +127,13 @@ final class PowerReport
         }
         $packs = new PackChoices($this->build, $source, $this->profile, $this->celsius);
         $choices = $packs->among($library, $hours);
-        $left = PackRoom::of($this->facts->bodyLine(), $this->facts->inBody(), $source->id, $this->facts->margin('packing-easy'), $this->build->brief->largestMm);
+        $left = PackRoom::of(
+            $this->facts->bodyLine(),
+            $this->facts->inBody(),
+            $source->id,
+            $this->facts->margin('packing-easy'),
+            $this->build->brief->largestMm,
+        );
         $room = $cm3 ?? $left->cm3;
 
         return new SizingReport(

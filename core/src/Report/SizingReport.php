@@ -42,8 +42,18 @@ final readonly class SizingReport
             'needs' => array_map(static fn (PackNeed $need): array => $need->toArray(), $this->needs),
             'packs' => array_map(static fn (PackChoice $choice): array => $choice->toArray(), $this->choices),
             'leftCm3' => $this->left->cm3 === null ? null : round($this->left->cm3, 1),
-            'leftWants' => $this->left->wants === null || $this->left->figure === null ? null : Measuring::name($this->left->figure)." of {$this->left->wants->name()}", 'roomCm3' => $this->roomCm3 === null ? null : round($this->roomCm3, 1),
-            'within' => array_map(static fn (array $one): array => ['part' => $one['part']->id, 'name' => $one['part']->name, 'count' => $one['count'], 'hours' => round($one['hours'], 3)], $this->within),
+            'leftWants' => $this->left->wants === null || $this->left->figure === null
+                ? null
+                : Measuring::name($this->left->figure)." of {$this->left->wants->name()}", 'roomCm3' => $this->roomCm3 === null ? null : round($this->roomCm3, 1),
+            'within' => array_map(
+                static fn (array $one): array => [
+                    'part' => $one['part']->id,
+                    'name' => $one['part']->name,
+                    'count' => $one['count'],
+                    'hours' => round($one['hours'], 3),
+                ],
+                $this->within,
+            ),
         ];
     }
 }

@@ -64,7 +64,12 @@ final readonly class SourceReport
     /** @return array{line: string, figure: string, says: string, how: string} */
     private static function gap(Missing $missing): array
     {
-        return ['line' => $missing->line->id, 'figure' => (string) $missing->figure, 'says' => Measuring::name($missing->figure)." of {$missing->line->name()}", 'how' => Measuring::how($missing->figure)];
+        return [
+            'line' => $missing->line->id,
+            'figure' => (string) $missing->figure,
+            'says' => Measuring::name($missing->figure)." of {$missing->line->name()}",
+            'how' => Measuring::how($missing->figure),
+        ];
     }
 
     private static function round(?float $value): ?float
@@ -79,7 +84,10 @@ final readonly class SourceReport
             'hours' => self::round($run->hours),
             'end' => $run->end?->toArray(),
             'chargeLeft' => self::round($run->chargeLeft), 'leftWh' => self::round($run->leftWh()),
-            'rows' => array_map(static fn (array $row): array => array_map(self::round(...), $row), self::thinned($run->rows, max(1, intdiv(count($run->rows), self::ROWS)))),
+            'rows' => array_map(
+                static fn (array $row): array => array_map(self::round(...), $row),
+                self::thinned($run->rows, max(1, intdiv(count($run->rows), self::ROWS))),
+            ),
             'moments' => array_map(static fn (Moment $moment): array => $moment->toArray(), $run->moments),
             'used' => $run->used->toArray(),
         ];

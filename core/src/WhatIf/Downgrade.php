@@ -35,7 +35,9 @@ final class Downgrade
             'room' => $part->body === null || $part->body->drawn ? 0.0 : $part->body->cavity()->volumeCm3() ?? 0.0,
             'controls' => $controls === null ? 0.0 : (float) ($controls->dPads + $controls->buttons + $controls->sticks + $controls->knobs),
             'storage' => $part->storage?->capacityGb->usual ?? 0.0,
-            'current' => (float) max([0.0, ...array_map(static fn ($output): float => $output->continuousMa->usual ?? 0.0, $part->isConverter() ? $part->outputs : [])]),
+            'current' => (float) max(
+                [0.0, ...array_map(static fn ($output): float => $output->continuousMa->usual ?? 0.0, $part->isConverter() ? $part->outputs : [])],
+            ),
         ]);
     }
 }

@@ -40,7 +40,9 @@ final readonly class PackTrial
     /** @param  Line  $source  the line whose pack is in question */
     public function __construct(private Build $build, private Line $source)
     {
-        $this->rules = array_keys(array_filter(RuleBook::metas(), static fn (Meta $meta): bool => $meta->family() === 'power' && $meta->id !== RunTimeWanted::meta()->id));
+        $this->rules = array_keys(
+            array_filter(RuleBook::metas(), static fn (Meta $meta): bool => $meta->family() === 'power' && $meta->id !== RunTimeWanted::meta()->id),
+        );
         $facts = new Facts($build);
         $this->clashes = self::clashesOf($this->rules, $facts);
         $this->misfits = array_filter(self::misfits($facts), static fn (Finding $finding): bool => ! in_array($source->id, $finding->lines, true));
@@ -57,7 +59,10 @@ final readonly class PackTrial
     {
         return array_values(array_map(
             static fn (Finding $finding): string => $finding->says(),
-            array_filter(self::clashesOf($this->rules, $facts), fn (Finding $finding): bool => ! isset($this->clashes[$finding->key()]) || $this->isItsOwn($finding)),
+            array_filter(
+                self::clashesOf($this->rules, $facts),
+                fn (Finding $finding): bool => ! isset($this->clashes[$finding->key()]) || $this->isItsOwn($finding),
+            ),
         ));
     }
 

@@ -57,7 +57,10 @@ final class PinPlan
             }
         }
 
-        return ['assigned' => array_map(static fn (int $index): array => ['who' => $wants[$index]['who'], 'function' => $wants[$index]['function']], $plan->taken), 'unmet' => $unmet];
+        return [
+            'assigned' => array_map(static fn (int $index): array => ['who' => $wants[$index]['who'], 'function' => $wants[$index]['function']], $plan->taken),
+            'unmet' => $unmet,
+        ];
     }
 
     /** @param  array<array-key, true>  $tried */

@@ -99,7 +99,13 @@ export function BuildList() {
                 {builds.isError && <p role="alert">{builds.error.message}</p>}
                 {(total > fewBuilds || words !== '') && (
                     <div className="mb-5 flex flex-wrap items-end gap-x-4 gap-y-2">
-                        <Field label="Search name and purpose" type="search" className="w-full max-w-sm" value={words} onChange={(event) => setWords(event.target.value)} />
+                        <Field
+                            label="Search name and purpose"
+                            type="search"
+                            className="w-full max-w-sm"
+                            value={words}
+                            onChange={(event) => setWords(event.target.value)}
+                        />
                         <p className="pb-1.5 text-pencil" role="status">
                             {sought === '' ? `${total} builds` : total === 0 ? 'No build has all these words.' : `${total} found`}
                         </p>
@@ -109,8 +115,9 @@ export function BuildList() {
                     <div className="dot-grid rounded-sm border border-dashed border-edge p-8">
                         <h2 className="mb-2 text-xl">No builds yet</h2>
                         <p className="mb-4 max-w-prose">
-                            A build starts with a brief: what it is for, how long it should run, what it may cost. Then come the big three, board, display and controls, and Pocket Plot says from the first
-                            part on what fits, what clashes and what nobody has measured. If you would rather look at one first, take a copy of a demo build.
+                            A build starts with a brief: what it is for, how long it should run, what it may cost. Then come the big three, board, display and
+                            controls, and Pocket Plot says from the first part on what fits, what clashes and what nobody has measured. If you would rather look
+                            at one first, take a copy of a demo build.
                         </p>
                         <Button look="pen" onClick={() => setStarting(true)}>
                             Begin a build
@@ -119,7 +126,10 @@ export function BuildList() {
                 )}
                 <ul className="grid gap-5 md:grid-cols-2 lg:grid-cols-3">
                     {cards.map((card) => (
-                        <li key={card.id} className="relative flex flex-col rounded-sm border border-line bg-leaf p-5 shadow-sm focus-within:border-pen hover:border-pen">
+                        <li
+                            key={card.id}
+                            className="relative flex flex-col rounded-sm border border-line bg-leaf p-5 shadow-sm focus-within:border-pen hover:border-pen"
+                        >
                             <div className="mb-2 flex items-start justify-between gap-2">
                                 <h2 className="text-xl">
                                     <Link className="after:absolute after:inset-0" to={`/builds/${card.id}/parts`}>
@@ -130,7 +140,10 @@ export function BuildList() {
                             </div>
                             {card.vitals === null ? <Unreadable card={card} /> : <Sums card={card} vitals={card.vitals} />}
                             <DropdownMenu.Root>
-                                <DropdownMenu.Trigger className="absolute right-3 bottom-3 z-10 min-h-9 min-w-9 rounded-sm text-pencil hover:text-pen" aria-label={`More for ${card.name}`}>
+                                <DropdownMenu.Trigger
+                                    className="absolute right-3 bottom-3 z-10 min-h-9 min-w-9 rounded-sm text-pencil hover:text-pen"
+                                    aria-label={`More for ${card.name}`}
+                                >
                                     ⋯
                                 </DropdownMenu.Trigger>
                                 <DropdownMenu.Portal>
@@ -140,7 +153,10 @@ export function BuildList() {
                                                 Save as a file
                                             </a>
                                         </DropdownMenu.Item>
-                                        <DropdownMenu.Item className="cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash" onSelect={() => discard.mutate(card)}>
+                                        <DropdownMenu.Item
+                                            className="cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash"
+                                            onSelect={() => discard.mutate(card)}
+                                        >
                                             Put away
                                         </DropdownMenu.Item>
                                     </DropdownMenu.Content>
@@ -230,7 +246,12 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
                 }}
             >
                 <h3 className="text-lg">On a blank page</h3>
-                <Field label="Its name" value={name} onChange={(event) => setName(event.target.value)} problem={blank.error instanceof Problem ? (blank.error.about('name') ?? blank.error.message) : undefined} />
+                <Field
+                    label="Its name"
+                    value={name}
+                    onChange={(event) => setName(event.target.value)}
+                    problem={blank.error instanceof Problem ? (blank.error.about('name') ?? blank.error.message) : undefined}
+                />
                 <Button type="submit" look="pen" disabled={blank.isPending}>
                     Begin with the brief
                 </Button>
@@ -240,7 +261,12 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
                 <ul className="grid gap-2">
                     {demos.map(([slug, title, words]) => (
                         <li key={slug}>
-                            <button type="button" className="w-full rounded-sm border border-line bg-leaf p-3 text-left hover:border-pen" disabled={copy.isPending} onClick={() => copy.mutate(slug)}>
+                            <button
+                                type="button"
+                                className="w-full rounded-sm border border-line bg-leaf p-3 text-left hover:border-pen"
+                                disabled={copy.isPending}
+                                onClick={() => copy.mutate(slug)}
+                            >
                                 <span className="font-semibold">A copy of {title}</span>
                                 <span className="block text-sm text-pencil">{words}</span>
                             </button>
@@ -283,7 +309,14 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
             <label className="mb-1 block text-sm font-semibold" htmlFor="build-file">
                 A file that ends in .pocketplot.json
             </label>
-            <input ref={chooser} id="build-file" type="file" accept=".json,application/json" onChange={(event) => void choose(event)} className="mb-3 block w-full" />
+            <input
+                ref={chooser}
+                id="build-file"
+                type="file"
+                accept=".json,application/json"
+                onChange={(event) => void choose(event)}
+                className="mb-3 block w-full"
+            />
             {tooLarge !== null && (
                 <p role="alert" className="mb-3 border-l-4 border-clash pl-3">
                     The file has {number(tooLarge / 1e6)} MB; at most {mostBytes / 1e6} MB are read. Nothing was changed.
@@ -320,7 +353,9 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
                         </ul>
                     </details>
                     {preview.data.unused.length > 0 && <p className="mb-2 text-sm">Not taken, since no line uses them: {preview.data.unused.join(', ')}.</p>}
-                    {preview.data.kept.length > 0 && <p className="mb-2 text-sm">Kept although this version does not know them: {preview.data.kept.join(', ')}.</p>}
+                    {preview.data.kept.length > 0 && (
+                        <p className="mb-2 text-sm">Kept although this version does not know them: {preview.data.kept.join(', ')}.</p>
+                    )}
                     <Button look="pen" onClick={() => take.mutate()} disabled={take.isPending}>
                         Take it as a new build
                     </Button>

@@ -11,9 +11,17 @@ export function MarginNotes({ findings, label, brief = false }: { findings: Find
         <ul aria-label={label} className={`grid ${brief ? 'gap-0' : 'gap-1'}`}>
             {open_.map((finding) => (
                 <li key={finding.key}>
-                    <button type="button" onClick={() => open(finding.key)} className="group flex min-h-7 w-full items-start gap-1.5 rounded-sm px-1 py-0.5 text-left text-[0.9rem] leading-snug hover:bg-pen-wash" data-finding={finding.key}>
+                    <button
+                        type="button"
+                        onClick={() => open(finding.key)}
+                        className="group flex min-h-7 w-full items-start gap-1.5 rounded-sm px-1 py-0.5 text-left text-[0.9rem] leading-snug hover:bg-pen-wash"
+                        data-finding={finding.key}
+                    >
                         <Peg verdict={finding.verdict} size={18} />
-                        <span className={`group-hover:underline ${!brief || finding.verdict === 'clash' ? 'line-clamp-3' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`} title={finding.says ?? undefined}>
+                        <span
+                            className={`group-hover:underline ${!brief || finding.verdict === 'clash' ? 'line-clamp-3' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`}
+                            title={finding.says ?? undefined}
+                        >
                             {finding.says}
                         </span>
                     </button>

@@ -68,7 +68,15 @@ export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure
                 </span>
             ) : (
                 <span className="flex gap-2">
-                    <input id={id} className={`${inputLook} figures max-w-64`} value={typed} placeholder={entry.unit} aria-invalid={problem !== null} aria-describedby={`${id}-said`} onChange={(event) => setTyped(event.target.value)} />
+                    <input
+                        id={id}
+                        className={`${inputLook} figures max-w-64`}
+                        value={typed}
+                        placeholder={entry.unit}
+                        aria-invalid={problem !== null}
+                        aria-describedby={`${id}-said`}
+                        onChange={(event) => setTyped(event.target.value)}
+                    />
                     <Button type="submit" look="pen" disabled={typed.trim() === ''}>
                         Write it down
                     </Button>

@@ -101,7 +101,9 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
     const byHand = finding.remedies.filter((remedy) => remedy.kind !== 'swap' && remedy.kind !== 'add');
     const apply = async (remedy: FoundRemedy) => {
         const answer = await edit((path, version) =>
-            remedy.line === null ? api.post<Build>(`${path}/lines`, { version, part: remedy.libraryId, role: remedy.role }) : api.post<Build>(`${path}/lines/${remedy.line}/swap`, { version, part: remedy.libraryId }),
+            remedy.line === null
+                ? api.post<Build>(`${path}/lines`, { version, part: remedy.libraryId, role: remedy.role })
+                : api.post<Build>(`${path}/lines/${remedy.line}/swap`, { version, part: remedy.libraryId }),
         );
         if (answer instanceof Error) return;
         notices.say(remedy.line === null ? `${remedy.part.name} was added.` : `${remedy.part.name} took the place.`);
@@ -118,11 +120,18 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
                     <li key={`${remedy.line ?? 'add'}${remedy.libraryId}`} className="rounded-sm border border-line bg-leaf p-3">
                         <div className="flex items-start justify-between gap-3">
                             <p>
-                                <span className="text-sm text-pencil">{remedy.line === null ? 'Add' : `Instead of ${build.lines.find((line) => line.id === remedy.line)?.part.name ?? ''}`}</span>
+                                <span className="text-sm text-pencil">
+                                    {remedy.line === null ? 'Add' : `Instead of ${build.lines.find((line) => line.id === remedy.line)?.part.name ?? ''}`}
+                                </span>
                                 <br />
                                 <span className="font-semibold">{remedy.part.name}</span>
                             </p>
-                            <Button look="pen" disabled={busy} onClick={() => void apply(remedy)} aria-label={`${remedy.line === null ? 'Add' : 'Take it:'} ${remedy.part.name}`}>
+                            <Button
+                                look="pen"
+                                disabled={busy}
+                                onClick={() => void apply(remedy)}
+                                aria-label={`${remedy.line === null ? 'Add' : 'Take it:'} ${remedy.part.name}`}
+                            >
                                 {remedy.line === null ? 'Add' : 'Take it'}
                             </Button>
                         </div>
@@ -139,7 +148,9 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
                 <ul className="mt-3 grid gap-2">
                     {byHand.map((remedy, index) => (
                         <li key={index} className="border-l-4 border-edge pl-3">
-                            <span className="text-sm text-pencil">{remedy.kind === 'measure' ? 'Find out' : remedy.kind === 'brief' ? 'In the brief' : 'By hand'}</span>
+                            <span className="text-sm text-pencil">
+                                {remedy.kind === 'measure' ? 'Find out' : remedy.kind === 'brief' ? 'In the brief' : 'By hand'}
+                            </span>
                             <br />
                             {remedy.says}
                             {remedy.kind === 'measure' && <FindOut build={build} line={remedy.line} figure={remedy.figure} />}

@@ -11,22 +11,59 @@ interface Vital {
 }
 
 export const vitals: Vital[] = [
-    { what: 'Cost', show: (v) => `${v.cost.amount} ${v.cost.currency}`, target: (v) => (v.cost.target === null ? 'no budget' : `of ${v.cost.target}`), verdict: (v) => v.cost.verdict },
-    { what: 'Run time', show: (v) => runTime(v.runTime), target: (v) => (v.runTime.targetHours === null ? 'none wanted' : `wanted ${number(v.runTime.targetHours)} h`), verdict: (v) => v.runTime.verdict },
-    { what: 'Size mm', show: (v) => size(v.size), target: (v) => (v.size.targetMm === null ? 'any' : `in ${v.size.targetMm.join('×')}`), verdict: (v) => v.size.verdict },
-    { what: 'Weight', show: (v) => mass(v.mass), target: (v) => (v.mass.targetGrams === null ? 'any' : `of ${v.mass.targetGrams >= 1000 ? `${number(v.mass.targetGrams / 1000)} kg` : `${v.mass.targetGrams} g`}`), verdict: (v) => v.mass.verdict },
+    {
+        what: 'Cost',
+        show: (v) => `${v.cost.amount} ${v.cost.currency}`,
+        target: (v) => (v.cost.target === null ? 'no budget' : `of ${v.cost.target}`),
+        verdict: (v) => v.cost.verdict,
+    },
+    {
+        what: 'Run time',
+        show: (v) => runTime(v.runTime),
+        target: (v) => (v.runTime.targetHours === null ? 'none wanted' : `wanted ${number(v.runTime.targetHours)} h`),
+        verdict: (v) => v.runTime.verdict,
+    },
+    {
+        what: 'Size mm',
+        show: (v) => size(v.size),
+        target: (v) => (v.size.targetMm === null ? 'any' : `in ${v.size.targetMm.join('×')}`),
+        verdict: (v) => v.size.verdict,
+    },
+    {
+        what: 'Weight',
+        show: (v) => mass(v.mass),
+        target: (v) =>
+            v.mass.targetGrams === null ? 'any' : `of ${v.mass.targetGrams >= 1000 ? `${number(v.mass.targetGrams / 1000)} kg` : `${v.mass.targetGrams} g`}`,
+        verdict: (v) => v.mass.verdict,
+    },
     { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to settle', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
     { what: 'Unmeasured', show: (v) => String(v.unmeasured), target: () => 'to measure', verdict: (v) => (v.unmeasured > 0 ? 'unmeasured' : 'fits') },
-    { what: 'Finished', show: (v) => finish(v.finish), target: (v) => (v.finish.undated > 0 ? `${v.finish.undated} undated` : v.finish.on === null ? 'no parts yet' : 'earliest') },
+    {
+        what: 'Finished',
+        show: (v) => finish(v.finish),
+        target: (v) => (v.finish.undated > 0 ? `${v.finish.undated} undated` : v.finish.on === null ? 'no parts yet' : 'earliest'),
+    },
 ];
 
 /** What differs between two sets of vitals, as people read them. */
 export function differing(before: Vitals, after: Vitals): { what: string; was: string; is: string; verdict: Verdict | undefined }[] {
-    return vitals.map((vital) => ({ what: vital.what, was: vital.show(before), is: vital.show(after), verdict: vital.verdict?.(after) })).filter(({ was, is }) => was !== is);
+    return vitals
+        .map((vital) => ({ what: vital.what, was: vital.show(before), is: vital.show(after), verdict: vital.verdict?.(after) }))
+        .filter(({ was, is }) => was !== is);
 }
 
 /** One line at the head of every page. What moved by the last edit shows what it was. */
-export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: Vitals; before: Vitals | null; onNext: (key: string) => void; buildId: string }) {
+export function VitalsLine({
+    vitals: now,
+    before,
+    onNext,
+    buildId,
+}: {
+    vitals: Vitals;
+    before: Vitals | null;
+    onNext: (key: string) => void;
+    buildId: string;
+}) {
     const { next } = now;
     const isNote = next.kind === 'settle' || next.kind === 'measure';
     return (
@@ -47,7 +84,9 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
                                 <dd className="figures truncate text-[0.98rem] leading-tight max-sm:text-[0.9rem] font-semibold tracking-[-0.05em]!" title={is}>
                                     {is}
                                 </dd>
-                                <dd className="figures truncate text-xs tracking-[-0.05em]! text-pencil">{moved ? <span className="text-pen">was {was}</span> : vital.target(now)}</dd>
+                                <dd className="figures truncate text-xs tracking-[-0.05em]! text-pencil">
+                                    {moved ? <span className="text-pen">was {was}</span> : vital.target(now)}
+                                </dd>
                             </div>
                         );
                     })}
@@ -56,7 +95,12 @@ export function VitalsLine({ vitals: now, before, onNext, buildId }: { vitals: V
                     <p className="text-sm text-pencil">Next</p>
                     <p className="text-[0.95rem] leading-tight">
                         {isNote && next.ref !== null ? (
-                            <button type="button" className="line-clamp-2 text-left font-semibold text-pen hover:underline" title={next.says} onClick={() => onNext(next.ref ?? '')}>
+                            <button
+                                type="button"
+                                className="line-clamp-2 text-left font-semibold text-pen hover:underline"
+                                title={next.says}
+                                onClick={() => onNext(next.ref ?? '')}
+                            >
                                 {next.says}
                             </button>
                         ) : (

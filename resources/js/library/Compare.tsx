@@ -14,14 +14,17 @@ export default function Compare() {
     useEffect(() => {
         document.title = 'Side by side · Pocket Plot';
     }, []);
-    const facets = (compared.data?.facets ?? []).map((facet) => ({ ...facet, rows: facet.rows.filter((row) => all || row.differs) })).filter((facet) => facet.rows.length > 0);
+    const facets = (compared.data?.facets ?? [])
+        .map((facet) => ({ ...facet, rows: facet.rows.filter((row) => all || row.differs) }))
+        .filter((facet) => facet.rows.length > 0);
     return (
         <PageFrame
             title="Side by side"
             says="Rows that differ carry a bar at the left."
             tools={
                 <label className="flex min-h-9 items-center gap-2">
-                    <input type="checkbox" className="size-5 accent-pen" checked={all} onChange={(event) => setAll(event.target.checked)} /> Show what is alike, too
+                    <input type="checkbox" className="size-5 accent-pen" checked={all} onChange={(event) => setAll(event.target.checked)} /> Show what is alike,
+                    too
                 </label>
             }
         >
@@ -46,19 +49,32 @@ export default function Compare() {
                         {facets.map((facet) => (
                             <tbody key={facet.facet}>
                                 <tr>
-                                    <th scope="rowgroup" colSpan={compared.data.parts.length + 1} className="font-head border-b border-line pt-4 text-left text-lg">
+                                    <th
+                                        scope="rowgroup"
+                                        colSpan={compared.data.parts.length + 1}
+                                        className="font-head border-b border-line pt-4 text-left text-lg"
+                                    >
                                         {facet.label}
                                     </th>
                                 </tr>
                                 {facet.rows.map((row) => (
-                                    <tr key={row.label} className={`border-b border-dotted border-line ${row.differs ? 'bg-leaf' : ''}`} data-differs={row.differs}>
-                                        <th scope="row" className={`border-l-4 px-2 py-1 text-left font-normal ${row.differs ? 'border-pen' : 'border-transparent'}`}>
+                                    <tr
+                                        key={row.label}
+                                        className={`border-b border-dotted border-line ${row.differs ? 'bg-leaf' : ''}`}
+                                        data-differs={row.differs}
+                                    >
+                                        <th
+                                            scope="row"
+                                            className={`border-l-4 px-2 py-1 text-left font-normal ${row.differs ? 'border-pen' : 'border-transparent'}`}
+                                        >
                                             {row.label}
                                         </th>
                                         {row.says.map((says, index) => (
                                             <td key={index} className={`figures px-2 py-1 text-[0.95rem] ${row.differs ? 'font-semibold' : ''}`}>
                                                 {says ?? <span className="text-pencil">–</span>}
-                                                {says !== null && row.source[index] !== '' && row.source[index] !== 'datasheet' && <span className="block text-xs font-normal text-pencil">{row.source[index]}</span>}
+                                                {says !== null && row.source[index] !== '' && row.source[index] !== 'datasheet' && (
+                                                    <span className="block text-xs font-normal text-pencil">{row.source[index]}</span>
+                                                )}
                                             </td>
                                         ))}
                                     </tr>

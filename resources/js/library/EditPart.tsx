@@ -19,7 +19,10 @@ export default function EditPart() {
     }, [id]);
     const save = async (spec: Group): Promise<Problem | null> => {
         try {
-            const saved = id === undefined ? await api.post<PartPage>('/parts', { part: spec }) : await api.put<PartPage>(`/parts/${id}`, { version: found.data?.version, part: spec });
+            const saved =
+                id === undefined
+                    ? await api.post<PartPage>('/parts', { part: spec })
+                    : await api.put<PartPage>(`/parts/${id}`, { version: found.data?.version, part: spec });
             cache.setQueryData(['part', String(saved.libraryId)], saved);
             void cache.invalidateQueries({ queryKey: ['library'] });
             notices.say(`${saved.part.name} is kept.`);
@@ -30,11 +33,20 @@ export default function EditPart() {
         }
     };
     return (
-        <PageFrame title={id === undefined ? 'A new part' : (found.data?.part.name ?? '…')} says="Leave open what you do not know: an honest gap is better than a guess. A guess is fine when it says so.">
+        <PageFrame
+            title={id === undefined ? 'A new part' : (found.data?.part.name ?? '…')}
+            says="Leave open what you do not know: an honest gap is better than a guess. A guess is fine when it says so."
+        >
             <BackTo to={id === undefined ? '/library' : `/library/${id}`}>{id === undefined ? 'Library' : 'The part'}</BackTo>
             {found.isError && <p role="alert">{found.error.message}</p>}
             {(id === undefined || found.data !== undefined) && (
-                <PartForm key={id ?? 'new'} spec={id === undefined ? { name: '', role: 'board', facets: {} } : (found.data?.spec as Group)} onSave={save} onLeave={() => void go(id === undefined ? '/library' : `/library/${id}`)} saveWords={id === undefined ? 'Keep it' : 'Keep the change'} />
+                <PartForm
+                    key={id ?? 'new'}
+                    spec={id === undefined ? { name: '', role: 'board', facets: {} } : (found.data?.spec as Group)}
+                    onSave={save}
+                    onLeave={() => void go(id === undefined ? '/library' : `/library/${id}`)}
+                    saveWords={id === undefined ? 'Keep it' : 'Keep the change'}
+                />
             )}
         </PageFrame>
     );

@@ -45,11 +45,23 @@ export default function Library() {
             { replace: true },
         );
     const facets = useQuery({ queryKey: ['facets'], queryFn: () => api.get<Facets>('/facets'), staleTime: Infinity });
-    const query = new URLSearchParams({ q: words, ...(role === '' ? {} : { role }), ...(facet === '' ? {} : { facet }), ...(own ? { own: '1' } : {}), from: String(from) }).toString();
-    const found = useQuery({ queryKey: ['library', query], queryFn: () => api.get<{ total: number; parts: LibraryPart[] }>(`/parts?${query}`), placeholderData: (before) => before });
+    const query = new URLSearchParams({
+        q: words,
+        ...(role === '' ? {} : { role }),
+        ...(facet === '' ? {} : { facet }),
+        ...(own ? { own: '1' } : {}),
+        from: String(from),
+    }).toString();
+    const found = useQuery({
+        queryKey: ['library', query],
+        queryFn: () => api.get<{ total: number; parts: LibraryPart[] }>(`/parts?${query}`),
+        placeholderData: (before) => before,
+    });
     const total = found.data?.total ?? 0;
     const tick = (part: LibraryPart) =>
-        setChosen((before) => (before.some((one) => one.libraryId === part.libraryId) ? before.filter((one) => one.libraryId !== part.libraryId) : [...before, part].slice(-most)));
+        setChosen((before) =>
+            before.some((one) => one.libraryId === part.libraryId) ? before.filter((one) => one.libraryId !== part.libraryId) : [...before, part].slice(-most),
+        );
     return (
         <PageFrame
             title="Library"
@@ -69,18 +81,40 @@ export default function Library() {
             <form role="search" className="mb-3 flex flex-wrap items-end gap-3" onSubmit={(event) => event.preventDefault()}>
                 <label className="min-w-56 flex-1">
                     <span className="mb-1 block text-sm font-semibold">Words in name, maker or summary (/)</span>
-                    <input ref={search} className={inputLook} type="search" value={words} onChange={(event) => { setWords(event.target.value); set({ q: event.target.value }); }} />
+                    <input
+                        ref={search}
+                        className={inputLook}
+                        type="search"
+                        value={words}
+                        onChange={(event) => {
+                            setWords(event.target.value);
+                            set({ q: event.target.value });
+                        }}
+                    />
                 </label>
                 <label>
                     <span className="mb-1 block text-sm font-semibold">Role</span>
-                    <Select label="Role" value={role} options={[['', 'any'] as const, ...roles.map(([value, name]) => [value as string, name] as const)]} onChange={(event) => set({ role: event.target.value })} className="border-edge!" />
+                    <Select
+                        label="Role"
+                        value={role}
+                        options={[['', 'any'] as const, ...roles.map(([value, name]) => [value as string, name] as const)]}
+                        onChange={(event) => set({ role: event.target.value })}
+                        className="border-edge!"
+                    />
                 </label>
                 <label>
                     <span className="mb-1 block text-sm font-semibold">Has</span>
-                    <Select label="Has" value={facet} options={[['', 'anything'] as const, ...(facets.data?.facets ?? []).map((one) => [one.facet, one.label] as const)]} onChange={(event) => set({ facet: event.target.value })} className="max-w-48 border-edge!" />
+                    <Select
+                        label="Has"
+                        value={facet}
+                        options={[['', 'anything'] as const, ...(facets.data?.facets ?? []).map((one) => [one.facet, one.label] as const)]}
+                        onChange={(event) => set({ facet: event.target.value })}
+                        className="max-w-48 border-edge!"
+                    />
                 </label>
                 <label className="flex min-h-9 items-center gap-2">
-                    <input type="checkbox" className="size-5 accent-pen" checked={own} onChange={(event) => set({ own: event.target.checked ? '1' : '' })} /> My own only
+                    <input type="checkbox" className="size-5 accent-pen" checked={own} onChange={(event) => set({ own: event.target.checked ? '1' : '' })} /> My
+                    own only
                 </label>
             </form>
             {chosen.length > 0 && (
@@ -100,13 +134,23 @@ export default function Library() {
             {found.data?.parts.length === 0 && (
                 <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
                     <h2 className="mb-2 text-xl">Nothing of that kind here</h2>
-                    <p className="max-w-prose">{own ? 'A part of your own can be a donor console, a phone, a kit or a single switch. Describe one, or copy one from the shelf and adjust it.' : 'Try fewer words, or describe the part yourself; unknown figures may stay open.'}</p>
+                    <p className="max-w-prose">
+                        {own
+                            ? 'A part of your own can be a donor console, a phone, a kit or a single switch. Describe one, or copy one from the shelf and adjust it.'
+                            : 'Try fewer words, or describe the part yourself; unknown figures may stay open.'}
+                    </p>
                 </div>
             )}
             <ul className="border-t border-line">
                 {found.data?.parts.map((part) => (
                     <li key={part.libraryId} className="flex items-start gap-3 border-b border-dotted border-line py-1.5">
-                        <input type="checkbox" className="mt-1.5 size-5 shrink-0 accent-pen" aria-label={`Compare ${part.name}`} checked={chosen.some((one) => one.libraryId === part.libraryId)} onChange={() => tick(part)} />
+                        <input
+                            type="checkbox"
+                            className="mt-1.5 size-5 shrink-0 accent-pen"
+                            aria-label={`Compare ${part.name}`}
+                            checked={chosen.some((one) => one.libraryId === part.libraryId)}
+                            onChange={() => tick(part)}
+                        />
                         <span className="font-head w-28 shrink-0 pt-0.5 text-[0.95rem] text-pencil max-sm:hidden">{roleWords[part.role]}</span>
                         <span className="min-w-0 flex-1">
                             <Link className="font-semibold text-ink hover:text-pen hover:underline" to={`/library/${part.libraryId}`}>
@@ -115,7 +159,13 @@ export default function Library() {
                             {part.own && <span className="ml-2 rounded-sm border border-pen px-1 text-xs text-pen">mine</span>}
                             <span className="block truncate text-sm text-pencil">{[part.maker, part.summary].filter((text) => text !== '').join(' · ')}</span>
                         </span>
-                        <span className="figures shrink-0 pt-0.5 text-right text-sm">{part.offers[0] === undefined ? <span className="text-pencil">no price</span> : `${part.offers[0].price.amount} ${part.offers[0].price.currency}`}</span>
+                        <span className="figures shrink-0 pt-0.5 text-right text-sm">
+                            {part.offers[0] === undefined ? (
+                                <span className="text-pencil">no price</span>
+                            ) : (
+                                `${part.offers[0].price.amount} ${part.offers[0].price.currency}`
+                            )}
+                        </span>
                     </li>
                 ))}
             </ul>
@@ -192,13 +242,19 @@ function ImportParts({ onClose }: { onClose: () => void }) {
                     </p>
                     {preview.data.known > 0 && (
                         <label className="mb-3 flex items-center gap-2">
-                            <input type="checkbox" className="size-5 accent-pen" checked={overwrite} onChange={(event) => setOverwrite(event.target.checked)} /> Write over those I have
+                            <input type="checkbox" className="size-5 accent-pen" checked={overwrite} onChange={(event) => setOverwrite(event.target.checked)} />{' '}
+                            Write over those I have
                         </label>
                     )}
                     <ul className="text-sm">
                         {preview.data.parts.map((part, index) => (
                             <li key={index}>
-                                {part.name} <span className="text-pencil">{roleWords[part.role]}{part.known ? ', known' : ''}{part.blank ? ', nothing written down that a rule can use' : ''}</span>
+                                {part.name}{' '}
+                                <span className="text-pencil">
+                                    {roleWords[part.role]}
+                                    {part.known ? ', known' : ''}
+                                    {part.blank ? ', nothing written down that a rule can use' : ''}
+                                </span>
                             </li>
                         ))}
                     </ul>

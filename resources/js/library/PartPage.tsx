@@ -40,7 +40,8 @@ export default function PartPage() {
     useEffect(() => {
         if (page !== undefined) document.title = `${page.part.name} · Pocket Plot`;
     }, [page]);
-    if (page === undefined) return <PageFrame title={found.isError ? 'This part cannot be opened' : '…'}>{found.isError && <p role="alert">{found.error.message}</p>}</PageFrame>;
+    if (page === undefined)
+        return <PageFrame title={found.isError ? 'This part cannot be opened' : '…'}>{found.isError && <p role="alert">{found.error.message}</p>}</PageFrame>;
     return (
         <PageFrame
             title={page.part.name}
@@ -74,7 +75,11 @@ export default function PartPage() {
                 <ul>
                     {page.part.offers.map((offer) => (
                         <li key={offer.vendor}>
-                            {offer.vendor}: <span className="figures font-semibold">{offer.price.amount} {offer.price.currency}</span>, about {offer.leadDays} days
+                            {offer.vendor}:{' '}
+                            <span className="figures font-semibold">
+                                {offer.price.amount} {offer.price.currency}
+                            </span>
+                            , about {offer.leadDays} days
                         </li>
                     ))}
                 </ul>

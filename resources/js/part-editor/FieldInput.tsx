@@ -31,7 +31,10 @@ export function FieldInput(props: Props) {
 /** A figure typed as people write it. Says what was understood as soon as the field is left. */
 function FigureInput({ field, value, path, problem, change }: Props) {
     const id = useId();
-    const stored: TypedFigure = isGroup(value) && typeof value.typed === 'string' ? { typed: value.typed, source: plain(value.source), on: typeof value.on === 'string' ? value.on : '' } : figureText(value, field.kind);
+    const stored: TypedFigure =
+        isGroup(value) && typeof value.typed === 'string'
+            ? { typed: value.typed, source: plain(value.source), on: typeof value.on === 'string' ? value.on : '' }
+            : figureText(value, field.kind);
     const measured = isGroup(value) && value.measured !== undefined ? value.measured : null;
     const [echo, setEcho] = useState<Echo | null>(null);
     const set = (now: Partial<TypedFigure>) => change({ ...stored, ...now, ...(measured === null ? {} : { measured }) });
@@ -57,8 +60,19 @@ function FigureInput({ field, value, path, problem, change }: Props) {
                     onChange={(event) => set({ typed: event.target.value })}
                     onBlur={ask}
                 />
-                <Select label={`Source of ${field.label}`} value={stored.source} options={sources.some(([one]) => one === stored.source) ? sources : [...sources, [stored.source, stored.source] as const]} onChange={(event) => set({ source: event.target.value })} />
-                <input type="date" className="min-h-9 rounded-sm border border-line bg-leaf px-1 text-ink" aria-label={`Day of ${field.label}`} value={stored.on} onChange={(event) => set({ on: event.target.value })} />
+                <Select
+                    label={`Source of ${field.label}`}
+                    value={stored.source}
+                    options={sources.some(([one]) => one === stored.source) ? sources : [...sources, [stored.source, stored.source] as const]}
+                    onChange={(event) => set({ source: event.target.value })}
+                />
+                <input
+                    type="date"
+                    className="min-h-9 rounded-sm border border-line bg-leaf px-1 text-ink"
+                    aria-label={`Day of ${field.label}`}
+                    value={stored.on}
+                    onChange={(event) => set({ on: event.target.value })}
+                />
             </div>
             <p id={`${id}-said`} className={`min-h-5 text-sm ${said === null ? 'text-pencil' : 'text-clash'}`} aria-live="polite">
                 {said ?? (echo === null || echo.says === null ? '' : `understood: ${echo.says}`)}
@@ -68,7 +82,12 @@ function FigureInput({ field, value, path, problem, change }: Props) {
     );
 }
 
-const lines = (value: Raw | undefined, join: (key: string, one: Raw) => string): string => (isGroup(value) ? Object.entries(value).map(([key, one]) => join(key, one)).join('\n') : '');
+const lines = (value: Raw | undefined, join: (key: string, one: Raw) => string): string =>
+    isGroup(value)
+        ? Object.entries(value)
+              .map(([key, one]) => join(key, one))
+              .join('\n')
+        : '';
 
 function pairs(text: string): [string, string][] {
     return text
@@ -79,7 +98,21 @@ function pairs(text: string): [string, string][] {
 }
 
 /** Text that is edited freely and turned into a value when the field is left. */
-function FreeText({ id, label, stored, hint, rows, read }: { id: string; label: string; stored: string; hint: string; rows: number; read: (text: string) => void }) {
+function FreeText({
+    id,
+    label,
+    stored,
+    hint,
+    rows,
+    read,
+}: {
+    id: string;
+    label: string;
+    stored: string;
+    hint: string;
+    rows: number;
+    read: (text: string) => void;
+}) {
     const [text, setText] = useState<string | null>(null);
     return (
         <div className="mb-2">
@@ -111,7 +144,8 @@ function PlainInput({ field, value, path, problem, change }: Props) {
             case 'flag':
                 return (
                     <label className="flex min-h-9 items-center gap-2">
-                        <input type="checkbox" className="size-5 accent-pen" checked={value === true} onChange={(event) => change(event.target.checked)} /> {field.label}
+                        <input type="checkbox" className="size-5 accent-pen" checked={value === true} onChange={(event) => change(event.target.checked)} />{' '}
+                        {field.label}
                     </label>
                 );
             case 'yes-no':
@@ -121,18 +155,47 @@ function PlainInput({ field, value, path, problem, change }: Props) {
                 const all = options.includes(now) ? options : ['', ...options];
                 return (
                     <Labelled id={id} label={field.label}>
-                        <Select id={id} label={field.label} className="w-full border-edge!" value={now} options={[...new Set(all)].map((one) => [one, one === '' ? 'not said' : one] as const)} onChange={(event) => change(event.target.value)} />
+                        <Select
+                            id={id}
+                            label={field.label}
+                            className="w-full border-edge!"
+                            value={now}
+                            options={[...new Set(all)].map((one) => [one, one === '' ? 'not said' : one] as const)}
+                            onChange={(event) => change(event.target.value)}
+                        />
                     </Labelled>
                 );
             }
             case 'int':
                 return (
                     <Labelled id={id} label={field.label}>
-                        <input id={id} className={`${inputLook} figures`} inputMode="numeric" value={typeof value === 'number' ? String(value) : ''} onChange={(event) => change(event.target.value.replace(/\D/g, '') === '' ? null : Number(event.target.value.replace(/\D/g, '')))} />
+                        <input
+                            id={id}
+                            className={`${inputLook} figures`}
+                            inputMode="numeric"
+                            value={typeof value === 'number' ? String(value) : ''}
+                            onChange={(event) => change(event.target.value.replace(/\D/g, '') === '' ? null : Number(event.target.value.replace(/\D/g, '')))}
+                        />
                     </Labelled>
                 );
             case 'words':
-                return <FreeText id={id} label={field.label} rows={1} hint={field.choices.slice(0, 4).join(', ') || 'one, another'} stored={Array.isArray(value) ? value.map(plain).join(', ') : ''} read={(text) => change(text.split(',').map((one) => one.trim()).filter((one) => one !== ''))} />;
+                return (
+                    <FreeText
+                        id={id}
+                        label={field.label}
+                        rows={1}
+                        hint={field.choices.slice(0, 4).join(', ') || 'one, another'}
+                        stored={Array.isArray(value) ? value.map(plain).join(', ') : ''}
+                        read={(text) =>
+                            change(
+                                text
+                                    .split(',')
+                                    .map((one) => one.trim())
+                                    .filter((one) => one !== ''),
+                            )
+                        }
+                    />
+                );
             case 'modes':
                 return (
                     <FreeText
@@ -140,20 +203,83 @@ function PlainInput({ field, value, path, problem, change }: Props) {
                         label={field.label}
                         rows={1}
                         hint="640x480, 1280x720 50"
-                        stored={Array.isArray(value) ? value.filter(isGroup).map((one) => `${plain(one.widthPx)}x${plain(one.heightPx)}${one.hz === undefined || one.hz === 60 ? '' : ` ${plain(one.hz)}`}`).join(', ') : ''}
-                        read={(text) => change([...text.matchAll(/(\d+)\s*[x×]\s*(\d+)(?:\D+?(\d+))?(?=\s*(?:,|$))/g)].map((found) => ({ widthPx: Number(found[1]), heightPx: Number(found[2]), hz: Number(found[3] ?? 60) })))}
+                        stored={
+                            Array.isArray(value)
+                                ? value
+                                      .filter(isGroup)
+                                      .map(
+                                          (one) =>
+                                              `${plain(one.widthPx)}x${plain(one.heightPx)}${one.hz === undefined || one.hz === 60 ? '' : ` ${plain(one.hz)}`}`,
+                                      )
+                                      .join(', ')
+                                : ''
+                        }
+                        read={(text) =>
+                            change(
+                                [...text.matchAll(/(\d+)\s*[x×]\s*(\d+)(?:\D+?(\d+))?(?=\s*(?:,|$))/g)].map((found) => ({
+                                    widthPx: Number(found[1]),
+                                    heightPx: Number(found[2]),
+                                    hz: Number(found[3] ?? 60),
+                                })),
+                            )
+                        }
                     />
                 );
             case 'counts':
-                return <FreeText id={id} label={field.label} rows={3} hint={'gpio: 8\nspi: 3'} stored={lines(value, (key, one) => `${key}: ${plain(one)}`)} read={(text) => change(Object.fromEntries(pairs(text).map(([key, one]) => [key, Number(one.replace(/\D/g, '') || '0')])))} />;
+                return (
+                    <FreeText
+                        id={id}
+                        label={field.label}
+                        rows={3}
+                        hint={'gpio: 8\nspi: 3'}
+                        stored={lines(value, (key, one) => `${key}: ${plain(one)}`)}
+                        read={(text) => change(Object.fromEntries(pairs(text).map(([key, one]) => [key, Number(one.replace(/\D/g, '') || '0')])))}
+                    />
+                );
             case 'lists':
-                return <FreeText id={id} label={field.label} rows={6} hint={'P2: gpio, i2c\nP3: gpio'} stored={lines(value, (key, one) => `${key}: ${Array.isArray(one) ? one.map(plain).join(', ') : ''}`)} read={(text) => change(Object.fromEntries(pairs(text).map(([key, one]) => [key, one.split(',').map((word) => word.trim()).filter((word) => word !== '')])))} />;
+                return (
+                    <FreeText
+                        id={id}
+                        label={field.label}
+                        rows={6}
+                        hint={'P2: gpio, i2c\nP3: gpio'}
+                        stored={lines(value, (key, one) => `${key}: ${Array.isArray(one) ? one.map(plain).join(', ') : ''}`)}
+                        read={(text) =>
+                            change(
+                                Object.fromEntries(
+                                    pairs(text).map(([key, one]) => [
+                                        key,
+                                        one
+                                            .split(',')
+                                            .map((word) => word.trim())
+                                            .filter((word) => word !== ''),
+                                    ]),
+                                ),
+                            )
+                        }
+                    />
+                );
             case 'texts':
-                return <FreeText id={id} label={field.label} rows={2} hint="display.lens: bare" stored={lines(value, (key, one) => `${key}: ${plain(one)}`)} read={(text) => change(Object.fromEntries(pairs(text)))} />;
+                return (
+                    <FreeText
+                        id={id}
+                        label={field.label}
+                        rows={2}
+                        hint="display.lens: bare"
+                        stored={lines(value, (key, one) => `${key}: ${plain(one)}`)}
+                        read={(text) => change(Object.fromEntries(pairs(text)))}
+                    />
+                );
             default:
                 return (
                     <Labelled id={id} label={field.label}>
-                        <input id={id} className={inputLook} list={field.kind === 'connector' ? 'connectors' : undefined} value={typeof value === 'string' ? value : ''} onChange={(event) => change(event.target.value)} />
+                        <input
+                            id={id}
+                            className={inputLook}
+                            list={field.kind === 'connector' ? 'connectors' : undefined}
+                            value={typeof value === 'string' ? value : ''}
+                            onChange={(event) => change(event.target.value)}
+                        />
                     </Labelled>
                 );
         }
@@ -187,13 +313,33 @@ function ManyInput({ field, value, path, problem, change }: Props) {
     return <Groups label={field.label} fields={field.fields} groups={groups} path={path} problem={problem} change={change} />;
 }
 
-export function Groups({ label, fields, groups, path, problem, change }: { label: string; fields: FacetField[]; groups: Group[]; path: string; problem: Problem | null; change: (groups: Group[]) => void }) {
+export function Groups({
+    label,
+    fields,
+    groups,
+    path,
+    problem,
+    change,
+}: {
+    label: string;
+    fields: FacetField[];
+    groups: Group[];
+    path: string;
+    problem: Problem | null;
+    change: (groups: Group[]) => void;
+}) {
     return (
         <fieldset className="mb-3">
             <legend className="text-sm font-semibold">{label}</legend>
             {groups.map((group, index) => (
                 <div key={index} className="mb-2 border-l-4 border-line pl-3">
-                    <FieldGrid fields={fields} group={group} path={`${path}/${index}`} problem={problem} change={(now) => change(groups.map((one, at) => (at === index ? now : one)))} />
+                    <FieldGrid
+                        fields={fields}
+                        group={group}
+                        path={`${path}/${index}`}
+                        problem={problem}
+                        change={(now) => change(groups.map((one, at) => (at === index ? now : one)))}
+                    />
                     <Button look="bare" className="px-0!" onClick={() => change(groups.filter((_, at) => at !== index))}>
                         Take this one out
                     </Button>
@@ -204,11 +350,30 @@ export function Groups({ label, fields, groups, path, problem, change }: { label
     );
 }
 
-export function FieldGrid({ fields, group, path, problem, change }: { fields: FacetField[]; group: Group; path: string; problem: Problem | null; change: (group: Group) => void }) {
+export function FieldGrid({
+    fields,
+    group,
+    path,
+    problem,
+    change,
+}: {
+    fields: FacetField[];
+    group: Group;
+    path: string;
+    problem: Problem | null;
+    change: (group: Group) => void;
+}) {
     return (
         <div className="grid gap-x-5 sm:grid-cols-2">
             {fields.map((field) => (
-                <FieldInput key={field.field} field={field} value={group[field.field]} path={`${path}/${field.field}`} problem={problem} change={(now) => change({ ...group, [field.field]: now })} />
+                <FieldInput
+                    key={field.field}
+                    field={field}
+                    value={group[field.field]}
+                    path={`${path}/${field.field}`}
+                    problem={problem}
+                    change={(now) => change({ ...group, [field.field]: now })}
+                />
             ))}
         </div>
     );

@@ -24,7 +24,17 @@ const wordFields = [
 ] as const;
 
 /** Edits a part. Shows the facets that its role needs; others can be added. Nothing typed is lost by a refused save. */
-export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; onSave: (spec: Group) => Promise<Problem | null>; onLeave: () => void; saveWords: string }) {
+export function PartForm({
+    spec,
+    onSave,
+    onLeave,
+    saveWords,
+}: {
+    spec: Group;
+    onSave: (spec: Group) => Promise<Problem | null>;
+    onLeave: () => void;
+    saveWords: string;
+}) {
     const [draft, setDraft] = useState<Group>(spec);
     const [problem, setProblem] = useState<Problem | null>(null);
     const [busy, setBusy] = useState(false);
@@ -57,7 +67,9 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
             <div className="sticky top-0 z-10 -mx-1 mb-4 flex flex-wrap items-center justify-end gap-3 bg-paper px-1 py-2">
                 {problem !== null && (
                     <p role="alert" className="min-w-0 flex-1 text-clash">
-                        {problem.code === 'bad-file' ? `${problems.length} ${problems.length === 1 ? 'field' : 'fields'} cannot be taken; see the marked ones.` : problem.message}
+                        {problem.code === 'bad-file'
+                            ? `${problems.length} ${problems.length === 1 ? 'field' : 'fields'} cannot be taken; see the marked ones.`
+                            : problem.message}
                     </p>
                 )}
                 <Button look="bare" onClick={onLeave}>
@@ -80,15 +92,32 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                 ))}
             </datalist>
             <div className="mb-6 grid gap-x-6 gap-y-3 sm:grid-cols-2">
-                <Field label="Name" value={text('name')} problem={problem?.about('part.name') ?? problem?.at('name')} onChange={(event) => set({ name: event.target.value })} />
+                <Field
+                    label="Name"
+                    value={text('name')}
+                    problem={problem?.about('part.name') ?? problem?.at('name')}
+                    onChange={(event) => set({ name: event.target.value })}
+                />
                 <label>
                     <span className="mb-1 block text-sm font-semibold">What it is for</span>
-                    <Select label="What it is for" className="w-full border-edge!" value={role} options={roles.map(([value, name]) => [value as string, name] as const)} onChange={(event) => set({ role: event.target.value })} />
+                    <Select
+                        label="What it is for"
+                        className="w-full border-edge!"
+                        value={role}
+                        options={roles.map(([value, name]) => [value as string, name] as const)}
+                        onChange={(event) => set({ role: event.target.value })}
+                    />
                 </label>
                 <Field label="Maker" value={text('maker')} onChange={(event) => set({ maker: event.target.value })} />
                 <label>
                     <span className="mb-1 block text-sm font-semibold">Sits</span>
-                    <Select label="Sits" className="w-full border-edge!" value={text('sits') === '' ? 'inside' : text('sits')} options={sits} onChange={(event) => set({ sits: event.target.value })} />
+                    <Select
+                        label="Sits"
+                        className="w-full border-edge!"
+                        value={text('sits') === '' ? 'inside' : text('sits')}
+                        options={sits}
+                        onChange={(event) => set({ sits: event.target.value })}
+                    />
                 </label>
                 <Field className="sm:col-span-2" label="In a few words" value={text('summary')} onChange={(event) => set({ summary: event.target.value })} />
             </div>
@@ -102,11 +131,30 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                         <details key={facet.facet} className="mb-3 border-t border-ink" open={value !== undefined || facet.facet === 'size'}>
                             <summary className="font-head cursor-pointer py-1.5 text-lg font-semibold">{facet.label}</summary>
                             {facet.many ? (
-                                <Groups label={facet.label} fields={facet.fields} groups={Array.isArray(value) ? value.filter(isGroup) : []} path={`facets/${facet.facet}`} problem={problem} change={(groups) => setFacet(facet.facet, groups)} />
+                                <Groups
+                                    label={facet.label}
+                                    fields={facet.fields}
+                                    groups={Array.isArray(value) ? value.filter(isGroup) : []}
+                                    path={`facets/${facet.facet}`}
+                                    problem={problem}
+                                    change={(groups) => setFacet(facet.facet, groups)}
+                                />
                             ) : single?.field === '' ? (
-                                <FieldInput field={single} value={value} path={`facets/${facet.facet}`} problem={problem} change={(now) => setFacet(facet.facet, now)} />
+                                <FieldInput
+                                    field={single}
+                                    value={value}
+                                    path={`facets/${facet.facet}`}
+                                    problem={problem}
+                                    change={(now) => setFacet(facet.facet, now)}
+                                />
                             ) : (
-                                <FieldGrid fields={facet.fields} group={isGroup(value) ? value : {}} path={`facets/${facet.facet}`} problem={problem} change={(group) => setFacet(facet.facet, group)} />
+                                <FieldGrid
+                                    fields={facet.fields}
+                                    group={isGroup(value) ? value : {}}
+                                    path={`facets/${facet.facet}`}
+                                    problem={problem}
+                                    change={(group) => setFacet(facet.facet, group)}
+                                />
                             )}
                         </details>
                     );
@@ -116,31 +164,62 @@ export function PartForm({ spec, onSave, onLeave, saveWords }: { spec: Group; on
                     label="Describe something else about it"
                     className="border-edge!"
                     value=""
-                    options={[['', 'Describe something else about it …'] as const, ...(facets.data?.facets ?? []).filter((facet) => !shown.includes(facet.facet)).map((facet) => [facet.facet, facet.label] as const)]}
+                    options={[
+                        ['', 'Describe something else about it …'] as const,
+                        ...(facets.data?.facets ?? []).filter((facet) => !shown.includes(facet.facet)).map((facet) => [facet.facet, facet.label] as const),
+                    ]}
                     onChange={(event) => {
                         const facet = facets.data?.facets.find((one) => one.facet === event.target.value);
-                        if (facet !== undefined) setFacet(facet.facet, facet.many ? [{}] : facet.fields[0]?.field === '' ? (facet.fields[0].kind === 'words' ? [] : '') : {});
+                        if (facet !== undefined)
+                            setFacet(facet.facet, facet.many ? [{}] : facet.fields[0]?.field === '' ? (facet.fields[0].kind === 'words' ? [] : '') : {});
                     }}
                 />
             </div>
             <fieldset className="mb-6 grid gap-x-6 gap-y-3 sm:grid-cols-2">
                 <legend className="font-head mb-2 w-full border-b border-ink text-lg font-semibold">Fitting it</legend>
                 {wordFields.map(([key, label]) => (
-                    <Field key={key} label={label} hint="one, another" value={words(key).join(', ')} onChange={(event) => set({ [key]: event.target.value === '' ? [] : event.target.value.split(/,\s?/) })} />
+                    <Field
+                        key={key}
+                        label={label}
+                        hint="one, another"
+                        value={words(key).join(', ')}
+                        onChange={(event) => set({ [key]: event.target.value === '' ? [] : event.target.value.split(/,\s?/) })}
+                    />
                 ))}
                 <div className="sm:col-span-2">
                     <label className="mb-1 block text-sm font-semibold" htmlFor="cautions">
                         Cautions, one a line
                     </label>
-                    <textarea id="cautions" rows={2} className={inputLook} value={words('cautions').join('\n')} onChange={(event) => set({ cautions: event.target.value === '' ? [] : event.target.value.split('\n') })} />
+                    <textarea
+                        id="cautions"
+                        rows={2}
+                        className={inputLook}
+                        value={words('cautions').join('\n')}
+                        onChange={(event) => set({ cautions: event.target.value === '' ? [] : event.target.value.split('\n') })}
+                    />
                 </div>
             </fieldset>
-            <Offers value={draft.offers} change={(offers) => set({ offers })} packetOf={typeof draft.packetOf === 'number' ? draft.packetOf : 1} setPacket={(packetOf) => set({ packetOf })} />
+            <Offers
+                value={draft.offers}
+                change={(offers) => set({ offers })}
+                packetOf={typeof draft.packetOf === 'number' ? draft.packetOf : 1}
+                setPacket={(packetOf) => set({ packetOf })}
+            />
         </form>
     );
 }
 
-function Offers({ value, change, packetOf, setPacket }: { value: Raw | undefined; change: (offers: Group[]) => void; packetOf: number; setPacket: (pieces: number | null) => void }) {
+function Offers({
+    value,
+    change,
+    packetOf,
+    setPacket,
+}: {
+    value: Raw | undefined;
+    change: (offers: Group[]) => void;
+    packetOf: number;
+    setPacket: (pieces: number | null) => void;
+}) {
     const offers = Array.isArray(value) ? value.filter(isGroup) : [];
     const set = (at: number, fields: Group) => change(offers.map((one, index) => (index === at ? { ...one, ...fields } : one)));
     const price = (offer: Group): Group => (isGroup(offer.price) ? offer.price : { amount: '', currency: 'EUR' });
@@ -149,10 +228,33 @@ function Offers({ value, change, packetOf, setPacket }: { value: Raw | undefined
             <legend className="font-head mb-2 w-full border-b border-ink text-lg font-semibold">Can be had at</legend>
             {offers.map((offer, index) => (
                 <div key={index} className="mb-2 flex flex-wrap items-end gap-2">
-                    <Field className="min-w-44 flex-1" label="Vendor" value={plain(offer.vendor)} onChange={(event) => set(index, { vendor: event.target.value })} />
-                    <Field className="w-24" label="Price" inputMode="decimal" value={plain(price(offer).amount)} onChange={(event) => set(index, { price: { ...price(offer), amount: event.target.value.replace(',', '.') } })} />
-                    <Field className="w-20" label="In" maxLength={3} value={plain(price(offer).currency)} onChange={(event) => set(index, { price: { ...price(offer), currency: event.target.value.toUpperCase() } })} />
-                    <Field className="w-20" label="Days" inputMode="numeric" value={plain(offer.leadDays)} onChange={(event) => set(index, { leadDays: Number(event.target.value.replace(/\D/g, '')) })} />
+                    <Field
+                        className="min-w-44 flex-1"
+                        label="Vendor"
+                        value={plain(offer.vendor)}
+                        onChange={(event) => set(index, { vendor: event.target.value })}
+                    />
+                    <Field
+                        className="w-24"
+                        label="Price"
+                        inputMode="decimal"
+                        value={plain(price(offer).amount)}
+                        onChange={(event) => set(index, { price: { ...price(offer), amount: event.target.value.replace(',', '.') } })}
+                    />
+                    <Field
+                        className="w-20"
+                        label="In"
+                        maxLength={3}
+                        value={plain(price(offer).currency)}
+                        onChange={(event) => set(index, { price: { ...price(offer), currency: event.target.value.toUpperCase() } })}
+                    />
+                    <Field
+                        className="w-20"
+                        label="Days"
+                        inputMode="numeric"
+                        value={plain(offer.leadDays)}
+                        onChange={(event) => set(index, { leadDays: Number(event.target.value.replace(/\D/g, '')) })}
+                    />
                     <Button look="bare" onClick={() => change(offers.filter((_, at) => at !== index))}>
                         Take out
                     </Button>
@@ -160,7 +262,13 @@ function Offers({ value, change, packetOf, setPacket }: { value: Raw | undefined
             ))}
             <div className="flex flex-wrap items-end gap-4">
                 <Button onClick={() => change([...offers, { vendor: '', price: { amount: '', currency: 'EUR' }, leadDays: 7 }])}>Add an offer</Button>
-                <Field className="w-40" label="Pieces in a packet" inputMode="numeric" value={String(packetOf)} onChange={(event) => setPacket(event.target.value === '' ? null : Number(event.target.value.replace(/\D/g, '')))} />
+                <Field
+                    className="w-40"
+                    label="Pieces in a packet"
+                    inputMode="numeric"
+                    value={String(packetOf)}
+                    onChange={(event) => setPacket(event.target.value === '' ? null : Number(event.target.value.replace(/\D/g, '')))}
+                />
             </div>
         </fieldset>
     );

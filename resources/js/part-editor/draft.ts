@@ -17,7 +17,8 @@ export const isGroup = (value: Raw | undefined): value is Group => typeof value 
 /** A stored figure as text that reads back to the same figure. */
 export function figureText(value: Raw | undefined, kind: string): TypedFigure {
     const times = kind === 'share' ? 100 : 1;
-    const words = (numbers: number[]) => `${numbers.map((one) => String(Number((one * times).toPrecision(12)))).join(numbers.length === 3 ? ' / ' : ' to ')} ${shownUnit(kind)}`.trim();
+    const words = (numbers: number[]) =>
+        `${numbers.map((one) => String(Number((one * times).toPrecision(12)))).join(numbers.length === 3 ? ' / ' : ' to ')} ${shownUnit(kind)}`.trim();
     if (typeof value === 'number') return { typed: words([value]), source: 'listing', on: '' };
     if (!isGroup(value) || value.source === 'unknown') return { typed: '', source: 'datasheet', on: '' };
     const source = typeof value.source === 'string' ? value.source : 'listing';
@@ -46,7 +47,8 @@ export function tidy(value: Raw, keep: readonly string[] = []): Raw {
     const left: Group = {};
     for (const [key, inner] of Object.entries(value)) {
         const tidied = tidy(inner);
-        const isEmpty = tidied === null || tidied === '' || (Array.isArray(tidied) && tidied.length === 0) || (isGroup(tidied) && Object.keys(tidied).length === 0);
+        const isEmpty =
+            tidied === null || tidied === '' || (Array.isArray(tidied) && tidied.length === 0) || (isGroup(tidied) && Object.keys(tidied).length === 0);
         if (!isEmpty || keep.includes(key)) left[key] = tidied;
     }
     return left;

@@ -82,7 +82,10 @@ function Everywhere() {
     return (
         <section>
             <h2 className="mb-3 text-xl">Sign out everywhere</h2>
-            <p className="mb-4 max-w-prose">Ends every session of this account, here and on every other device, also where it was to stay signed in. For a lost phone, or a machine that others use.</p>
+            <p className="mb-4 max-w-prose">
+                Ends every session of this account, here and on every other device, also where it was to stay signed in. For a lost phone, or a machine that
+                others use.
+            </p>
             <Button onClick={() => leave.mutate()} disabled={leave.isPending}>
                 Sign out everywhere
             </Button>
@@ -109,10 +112,17 @@ function ThrowAway() {
     return (
         <section>
             <h2 className="mb-3 text-xl">Throw the account away</h2>
-            <p className="mb-4 max-w-prose">With every build, part and photograph in it, also what was put away. It cannot be taken back: save as files what you want to keep.</p>
+            <p className="mb-4 max-w-prose">
+                With every build, part and photograph in it, also what was put away. It cannot be taken back: save as files what you want to keep.
+            </p>
             {sure ? (
                 <form onSubmit={send} className="grid max-w-md gap-4">
-                    <PasswordField label="Your password" name="password" autoComplete="current-password" problem={away.error instanceof Problem ? (away.error.about('password') ?? away.error.message) : away.error?.message} />
+                    <PasswordField
+                        label="Your password"
+                        name="password"
+                        autoComplete="current-password"
+                        problem={away.error instanceof Problem ? (away.error.about('password') ?? away.error.message) : away.error?.message}
+                    />
                     <div className="flex gap-3">
                         <Button type="submit" className="border-clash! text-clash!" disabled={away.isPending}>
                             Throw it away for good

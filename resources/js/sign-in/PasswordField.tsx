@@ -15,7 +15,8 @@ const calmAt = 24;
 type Length = 'too short' | 'short' | 'long enough' | 'good and long';
 
 /** How far along the length of a password is; whether it is a common one, only the application knows. */
-const lengthOf = (text: string): Length => (text.length < 12 ? 'too short' : text.length < 16 ? 'short' : text.length < calmAt ? 'long enough' : 'good and long');
+const lengthOf = (text: string): Length =>
+    text.length < 12 ? 'too short' : text.length < 16 ? 'short' : text.length < calmAt ? 'long enough' : 'good and long';
 
 /** A password that can be looked at while it is written, and that says how long it is when it is a new one. */
 export function PasswordField({ label, name, autoComplete, problem, hint }: PasswordFieldProps) {
@@ -42,7 +43,12 @@ export function PasswordField({ label, name, autoComplete, problem, hint }: Pass
                     aria-describedby={said === undefined ? undefined : `${id}-said`}
                     className={`${inputLook} rounded-r-none ${problem === undefined ? '' : 'border-2 border-clash!'}`}
                 />
-                <button type="button" className="rounded-r-sm border border-l-0 border-edge bg-leaf px-3 text-sm text-pen hover:underline" aria-pressed={shown} onClick={() => setShown(!shown)}>
+                <button
+                    type="button"
+                    className="rounded-r-sm border border-l-0 border-edge bg-leaf px-3 text-sm text-pen hover:underline"
+                    aria-pressed={shown}
+                    onClick={() => setShown(!shown)}
+                >
                     {shown ? 'Hide' : 'Show'}
                 </button>
             </div>

@@ -76,7 +76,9 @@ export function SignIn() {
                 </div>
             )}
             {session.data?.demoMode === true && !session.data.demoDoor && (
-                <p className="mb-6 border-b border-line pb-6">The demo workshop needs no account: open the whole address that <code>bin/start</code> printed, with the key at its end.</p>
+                <p className="mb-6 border-b border-line pb-6">
+                    The demo workshop needs no account: open the whole address that <code>bin/start</code> printed, with the key at its end.
+                </p>
             )}
             <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                 <Complaint error={door.error} />
@@ -129,7 +131,15 @@ export function Register() {
                 <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4" noValidate>
                     <Complaint error={door.error} />
                     <Field label="What should we call you?" name="name" autoComplete="name" required problem={about(door.error, 'name')} />
-                    <Field label="E-mail" name="email" type="email" autoComplete="username" required hint="A letter comes to it; its link opens the account." problem={about(door.error, 'email')} />
+                    <Field
+                        label="E-mail"
+                        name="email"
+                        type="email"
+                        autoComplete="username"
+                        required
+                        hint="A letter comes to it; its link opens the account."
+                        problem={about(door.error, 'email')}
+                    />
                     <PasswordField label="Password" name="password" autoComplete="new-password" hint={goodPassword} problem={about(door.error, 'password')} />
                     <Button type="submit" look="pen" disabled={door.isPending}>
                         Make the account
@@ -213,7 +223,13 @@ export function NewPassword() {
                     <Complaint error={door.error} />
                     <input type="hidden" name="token" value={query.get('token') ?? ''} />
                     <input type="hidden" name="email" value={query.get('email') ?? ''} />
-                    <PasswordField label="New password" name="password" autoComplete="new-password" hint={goodPassword} problem={about(door.error, 'password')} />
+                    <PasswordField
+                        label="New password"
+                        name="password"
+                        autoComplete="new-password"
+                        hint={goodPassword}
+                        problem={about(door.error, 'password')}
+                    />
                     <Button type="submit" look="pen" disabled={door.isPending}>
                         Set it
                     </Button>

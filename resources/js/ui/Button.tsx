@@ -12,7 +12,11 @@ export function Button({ look = 'plain', className, ...rest }: ButtonHTMLAttribu
         <button
             type="button"
             {...rest}
-            className={clsx('inline-flex min-h-9 items-center justify-center gap-2 rounded-sm border px-3 py-1 font-semibold disabled:opacity-50', looks[look], className)}
+            className={clsx(
+                'inline-flex min-h-9 items-center justify-center gap-2 rounded-sm border px-3 py-1 font-semibold disabled:opacity-50',
+                looks[look],
+                className,
+            )}
         />
     );
 }

@@ -2,7 +2,21 @@ import { Dialog as RadixDialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A loose leaf laid over the page: from the right edge, or in the middle. */
-export function Dialog({ open, onClose, title, children, wide = false, foot }: { open: boolean; onClose: () => void; title: ReactNode; children: ReactNode; wide?: boolean; foot?: ReactNode }) {
+export function Dialog({
+    open,
+    onClose,
+    title,
+    children,
+    wide = false,
+    foot,
+}: {
+    open: boolean;
+    onClose: () => void;
+    title: ReactNode;
+    children: ReactNode;
+    wide?: boolean;
+    foot?: ReactNode;
+}) {
     return (
         <RadixDialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
             <RadixDialog.Portal>
@@ -17,7 +31,9 @@ export function Dialog({ open, onClose, title, children, wide = false, foot }: {
                         }
                     }}
                     className={`fixed z-40 flex flex-col bg-paper shadow-2xl ${
-                        wide ? 'inset-x-0 top-[4vh] mx-auto h-[92vh] w-[min(64rem,96vw)] rounded-sm border border-edge' : 'inset-y-0 right-0 w-[min(34rem,100vw)] border-l-4 border-pen'
+                        wide
+                            ? 'inset-x-0 top-[4vh] mx-auto h-[92vh] w-[min(64rem,96vw)] rounded-sm border border-edge'
+                            : 'inset-y-0 right-0 w-[min(34rem,100vw)] border-l-4 border-pen'
                     }`}
                 >
                     <div className="flex items-start justify-between gap-4 border-b border-line px-5 pt-4 pb-3">

@@ -26,10 +26,17 @@ export function DraftInput({ label, stored, save, className, ...rest }: Props) {
                     if (event.key === 'Enter') void draft.commit();
                     if (event.key === 'Escape') draft.forget();
                 }}
-                className={clsx('min-h-9 rounded-sm border bg-leaf px-1.5 text-ink hover:border-edge', draft.problem === null ? 'border-line' : 'border-2 border-clash', className)}
+                className={clsx(
+                    'min-h-9 rounded-sm border bg-leaf px-1.5 text-ink hover:border-edge',
+                    draft.problem === null ? 'border-line' : 'border-2 border-clash',
+                    className,
+                )}
             />
             {draft.problem !== null && (
-                <span role="alert" className="absolute top-full left-0 z-10 mt-1 w-56 rounded-sm border border-clash bg-leaf px-2 py-1 text-sm text-clash shadow-md">
+                <span
+                    role="alert"
+                    className="absolute top-full left-0 z-10 mt-1 w-56 rounded-sm border border-clash bg-leaf px-2 py-1 text-sm text-clash shadow-md"
+                >
                     {draft.problem}
                 </span>
             )}

@@ -30,7 +30,11 @@ export function NoticeBoard({ children }: { children: ReactNode }) {
     return (
         <Context.Provider value={value}>
             {children}
-            <div className="pointer-events-none fixed inset-x-0 bottom-16 z-50 flex flex-col items-center gap-2 px-3 lg:bottom-4" role="status" aria-live="polite">
+            <div
+                className="pointer-events-none fixed inset-x-0 bottom-16 z-50 flex flex-col items-center gap-2 px-3 lg:bottom-4"
+                role="status"
+                aria-live="polite"
+            >
                 {notices.map((notice) => (
                     <div
                         key={notice.id}

@@ -37,7 +37,12 @@ export function Places() {
     return (
         <nav aria-label="Places" className="font-head flex flex-wrap items-center gap-x-5 gap-y-1 text-lg font-semibold">
             {pages.map(([to, name]) => (
-                <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? 'border-b-2 border-pen text-ink' : 'text-pen hover:underline')}>
+                <NavLink
+                    key={to}
+                    to={to}
+                    end={to === '/'}
+                    className={({ isActive }) => (isActive ? 'border-b-2 border-pen text-ink' : 'text-pen hover:underline')}
+                >
                     {name}
                 </NavLink>
             ))}

@@ -97,7 +97,11 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                     aria-valuemin={0}
                     aria-valuemax={Number(mostX.toFixed(2))}
                     aria-valuenow={Number((cursor ?? 0).toFixed(2))}
-                    aria-valuetext={cursor === null ? 'no cursor' : `${number(cursor)} ${xName}: ${full.map((one) => `${one.name} ${at(one.points, cursor)?.toFixed(digits(one)) ?? 'none'} ${one.unit}`).join(', ')}`}
+                    aria-valuetext={
+                        cursor === null
+                            ? 'no cursor'
+                            : `${number(cursor)} ${xName}: ${full.map((one) => `${one.name} ${at(one.points, cursor)?.toFixed(digits(one)) ?? 'none'} ${one.unit}`).join(', ')}`
+                    }
                     aria-describedby={`${id}-says`}
                     onPointerMove={follow}
                     onPointerDown={follow}
@@ -122,13 +126,29 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                             <g key={side}>
                                 {ticks(scales[side][0], scales[side][1], 6).map((value) => (
                                     <g key={value}>
-                                        {side === 'left' && <line x1={room.left} x2={wide - room.right} y1={y(value, side)} y2={y(value, side)} stroke="var(--line)" />}
-                                        <text x={side === 'left' ? edge - 8 : edge + 8} y={y(value, side) + 4} textAnchor={side === 'left' ? 'end' : 'start'} className="figures" fontSize="15" fill="var(--ink)">
+                                        {side === 'left' && (
+                                            <line x1={room.left} x2={wide - room.right} y1={y(value, side)} y2={y(value, side)} stroke="var(--line)" />
+                                        )}
+                                        <text
+                                            x={side === 'left' ? edge - 8 : edge + 8}
+                                            y={y(value, side) + 4}
+                                            textAnchor={side === 'left' ? 'end' : 'start'}
+                                            className="figures"
+                                            fontSize="15"
+                                            fill="var(--ink)"
+                                        >
                                             {Number(value.toPrecision(4))}
                                         </text>
                                     </g>
                                 ))}
-                                <text x={side === 'left' ? edge - 8 : edge + 8} y={15} textAnchor={side === 'left' ? 'end' : 'start'} fontSize="15" fontWeight="600" fill="var(--pencil)">
+                                <text
+                                    x={side === 'left' ? edge - 8 : edge + 8}
+                                    y={15}
+                                    textAnchor={side === 'left' ? 'end' : 'start'}
+                                    fontSize="15"
+                                    fontWeight="600"
+                                    fill="var(--pencil)"
+                                >
                                     {[...new Set(own.map((one) => one.unit).filter((unit) => unit !== ''))].join(', ')}
                                 </text>
                             </g>
@@ -158,21 +178,41 @@ export function Plot({ series, marks = [], label, xName = 'hours' }: { series: r
                             <line x1={x(cursor)} x2={x(cursor)} y1={room.top} y2={high - room.bottom} stroke="var(--pen)" strokeWidth="1.5" />
                             {drawn.map((one) => {
                                 const value = at(one.points, cursor);
-                                return value === null ? null : <circle key={one.name} cx={x(cursor)} cy={y(value, one.side)} r="4.5" fill="var(--leaf)" stroke="var(--pen)" strokeWidth="2" />;
+                                return value === null ? null : (
+                                    <circle
+                                        key={one.name}
+                                        cx={x(cursor)}
+                                        cy={y(value, one.side)}
+                                        r="4.5"
+                                        fill="var(--leaf)"
+                                        stroke="var(--pen)"
+                                        strokeWidth="2"
+                                    />
+                                );
                             })}
                         </g>
                     )}
                 </svg>
             </div>
             <figcaption id={`${id}-says`} className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm">
-                <span className="figures w-28 font-semibold">{cursor === null ? 'point at it' : `${cursor.toFixed(2)} ${xName === 'hours' ? 'h' : xName}`}</span>
+                <span className="figures w-28 font-semibold">
+                    {cursor === null ? 'point at it' : `${cursor.toFixed(2)} ${xName === 'hours' ? 'h' : xName}`}
+                </span>
                 {full.map((one) => {
                     const value = cursor === null ? null : at(one.points, cursor);
                     return (
                         <span key={one.name} className={`flex items-center gap-1.5 ${one.line === 'none' && value === null ? 'invisible' : ''}`}>
                             {one.line !== 'none' && (
                                 <svg width="30" height="8" aria-hidden="true">
-                                    <line x1="0" x2="30" y1="4" y2="4" stroke={one.strong === true ? 'var(--pen)' : 'var(--ink)'} strokeWidth={one.strong === true ? 3 : 1.8} strokeDasharray={dashes[one.line]} />
+                                    <line
+                                        x1="0"
+                                        x2="30"
+                                        y1="4"
+                                        y2="4"
+                                        stroke={one.strong === true ? 'var(--pen)' : 'var(--ink)'}
+                                        strokeWidth={one.strong === true ? 3 : 1.8}
+                                        strokeDasharray={dashes[one.line]}
+                                    />
                                 </svg>
                             )}
                             {one.name}

@@ -15,12 +15,17 @@ export function date(text: string | null): string {
 }
 
 export const runTime = ({ leastHours, usualHours, mostHours, fromPack }: Vitals['runTime']): string =>
-    !fromPack ? 'no pack' : leastHours === null || mostHours === null || usualHours === null ? 'unknown' : `${[leastHours, usualHours, mostHours].map(hours).join('–')} h`;
+    !fromPack
+        ? 'no pack'
+        : leastHours === null || mostHours === null || usualHours === null
+          ? 'unknown'
+          : `${[leastHours, usualHours, mostHours].map(hours).join('–')} h`;
 
 export const size = ({ sidesMm, estimated }: Vitals['size']): string =>
     sidesMm.length === 0 ? 'unknown' : `${estimated ? '≈' : ''}${sidesMm.map((side) => Math.round(side)).join('×')}`;
 
-export const mass = ({ grams, unweighed }: Vitals['mass']): string => `${unweighed > 0 ? '≥' : ''}${grams >= 1000 ? `${number(grams / 1000)} kg` : `${Math.round(grams)} g`}`;
+export const mass = ({ grams, unweighed }: Vitals['mass']): string =>
+    `${unweighed > 0 ? '≥' : ''}${grams >= 1000 ? `${number(grams / 1000)} kg` : `${Math.round(grams)} g`}`;
 
 export const finish = ({ on }: Vitals['finish']): string => (on === null ? 'unknown' : date(on));
 
@@ -29,4 +34,12 @@ export function capital(words: string): string {
 }
 
 /** A number as it is typed, with a comma or a point, its unit behind or not; NaN when it is none. */
-export const asNumber = (typed: string): number => (/\d/.test(typed) ? Number(typed.trim().replace(/\s*[a-zµ%]+$/i, '').replace(',', '.')) : NaN);
+export const asNumber = (typed: string): number =>
+    /\d/.test(typed)
+        ? Number(
+              typed
+                  .trim()
+                  .replace(/\s*[a-zµ%]+$/i, '')
+                  .replace(',', '.'),
+          )
+        : NaN;

@@ -19,7 +19,14 @@ export const roleWords: Record<Role, string> = {
     tool: 'Tool',
 };
 
-const stateWords: Record<Line['state'], string> = { 'to-find': 'to find', chosen: 'chosen', ordered: 'ordered', arrived: 'arrived', tested: 'tested', faulty: 'faulty' };
+const stateWords: Record<Line['state'], string> = {
+    'to-find': 'to find',
+    chosen: 'chosen',
+    ordered: 'ordered',
+    arrived: 'arrived',
+    tested: 'tested',
+    faulty: 'faulty',
+};
 
 const originWords: Record<Line['origin'], string> = { buy: 'buy', own: 'own', salvage: 'salvage', print: 'print', gift: 'gift' };
 

@@ -21,7 +21,14 @@ final class CloseBody implements StepSource
     {
         $body = $facts->bodyLine();
         if ($body !== null) {
-            yield new Step("close/{$body->id}", Phase::Close, "Close {$body->name()}", 'No wire between the halves, none under tension. Count the screws.', [$body], 15);
+            yield new Step(
+                "close/{$body->id}",
+                Phase::Close,
+                "Close {$body->name()}",
+                'No wire between the halves, none under tension. Count the screws.',
+                [$body],
+                15,
+            );
         }
     }
 }

@@ -22,7 +22,17 @@ final class CutBody implements StepSource
     {
         $line = $facts->bodyLine();
         if ($line?->part->body?->cuttable === true) {
-            yield new Step("cut/{$line->id}", Phase::Body, "Cut and drill {$line->name()}", 'Openings for panel, controls, sockets and air. Cut with nothing inside; deburr.', [$line], 90, [Cautions::DUST], false, 'wood or plastic that is gone does not come back');
+            yield new Step(
+                "cut/{$line->id}",
+                Phase::Body,
+                "Cut and drill {$line->name()}",
+                'Openings for panel, controls, sockets and air. Cut with nothing inside; deburr.',
+                [$line],
+                90,
+                [Cautions::DUST],
+                false,
+                'wood or plastic that is gone does not come back',
+            );
         }
     }
 }

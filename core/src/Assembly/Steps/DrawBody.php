@@ -22,7 +22,15 @@ final class DrawBody implements StepSource
     {
         $line = $facts->bodyLine();
         if ($line?->part->body?->drawn === true) {
-            yield new Step("print/{$line->id}", Phase::Body, "Draw and make {$line->name()}", 'Draw it around the parts, try one grip first, change it, then make the whole.', [$line, ...$facts->inBody()], 180, [Cautions::DUST, ...$line->part->cautions]);
+            yield new Step(
+                "print/{$line->id}",
+                Phase::Body,
+                "Draw and make {$line->name()}",
+                'Draw it around the parts, try one grip first, change it, then make the whole.',
+                [$line, ...$facts->inBody()],
+                180,
+                [Cautions::DUST, ...$line->part->cautions],
+            );
         }
     }
 }

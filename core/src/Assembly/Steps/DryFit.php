@@ -21,7 +21,16 @@ final class DryFit implements StepSource
     {
         $line = $facts->bodyLine();
         if ($line !== null) {
-            yield new Step("dry/{$line->id}", Phase::Body, 'Fit everything dry', 'Push the real parts around until hands, cells, controls and sockets agree. No control over a cell; leave room for switches and wires.', [$line, ...$facts->inBody()], 40, [], true);
+            yield new Step(
+                "dry/{$line->id}",
+                Phase::Body,
+                'Fit everything dry',
+                'Push the real parts around until hands, cells, controls and sockets agree. No control over a cell; leave room for switches and wires.',
+                [$line, ...$facts->inBody()],
+                40,
+                [],
+                true,
+            );
         }
     }
 }

@@ -23,7 +23,15 @@ final class FusePack implements StepSource
     {
         foreach ($facts->with('pack') as $line) {
             if ($line->part->pack?->sealed === false) {
-                yield new Step("fuse/{$line->id}", Phase::Wire, "Fuse and switch at {$line->name()}", 'A fuse close to the pack\'s plus, then the switch. Leave the pack unplugged until the last test.', [$line, ...$facts->filling(Role::Switch_)], 25, [Cautions::CELLS, Cautions::IRON]);
+                yield new Step(
+                    "fuse/{$line->id}",
+                    Phase::Wire,
+                    "Fuse and switch at {$line->name()}",
+                    'A fuse close to the pack\'s plus, then the switch. Leave the pack unplugged until the last test.',
+                    [$line, ...$facts->filling(Role::Switch_)],
+                    25,
+                    [Cautions::CELLS, Cautions::IRON],
+                );
             }
         }
     }

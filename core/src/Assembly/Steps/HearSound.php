@@ -23,7 +23,16 @@ final class HearSound implements StepSource
         $boards = $facts->filling(Role::Board);
         foreach ($facts->filling(Role::Sound) as $line) {
             if (! in_array($line, $boards, true)) {
-                yield new Step("hear/{$line->id}", Phase::Prove, "Hear {$line->name()}", 'Play something soft, then loud. Crackling under load means the supply sags.', [$line, ...$boards], 10, $line->part->cautions, true);
+                yield new Step(
+                    "hear/{$line->id}",
+                    Phase::Prove,
+                    "Hear {$line->name()}",
+                    'Play something soft, then loud. Crackling under load means the supply sags.',
+                    [$line, ...$boards],
+                    10,
+                    $line->part->cautions,
+                    true,
+                );
             }
         }
     }

@@ -22,9 +22,18 @@ final class InsulateBoards implements StepSource
     public function steps(Facts $facts): iterable
     {
         $line = $facts->bodyLine();
-        $bare = array_values(array_filter($facts->inBody(), static fn (Line $other): bool => in_array($other->role, [Role::Board, Role::Regulator, Role::Charger], true)));
+        $bare = array_values(
+            array_filter($facts->inBody(), static fn (Line $other): bool => in_array($other->role, [Role::Board, Role::Regulator, Role::Charger], true)),
+        );
         if ($line !== null && $bare !== []) {
-            yield new Step('insulate', Phase::Body, 'Keep bare boards off metal', 'Tape, card or posts under each bare board, and over each screw head it could touch.', [$line, ...$bare], 15);
+            yield new Step(
+                'insulate',
+                Phase::Body,
+                'Keep bare boards off metal',
+                'Tape, card or posts under each bare board, and over each screw head it could touch.',
+                [$line, ...$bare],
+                15,
+            );
         }
     }
 }

@@ -22,7 +22,15 @@ final class LayOutMaterials implements StepSource
     {
         foreach ($facts->lines() as $line) {
             if ($line->role === Role::Material || $line->role === Role::Fastener) {
-                yield new Step("use/{$line->id}", Phase::Wire, "Lay out {$line->name()}", $line->part->summary === '' ? 'Have it on the bench before you start.' : $line->part->summary, [$line], 5, $line->part->cautions);
+                yield new Step(
+                    "use/{$line->id}",
+                    Phase::Wire,
+                    "Lay out {$line->name()}",
+                    $line->part->summary === '' ? 'Have it on the bench before you start.' : $line->part->summary,
+                    [$line],
+                    5,
+                    $line->part->cautions,
+                );
             }
         }
     }

@@ -23,7 +23,16 @@ final class LightDisplay implements StepSource
         $boards = $facts->filling(Role::Board);
         foreach ($facts->filling(Role::Display) as $line) {
             if (! in_array($line, $boards, true)) {
-                yield new Step("light/{$line->id}", Phase::Prove, "Light {$line->name()}", 'Give it its voltage and a picture from the board. A dark panel without a signal proves nothing. Write down the current, dim and bright.', [$line, ...$boards], 25, $line->part->cautions, true);
+                yield new Step(
+                    "light/{$line->id}",
+                    Phase::Prove,
+                    "Light {$line->name()}",
+                    'Give it its voltage and a picture from the board. A dark panel without a signal proves nothing. Write down the current, dim and bright.',
+                    [$line, ...$boards],
+                    25,
+                    $line->part->cautions,
+                    true,
+                );
             }
         }
     }

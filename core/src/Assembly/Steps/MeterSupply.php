@@ -25,9 +25,27 @@ final class MeterSupply implements StepSource
     {
         foreach ($facts->lines() as $line) {
             if ($line->part->poweredBy === PoweredBy::Mains) {
-                yield new Step("meter/{$line->id}", Phase::Prove, "Meter {$line->name()}", 'With nothing connected: '.self::outputs($line).' and the plus where the plug\'s drawing says.', [$line], 5, [Cautions::MAINS], true);
+                yield new Step(
+                    "meter/{$line->id}",
+                    Phase::Prove,
+                    "Meter {$line->name()}",
+                    'With nothing connected: '.self::outputs($line).' and the plus where the plug\'s drawing says.',
+                    [$line],
+                    5,
+                    [Cautions::MAINS],
+                    true,
+                );
             } elseif ($line->part->isConverter()) {
-                yield new Step("set/{$line->id}", Phase::Prove, "Set and meter {$line->name()}", 'Feed it from a current-limited bench supply, set it, and meter before anything hangs on it: '.self::outputs($line).'.', [$line], 15, $line->part->cautions, true);
+                yield new Step(
+                    "set/{$line->id}",
+                    Phase::Prove,
+                    "Set and meter {$line->name()}",
+                    'Feed it from a current-limited bench supply, set it, and meter before anything hangs on it: '.self::outputs($line).'.',
+                    [$line],
+                    15,
+                    $line->part->cautions,
+                    true,
+                );
             }
         }
     }

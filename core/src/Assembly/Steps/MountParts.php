@@ -22,7 +22,16 @@ final class MountParts implements StepSource
     {
         foreach ($facts->inBody() as $line) {
             if (in_array($line->role, [Role::Board, Role::Display, Role::Controls, Role::Cooling], true)) {
-                yield new Step("mount/{$line->id}", Phase::Wire, "Mount {$line->name()}", $line->role === Role::Display ? 'Ribbon through its slot before the cover. No pressure on the glass.' : 'Screws finger-tight, then a quarter turn: an over-tightened screw splits its post.', [$line], 20);
+                yield new Step(
+                    "mount/{$line->id}",
+                    Phase::Wire,
+                    "Mount {$line->name()}",
+                    $line->role === Role::Display
+                        ? 'Ribbon through its slot before the cover. No pressure on the glass.'
+                        : 'Screws finger-tight, then a quarter turn: an over-tightened screw splits its post.',
+                    [$line],
+                    20,
+                );
             }
         }
     }

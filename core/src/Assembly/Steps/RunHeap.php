@@ -26,6 +26,15 @@ final class RunHeap implements StepSource
             return;
         }
         $electric = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->supply !== null || $line->part->pack !== null));
-        yield new Step('heap', Phase::Prove, 'Run the whole heap from the pack', 'Everything together, on the table. Meter the pack\'s current idle and at the worst load; plug and unplug the charger while it runs.', $electric, 40, [Cautions::CELLS], true);
+        yield new Step(
+            'heap',
+            Phase::Prove,
+            'Run the whole heap from the pack',
+            'Everything together, on the table. Meter the pack\'s current idle and at the worst load; plug and unplug the charger while it runs.',
+            $electric,
+            40,
+            [Cautions::CELLS],
+            true,
+        );
     }
 }

@@ -25,9 +25,25 @@ final class StartBoard implements StepSource
         foreach ($facts->filling(Role::Board) as $line) {
             $cards = array_values(array_filter($facts->with('storage'), static fn (Line $other): bool => $other->id !== $line->id));
             if ($line->part->software !== null) {
-                yield new Step("image/{$line->id}", Phase::Prove, "Write the image for {$line->name()}", 'Write it, read it back, and label the card. Use only game files that you have the right to use.', [$line, ...$cards], 30);
+                yield new Step(
+                    "image/{$line->id}",
+                    Phase::Prove,
+                    "Write the image for {$line->name()}",
+                    'Write it, read it back, and label the card. Use only game files that you have the right to use.',
+                    [$line, ...$cards],
+                    30,
+                );
             }
-            yield new Step("first/{$line->id}", Phase::Prove, "First start of {$line->name()}", 'Start it alone, unmodified, before any cutting or soldering. Write down the idle current.', [$line, ...$cards], 20, [Cautions::SPARK, ...$line->part->cautions], true);
+            yield new Step(
+                "first/{$line->id}",
+                Phase::Prove,
+                "First start of {$line->name()}",
+                'Start it alone, unmodified, before any cutting or soldering. Write down the idle current.',
+                [$line, ...$cards],
+                20,
+                [Cautions::SPARK, ...$line->part->cautions],
+                true,
+            );
         }
     }
 }

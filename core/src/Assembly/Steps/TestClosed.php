@@ -22,6 +22,15 @@ final class TestClosed implements StepSource
     public function steps(Facts $facts): iterable
     {
         $all = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role !== Role::Tool));
-        yield new Step('test-closed', Phase::Close, 'Test after closing', 'The same again, then an hour of play with a hand on the warmest spot.', $all, 70, [], true);
+        yield new Step(
+            'test-closed',
+            Phase::Close,
+            'Test after closing',
+            'The same again, then an hour of play with a hand on the warmest spot.',
+            $all,
+            70,
+            [],
+            true,
+        );
     }
 }

@@ -22,6 +22,15 @@ final class TestOpen implements StepSource
     public function steps(Facts $facts): iterable
     {
         $all = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role !== Role::Tool));
-        yield new Step('test-open', Phase::Close, 'Test before closing', 'Picture, sound, every control, charging. Nothing warm that should not be. Move the wires and see that nothing flickers.', $all, 25, [], true);
+        yield new Step(
+            'test-open',
+            Phase::Close,
+            'Test before closing',
+            'Picture, sound, every control, charging. Nothing warm that should not be. Move the wires and see that nothing flickers.',
+            $all,
+            25,
+            [],
+            true,
+        );
     }
 }

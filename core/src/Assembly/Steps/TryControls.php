@@ -23,7 +23,16 @@ final class TryControls implements StepSource
         $boards = $facts->filling(Role::Board);
         foreach ($facts->filling(Role::Controls) as $line) {
             if (! in_array($line, $boards, true)) {
-                yield new Step("press/{$line->id}", Phase::Prove, "Try every control of {$line->name()}", 'Press, push and turn each one and see that the board hears it. Write the map of contacts down.', [$line, ...$boards], 20, $line->part->cautions, true);
+                yield new Step(
+                    "press/{$line->id}",
+                    Phase::Prove,
+                    "Try every control of {$line->name()}",
+                    'Press, push and turn each one and see that the board hears it. Write the map of contacts down.',
+                    [$line, ...$boards],
+                    20,
+                    $line->part->cautions,
+                    true,
+                );
             }
         }
     }

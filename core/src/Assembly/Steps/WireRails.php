@@ -24,7 +24,15 @@ final class WireRails implements StepSource
         foreach ($facts->rails() as $rail) {
             if ($rail->loads !== []) {
                 $names = implode(', ', array_map(static fn (Line $line): string => $line->name(), $rail->loads));
-                yield new Step("rail/{$rail->id}", Phase::Wire, "Wire {$rail->says()} to {$names}", "Meter {$rail->volts->says()} at the far end before each plug goes in; mind plus and minus.", [$rail->line, ...$rail->loads], 10 + 10 * count($rail->loads), [Cautions::IRON]);
+                yield new Step(
+                    "rail/{$rail->id}",
+                    Phase::Wire,
+                    "Wire {$rail->says()} to {$names}",
+                    "Meter {$rail->volts->says()} at the far end before each plug goes in; mind plus and minus.",
+                    [$rail->line, ...$rail->loads],
+                    10 + 10 * count($rail->loads),
+                    [Cautions::IRON],
+                );
             }
         }
     }

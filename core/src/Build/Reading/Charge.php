@@ -16,8 +16,14 @@ final readonly class Charge extends Reading
      * @param  ?float  $wattHours  printed watt-hours of the pack; null when they were not known
      * @param  list<array{float, float, float}>  $log  seconds, volts, amps
      */
-    public function __construct(TakenAs $taken, public float $hours, public ?float $fromShare = null, public ?float $toShare = null, public ?float $wattHours = null, public array $log = [])
-    {
+    public function __construct(
+        TakenAs $taken,
+        public float $hours,
+        public ?float $fromShare = null,
+        public ?float $toShare = null,
+        public ?float $wattHours = null,
+        public array $log = [],
+    ) {
         parent::__construct($taken);
     }
 

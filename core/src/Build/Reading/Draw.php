@@ -27,7 +27,13 @@ final readonly class Draw extends Reading
 
     public function says(): string
     {
-        return sprintf('%s: %s mA at %s V, %s W', $this->state->value, Number::says($this->milliamps), Number::says($this->volts), Number::says($this->watts()));
+        return sprintf(
+            '%s: %s mA at %s V, %s W',
+            $this->state->value,
+            Number::says($this->milliamps),
+            Number::says($this->volts),
+            Number::says($this->watts()),
+        );
     }
 
     public function ownFields(): array

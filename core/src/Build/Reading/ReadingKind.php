@@ -17,7 +17,11 @@ enum ReadingKind: string
     public function needs(): array
     {
         return match ($this) {
-            self::Draw => ['state' => 'choose what the console was doing', 'volts' => 'write the volts at the part while the amps were read', 'milliamps' => 'write the amps that were read'],
+            self::Draw => [
+                'state' => 'choose what the console was doing',
+                'volts' => 'write the volts at the part while the amps were read',
+                'milliamps' => 'write the amps that were read',
+            ],
             self::Run => ['hours' => 'write how long it ran', 'stopped' => 'choose why it stopped'],
             self::Charge => ['hours' => 'write how long it took'],
             self::Temperature => ['celsius' => 'write the degrees of the part', 'airC' => 'write the degrees of the air around it'],

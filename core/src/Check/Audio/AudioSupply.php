@@ -19,7 +19,11 @@ final class AudioSupply extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('audio.supply', 'At its rail\'s lowest volts the amplifier can still be heard: those made for a car or a wall supply are the usual surprise.', ['supply.volts', 'pack.volts', 'output.volts', 'speaker.ohm']);
+        return new Meta(
+            'audio.supply',
+            'At its rail\'s lowest volts the amplifier can still be heard: those made for a car or a wall supply are the usual surprise.',
+            ['supply.volts', 'pack.volts', 'output.volts', 'speaker.ohm'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -58,6 +62,14 @@ final class AudioSupply extends LineRule
             $dies => "{$amp->name()} falls silent when {$rail->says()} gets down to ".self::n($rail->volts->least()).' V.',
             $verdict === Verdict::Tight => sprintf('At the lowest volts %s has only %s W for %s: a whisper.', $amp->name(), self::n($watts), $speaker->name()),
             default => sprintf('Even at the lowest volts %s has %s W for %s.', $amp->name(), self::n($watts), $speaker->name()),
-        }, [$this->row("{$rail->says()}, at its lowest", Figure::exactly($rail->volts->least(), 'V')), $this->row("{$speaker->name()}", $ohm), $this->row('Left for the sound', Figure::exactly($watts, 'W')), $this->row("{$amp->name()} needs", $window)], '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [$this->swap($amp, 'Take an amplifier made for this rail'), $this->swap($speaker, 'Take a loudspeaker of fewer ohms')]));
+        }, [
+            $this->row("{$rail->says()}, at its lowest", Figure::exactly($rail->volts->least(), 'V')),
+            $this->row("{$speaker->name()}", $ohm),
+            $this->row('Left for the sound', Figure::exactly($watts, 'W')),
+            $this->row("{$amp->name()} needs", $window),
+        ], '(0.8 × volts)² ÷ (2 × ohm), for a bridge amplifier', [
+            $this->swap($amp, 'Take an amplifier made for this rail'),
+            $this->swap($speaker, 'Take a loudspeaker of fewer ohms'),
+        ]));
     }
 }

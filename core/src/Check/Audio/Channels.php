@@ -34,12 +34,24 @@ final class Channels extends LineRule
             return;
         }
         [$verdict, $says] = match (true) {
-            $stereo && ($channels < 2 || ($speakers > 0 && $speakers < 2)) => [Verdict::Clash, 'The brief wants stereo; there '.($channels < 2 ? 'is one channel.' : 'is one loudspeaker.')],
-            $channels > 1 && $speakers === 1 => [Verdict::Tight, "{$line->name()} has two channels and one loudspeaker: set the board to one channel, or one side is lost."],
+            $stereo && ($channels < 2 || ($speakers > 0 && $speakers < 2)) => [
+                Verdict::Clash,
+                'The brief wants stereo; there '.($channels < 2 ? 'is one channel.' : 'is one loudspeaker.'),
+            ],
+            $channels > 1 && $speakers === 1 => [
+                Verdict::Tight,
+                "{$line->name()} has two channels and one loudspeaker: set the board to one channel, or one side is lost.",
+            ],
             default => [Verdict::Fits, $channels > 1 ? 'Each side has its loudspeaker.' : 'One channel drives what there is.'],
         };
-        yield $this->answer($verdict, [$line, ...$facts->with('speaker')], fn (): Words => new Words($says, [$this->count("{$line->name()}, channels", $channels, '', 'datasheet'), $this->count('Loudspeakers', $speakers), $this->text('The brief wants', $stereo ? 'stereo' : 'sound', 'brief')], 'channels against loudspeakers', [
-            Remedy::add(Role::Sound, 'Add a second loudspeaker'), $this->swap($line, 'Take another amplifier'), Remedy::byHand('Set the sound to one channel in the board\'s set-up.'),
+        yield $this->answer($verdict, [$line, ...$facts->with('speaker')], fn (): Words => new Words($says, [
+            $this->count("{$line->name()}, channels", $channels, '', 'datasheet'),
+            $this->count('Loudspeakers', $speakers),
+            $this->text('The brief wants', $stereo ? 'stereo' : 'sound', 'brief'),
+        ], 'channels against loudspeakers', [
+            Remedy::add(Role::Sound, 'Add a second loudspeaker'), $this->swap($line, 'Take another amplifier'), Remedy::byHand(
+                'Set the sound to one channel in the board\'s set-up.',
+            ),
         ]));
     }
 }

@@ -39,9 +39,15 @@ final class HeadphoneSense extends LineRule
             }
             $senses = $socket->sense === YesNo::Yes;
             yield $this->answer($senses ? Verdict::Fits : Verdict::Tight, [$line, ...$facts->with('speaker')],
-                fn (): Words => new Words($senses ? "{$line->name()} silences the loudspeaker when headphones are in." : "{$line->name()} does not notice headphones; the loudspeaker plays on.", [$this->text("{$socket->name} notices a plug", $socket->sense->value)], $senses ? 'a switch in the socket' : 'no switch in the socket', [
-                    $this->swap($line, 'Take one whose socket notices a plug'), Remedy::byHand('A small switch in the loudspeaker\'s lead, or a socket with break contacts.'),
-                ]), $socket->name);
+                fn (): Words => new Words($senses
+                    ? "{$line->name()} silences the loudspeaker when headphones are in."
+                    : "{$line->name()} does not notice headphones; the loudspeaker plays on.", [
+                        $this->text("{$socket->name} notices a plug", $socket->sense->value),
+                    ], $senses ? 'a switch in the socket' : 'no switch in the socket', [
+                        $this->swap($line, 'Take one whose socket notices a plug'), Remedy::byHand(
+                            'A small switch in the loudspeaker\'s lead, or a socket with break contacts.',
+                        ),
+                    ]), $socket->name);
         }
     }
 }

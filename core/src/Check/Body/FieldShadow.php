@@ -33,7 +33,10 @@ final class FieldShadow extends LineRule
             return;
         }
         // A board's radio matters when something talks to it.
-        $spoken = array_filter($facts->with('controls'), static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== []) !== [];
+        $spoken = array_filter(
+            $facts->with('controls'),
+            static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== [],
+        ) !== [];
         $coil = $line->part->charger?->wireless === true;
         $radio = $line->part->radio !== [] && $spoken;
         if (! $coil && ! $radio) {
@@ -48,7 +51,11 @@ final class FieldShadow extends LineRule
         }
         $working = [$this->text("{$bodyLine->name()}, made of", $material), $this->text($line->name(), $what)];
         if ($material !== 'metal') {
-            yield $this->answer(Verdict::Fits, [$line, $bodyLine], fn (): Words => new Words("The {$what} of {$line->name()} gets through {$material}.", $working, 'no metal in the way'));
+            yield $this->answer(
+                Verdict::Fits,
+                [$line, $bodyLine],
+                fn (): Words => new Words("The {$what} of {$line->name()} gets through {$material}.", $working, 'no metal in the way'),
+            );
 
             return;
         }
@@ -60,6 +67,17 @@ final class FieldShadow extends LineRule
         $window = $body->fieldWindow === YesNo::Yes;
         $working[] = $this->text('A part of it that is not metal', $body->fieldWindow->value);
         yield $this->answer($window ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-            fn (): Words => new Words($window ? "The {$what} of {$line->name()} has to lie behind the part of {$bodyLine->name()} that is not metal." : "{$bodyLine->name()} is metal all round; the {$what} of {$line->name()} does not get out".($coil ? ', and the metal gets hot' : '').'.', $working, 'metal blocks fields', [$this->swap($bodyLine, 'Take a body that is not metal'), $this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'), ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')])]));
+            fn (): Words => new Words(
+                $window
+                    ? "The {$what} of {$line->name()} has to lie behind the part of {$bodyLine->name()} that is not metal."
+                    : "{$bodyLine->name()} is metal all round; the {$what} of {$line->name()} does not get out".($coil ? ', and the metal gets hot' : '').'.',
+                $working,
+                'metal blocks fields',
+                [
+                    $this->swap($bodyLine, 'Take a body that is not metal'),
+                    $this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'),
+                    ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')]),
+                ],
+            ));
     }
 }

@@ -24,7 +24,11 @@ final class FitsInside extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('body.fits-inside', 'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.', ['size', 'body.cavity', 'body.wall']);
+        return new Meta(
+            'body.fits-inside',
+            'Every part goes into the body, all of them together leave room for wires, and the body stays within the brief.',
+            ['size', 'body.cavity', 'body.wall'],
+        );
     }
 
     private float $cavityMm = 0.0;
@@ -104,11 +108,21 @@ final class FitsInside extends WholeRule
         ];
         if ($margin < 0.0) {
             return $this->answer(Verdict::Clash, [$line, $bodyLine],
-                fn (): Words => new Words(sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $where), $working, Number::says($margin).' mm to spare', $remedies));
+                fn (): Words => new Words(
+                    sprintf('%s is %s mm too long for %s, whichever way it is turned.', $line->name(), Number::says(-$margin), $where),
+                    $working,
+                    Number::says($margin).' mm to spare',
+                    $remedies,
+                ));
         }
 
         return $this->answer(Verdict::Tight, [$line, $bodyLine],
-            fn (): Words => new Words(sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)), $working, sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)), $remedies));
+            fn (): Words => new Words(
+                sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)),
+                $working,
+                sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)),
+                $remedies,
+            ));
     }
 
     /** The room of its own that the line's place names. */
@@ -136,7 +150,10 @@ final class FitsInside extends WholeRule
         $volumes = array_map(static fn (Line $line): float => ($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, $sized);
         arsort($volumes);
         $sized = array_map(static fn (int $index): Line => $sized[$index], array_slice(array_keys($volumes), 0, 6));
-        $working = array_map(fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')), $sized);
+        $working = array_map(
+            fn (Line $line): WorkingLine => $this->row($line->name(), Figure::exactly(($line->part->size->volumeCm3() ?? 0.0) * $line->quantity, 'cm³')),
+            $sized,
+        );
         $working[] = $this->row('All parts inside, as blocks', Figure::exactly($filled, 'cm³'));
         $working[] = $this->row("{$bodyLine->name()}, room inside", Figure::exactly($room, 'cm³', $cavity->lengthMm->source));
 
@@ -145,9 +162,16 @@ final class FitsInside extends WholeRule
                 Verdict::Clash => '; wires, switches and screws find no place.',
                 Verdict::Tight => '; wires and switches will be a squeeze.',
                 default => '.',
-            }), $working, sprintf('up to %s %% is easy, up to %s %% can be done', Number::says($this->packingEasy * 100), Number::says($this->packingMost * 100)), $verdict === Verdict::Fits ? [] : [
+            }), $working, sprintf(
+                'up to %s %% is easy, up to %s %% can be done',
+                Number::says($this->packingEasy * 100),
+                Number::says($this->packingMost * 100),
+            ), $verdict === Verdict::Fits ? [] : [
                 Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
-                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"), array_slice($sized, 0, 3)),
+                ...array_map(
+                    static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"),
+                    array_slice($sized, 0, 3),
+                ),
             ]), 'together');
     }
 
@@ -171,13 +195,15 @@ final class FitsInside extends WholeRule
         $margin = min($largest[0] - $sides[0], $largest[1] - $sides[1], $largest[2] - $sides[2]);
         $fits = $margin >= 0.0;
         yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$bodyLine],
-            fn (): Words => new Words($fits ? "{$bodyLine->name()} stays within the size in the brief." : sprintf('%s is %s mm larger than the brief allows.', $bodyLine->name(), Number::says(-$margin)), [
-                $this->sides($outside->estimated ? 'Drawn around the parts, about' : "{$bodyLine->name()}, outside", $outside->size),
-                new WorkingLine('Largest in the brief', implode(' × ', array_map(Number::says(...), $largest)), 'mm', Source::Brief->value),
-            ], Number::says($margin).' mm to spare', $fits ? [] : [
-                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a smaller body'),
-                Remedy::brief('Allow a larger size in the brief'),
-            ]), 'brief');
+            fn (): Words => new Words($fits
+                ? "{$bodyLine->name()} stays within the size in the brief."
+                : sprintf('%s is %s mm larger than the brief allows.', $bodyLine->name(), Number::says(-$margin)), [
+                    $this->sides($outside->estimated ? 'Drawn around the parts, about' : "{$bodyLine->name()}, outside", $outside->size),
+                    new WorkingLine('Largest in the brief', implode(' × ', array_map(Number::says(...), $largest)), 'mm', Source::Brief->value),
+                ], Number::says($margin).' mm to spare', $fits ? [] : [
+                    Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a smaller body'),
+                    Remedy::brief('Allow a larger size in the brief'),
+                ]), 'brief');
     }
 
     private function sides(string $label, Size $size): WorkingLine

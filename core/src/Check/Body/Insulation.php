@@ -31,7 +31,13 @@ final class Insulation extends WholeRule
         }
         $material = $bodyLine->part->size->material;
         $boards = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->bare === YesNo::Yes));
-        $open = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->bare === YesNo::Unknown && in_array($line->role, [Role::Board, Role::Regulator, Role::Charger], true)));
+        $open = array_values(
+            array_filter(
+                $facts->inBody(),
+                static fn (Line $line): bool => $line->part->bare === YesNo::Unknown
+                    && in_array($line->role, [Role::Board, Role::Regulator, Role::Charger], true),
+            ),
+        );
         if ($boards === [] && $open === []) {
             return;
         }
@@ -40,10 +46,26 @@ final class Insulation extends WholeRule
 
             return;
         }
-        $metal = [...($bodyLine->part->size->isMetal() ? [$bodyLine] : []), ...array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->size->isMetal() && $line->part->bare !== YesNo::Yes && $line->part->cooling === null))];
+        $metal = [
+            ...($bodyLine->part->size->isMetal() ? [$bodyLine] : []),
+            ...array_values(
+                array_filter(
+                    $facts->inBody(),
+                    static fn (Line $line): bool => $line->part->size->isMetal() && $line->part->bare !== YesNo::Yes && $line->part->cooling === null,
+                ),
+            ),
+        ];
         if ($metal === []) {
             if ($boards !== []) {
-                yield $this->answer(Verdict::Fits, [$bodyLine, ...$boards], fn (): Words => new Words('Nothing of metal lies beside the bare boards.', [$this->text("{$bodyLine->name()}, made of", $material === '' ? 'drawn around the parts' : $material)], 'no metal near them'));
+                yield $this->answer(
+                    Verdict::Fits,
+                    [$bodyLine, ...$boards],
+                    fn (): Words => new Words(
+                        'Nothing of metal lies beside the bare boards.',
+                        [$this->text("{$bodyLine->name()}, made of", $material === '' ? 'drawn around the parts' : $material)],
+                        'no metal near them',
+                    ),
+                );
             }
 
             return;
@@ -51,14 +73,24 @@ final class Insulation extends WholeRule
         foreach ($open as $line) {
             yield $this->unmeasured($line, 'surface.bare', $metal);
         }
-        $stuff = array_values(array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []));
+        $stuff = array_values(
+            array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []),
+        );
         $atHand = array_intersect(self::INSULATORS, $facts->brief()->consumables ?? []);
         foreach ($boards as $line) {
             $kept = $stuff !== [] || $atHand !== [];
             yield $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal[0], ...$stuff],
-                fn (): Words => new Words($kept ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.' : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.", [$this->text($line->name(), 'bare contacts'), $this->text($metal[0]->name(), 'metal'), $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out')], $kept ? 'something insulates' : 'nothing insulates', [
-                    Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal[0], 'Take a body that is not metal'), Remedy::byHand('Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.'),
-                ]));
+                fn (): Words => new Words($kept
+                    ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.'
+                    : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.", [
+                        $this->text($line->name(), 'bare contacts'),
+                        $this->text($metal[0]->name(), 'metal'),
+                        $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out'),
+                    ], $kept ? 'something insulates' : 'nothing insulates', [
+                        Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal[0], 'Take a body that is not metal'), Remedy::byHand(
+                            'Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.',
+                        ),
+                    ]));
         }
     }
 }

@@ -39,10 +39,16 @@ final class Mounting extends LineRule
         $patterns = array_map(static fn (Post $post): string => $post->pattern, $body->posts);
         [$verdict, $says] = match (true) {
             in_array($mount->pattern, $patterns, true) => [Verdict::Fits, "{$line->name()} sits on posts made for it."],
-            $body->cuttable => [Verdict::Tight, "Holes for {$line->name()} ({$mount->pattern} mm) have to be drilled into {$bodyLine->name()}, or it is glued down."],
+            $body->cuttable => [
+                Verdict::Tight,
+                "Holes for {$line->name()} ({$mount->pattern} mm) have to be drilled into {$bodyLine->name()}, or it is glued down.",
+            ],
             default => [Verdict::Clash, "{$bodyLine->name()} has no posts for the holes of {$line->name()} ({$mount->pattern} mm)."],
         };
-        yield $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, [$this->text("{$line->name()}, holes", $mount->pattern), $this->text("{$bodyLine->name()}, posts", $patterns === [] ? 'none' : implode(', ', $patterns))], 'hole pattern against posts', [
+        yield $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, [
+            $this->text("{$line->name()}, holes", $mount->pattern),
+            $this->text("{$bodyLine->name()}, posts", $patterns === [] ? 'none' : implode(', ', $patterns)),
+        ], 'hole pattern against posts', [
             $this->swap($line, 'Take one with the holes of this body'), $this->swap($bodyLine, 'Take a body made for it'),
             Remedy::byHand('Make a small plate that takes both patterns; glued posts count as a step that cannot be undone.'),
         ]));

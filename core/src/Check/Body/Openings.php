@@ -23,7 +23,11 @@ final class Openings extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('body.openings', 'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.', ['body.openings', 'socket.offsetMm']);
+        return new Meta(
+            'body.openings',
+            'Every socket that must be reached with the body closed meets an opening on its side that its plug goes through.',
+            ['body.openings', 'socket.offsetMm'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -49,7 +53,12 @@ final class Openings extends WholeRule
     {
         $about = $socket->name;
         $shell = Constants::PLUG_SHELL_MM[$socket->connector] ?? null;
-        $need = new WorkingLine("Plug of the {$socket->name}", $shell === null ? $socket->connector : self::n($shell[0]).' × '.self::n($shell[1]), $shell === null ? '' : 'mm', 'datasheet');
+        $need = new WorkingLine(
+            "Plug of the {$socket->name}",
+            $shell === null ? $socket->connector : self::n($shell[0]).' × '.self::n($shell[1]),
+            $shell === null ? '' : 'mm',
+            'datasheet',
+        );
         $index = $this->find($socket, $free);
         if ($index === null) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
@@ -61,7 +70,15 @@ final class Openings extends WholeRule
         if (! $opening->widthMm->isKnown() || ! $opening->heightMm->isKnown() || $shell === null) {
             return $this->unmeasured($bodyLine, FigureRef::of('body', 'openings', $opening->name), [$line], [$need], $line->id.'/'.$about);
         }
-        $working = [$need, new WorkingLine("{$bodyLine->name()}, {$opening->name}", self::n($opening->widthMm->least()).' × '.self::n($opening->heightMm->least()), 'mm', $opening->widthMm->source->value)];
+        $working = [
+            $need,
+            new WorkingLine(
+                "{$bodyLine->name()}, {$opening->name}",
+                self::n($opening->widthMm->least()).' × '.self::n($opening->heightMm->least()),
+                'mm',
+                $opening->widthMm->source->value,
+            ),
+        ];
         $wanted = $facts->margin('opening-mm');
         $margin = min($opening->widthMm->least() - $shell[0], $opening->heightMm->least() - $shell[1]);
         if ($margin < 0.0 || ! $opening->offsetMm->isKnown()) {
@@ -69,27 +86,65 @@ final class Openings extends WholeRule
         }
         // An opening whose place is fixed meets the socket only where the part's own drawing says so.
         if (! $socket->offsetMm->isKnown()) {
-            return $this->unmeasured($line, FigureRef::socket($socket, 'offsetMm'), [$bodyLine], $working, $about, "nobody can say whether it lines up with the {$opening->name}");
+            return $this->unmeasured(
+                $line,
+                FigureRef::socket($socket, 'offsetMm'),
+                [$bodyLine],
+                $working,
+                $about,
+                "nobody can say whether it lines up with the {$opening->name}",
+            );
         }
         $off = abs($opening->offsetMm->usual() - $socket->offsetMm->usual());
         $may = $margin / 2 + $facts->margin('offset-mm');
-        $working = [...$working, $this->row("{$socket->name}, from the middle of its edge", $socket->offsetMm), $this->row("{$opening->name}, from the middle", $opening->offsetMm)];
+        $working = [
+            ...$working,
+            $this->row("{$socket->name}, from the middle of its edge", $socket->offsetMm),
+            $this->row("{$opening->name}, from the middle", $opening->offsetMm),
+        ];
         if ($off > $may) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
-                fn (): Words => new Words(sprintf('The %s of %s sits %s mm beside the %s%s', $socket->name, $line->name(), self::n($off), $opening->name, $cuttable ? '; it has to be cut wider or the part moved.' : '.'), $working, sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)), [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')]), $about);
+                fn (): Words => new Words(
+                    sprintf(
+                        'The %s of %s sits %s mm beside the %s%s',
+                        $socket->name,
+                        $line->name(),
+                        self::n($off),
+                        $opening->name,
+                        $cuttable ? '; it has to be cut wider or the part moved.' : '.',
+                    ),
+                    $working,
+                    sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)),
+                    [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')],
+                ), $about);
         }
 
         return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
     }
 
     /** @param  list<WorkingLine>  $working */
-    private function bySize(float $margin, float $wanted, Line $line, Socket $socket, Line $bodyLine, Opening $opening, bool $cuttable, array $working, string $about): Finding
-    {
+    private function bySize(
+        float $margin,
+        float $wanted,
+        Line $line,
+        Socket $socket,
+        Line $bodyLine,
+        Opening $opening,
+        bool $cuttable,
+        array $working,
+        string $about,
+    ): Finding {
         $verdict = $margin < 0.0 && $cuttable ? Verdict::Tight : self::byMargin($margin, $wanted);
 
         return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(match (true) {
             $verdict === Verdict::Fits => "The plug of {$line->name()}'s {$socket->name} goes through the {$opening->name}.",
-            $margin >= 0.0 => sprintf("The plug of %s's %s goes through the %s with only %s mm to spare.", $line->name(), $socket->name, $opening->name, self::n($margin)),
+            $margin >= 0.0 => sprintf(
+                "The plug of %s's %s goes through the %s with only %s mm to spare.",
+                $line->name(),
+                $socket->name,
+                $opening->name,
+                self::n($margin),
+            ),
             $cuttable => sprintf('The %s has to be cut %s mm wider for the plug of %s.', $opening->name, self::n(-$margin), $line->name()),
             default => sprintf('The plug of %s\'s %s is %s mm too large for the %s.', $line->name(), $socket->name, self::n(-$margin), $opening->name),
         }, $working, sprintf('%s mm to spare, %s mm wanted', self::n($margin), self::n($wanted)), $this->remedies($line, $bodyLine, $cuttable)), $about);
@@ -117,7 +172,13 @@ final class Openings extends WholeRule
     private function remedies(Line $line, Line $bodyLine, bool $cuttable): array
     {
         return [
-            ...($cuttable ? [Remedy::byHand('Cut it before anything is mounted: mark, drill the corners, saw, file. Clamp the work, wear eye protection, keep the dust out of your lungs.')] : []),
+            ...($cuttable
+                ? [
+                    Remedy::byHand(
+                        'Cut it before anything is mounted: mark, drill the corners, saw, file. Clamp the work, wear eye protection, keep the dust out of your lungs.',
+                    ),
+                ]
+                : []),
             $this->swap($bodyLine, 'Take a body with an opening for it'),
             $this->swap($line),
         ];

@@ -52,14 +52,33 @@ final class PrintBed extends WholeRule
         $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
         yield $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
-            $margin < 0.0 => sprintf('Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.', $line->name(), max(2, (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1])))),
+            $margin < 0.0 => sprintf(
+                'Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.',
+                $line->name(),
+                max(2, (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1]))),
+            ),
             $straight < 0.0 => "Each half of {$line->name()} goes onto the bed only slantwise.",
             default => "Each half of {$line->name()} goes onto the bed.",
         }, [
-            new WorkingLine('Each half', implode(' × ', array_map(self::n(...), [$long, $wide, $high])), 'mm', $outside->estimated ? 'worked out' : $outside->size->lengthMm->source->value),
-            new WorkingLine('Bed and height', implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])), 'mm', $body->bedLengthMm->source->value),
+            new WorkingLine(
+                'Each half',
+                implode(' × ', array_map(self::n(...), [$long, $wide, $high])),
+                'mm',
+                $outside->estimated ? 'worked out' : $outside->size->lengthMm->source->value,
+            ),
+            new WorkingLine(
+                'Bed and height',
+                implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])),
+                'mm',
+                $body->bedLengthMm->source->value,
+            ),
         ], self::n($margin).' mm to spare', [
-            Remedy::byHand(sprintf('Split each half across its length, %s mm a piece, along a line where no control and no post sits.', self::n($long / max(2, (int) ceil($long / $bed[0]))))),
+            Remedy::byHand(
+                sprintf(
+                    'Split each half across its length, %s mm a piece, along a line where no control and no post sits.',
+                    self::n($long / max(2, (int) ceil($long / $bed[0]))),
+                ),
+            ),
             $this->swap($line, 'Take a body made another way'), Remedy::brief('Allow less in the brief, so that it gets smaller'),
         ]));
     }

@@ -35,9 +35,17 @@ final class Spot extends WholeRule
             } elseif ($body !== null && $named !== [] && ! in_array($spot, $named, true)) {
                 yield $this->answer(Verdict::Clash, [$lines[0], $body], fn (): Words => new Words("{$lines[0]->name()} goes to the {$spot}, and {$body->name()} has no such place.", [
                     $this->text("{$body->name()}, places", implode(', ', $named)),
-                ], 'no such place', [$this->swap($lines[0]), $this->swap($body, 'Take a body with that place'), Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken)))]));
+                ], 'no such place', [
+                    $this->swap($lines[0]),
+                    $this->swap($body, 'Take a body with that place'),
+                    Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken))),
+                ]));
             } else {
-                yield $this->answer(Verdict::Fits, [$lines[0]], fn (): Words => new Words("{$lines[0]->name()} has the {$spot} to itself.", [$this->text('Place', (string) $spot)], 'nobody else is there'));
+                yield $this->answer(
+                    Verdict::Fits,
+                    [$lines[0]],
+                    fn (): Words => new Words("{$lines[0]->name()} has the {$spot} to itself.", [$this->text('Place', (string) $spot)], 'nobody else is there'),
+                );
             }
         }
     }
@@ -51,8 +59,17 @@ final class Spot extends WholeRule
     {
         $names = implode(' and ', array_map(static fn (Line $line): string => $line->name(), $lines));
 
-        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words("{$names} want the same place: the {$spot}.", array_map(fn (Line $line) => $this->text($line->name(), $spot.(($line->part->spots->orElse ?? []) === [] ? '' : ', or '.implode(', ', $line->part->spots->orElse ?? []))), $lines), 'one place, more than one part', [
-            ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that goes elsewhere for {$line->name()}"), $lines), ...array_map(static fn (Line $line): Remedy => Remedy::byHand(self::elsewhere($line, $named, $taken)), $lines),
+        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words("{$names} want the same place: the {$spot}.", array_map(
+            fn (Line $line) => $this->text(
+                $line->name(),
+                $spot.(($line->part->spots->orElse ?? []) === [] ? '' : ', or '.implode(', ', $line->part->spots->orElse ?? [])),
+            ),
+            $lines,
+        ), 'one place, more than one part', [
+            ...array_map(
+                fn (Line $line): Remedy => $this->swap($line, "Take something that goes elsewhere for {$line->name()}"),
+                $lines,
+            ), ...array_map(static fn (Line $line): Remedy => Remedy::byHand(self::elsewhere($line, $named, $taken)), $lines),
         ]), $spot);
     }
 
@@ -62,8 +79,15 @@ final class Spot extends WholeRule
      */
     private static function elsewhere(Line $line, array $named, array $taken): string
     {
-        $free = array_values(array_filter($line->part->spots->orElse ?? [], static fn (string $spot): bool => ! in_array($spot, $taken, true) && ($named === [] || in_array($spot, $named, true))));
+        $free = array_values(
+            array_filter(
+                $line->part->spots->orElse ?? [],
+                static fn (string $spot): bool => ! in_array($spot, $taken, true) && ($named === [] || in_array($spot, $named, true)),
+            ),
+        );
 
-        return $free === [] ? "{$line->name()} can go nowhere else that is known; ask its maker." : "Put {$line->name()} at the ".implode(' or the ', $free).': write it as its place on the Parts page.';
+        return $free === []
+            ? "{$line->name()} can go nowhere else that is known; ask its maker."
+            : "Put {$line->name()} at the ".implode(' or the ', $free).': write it as its place on the Parts page.';
     }
 }

@@ -21,7 +21,11 @@ final class StackHeight extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('body.stack-height', 'Every column through the body, from the face to the back, is no thicker than the room; the thickest decides.', ['size', 'body.cavity', 'body.wall']);
+        return new Meta(
+            'body.stack-height',
+            'Every column through the body, from the face to the back, is no thicker than the room; the thickest decides.',
+            ['size', 'body.cavity', 'body.wall'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -77,7 +81,12 @@ final class StackHeight extends WholeRule
                 return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open"), INF];
             }
             $height += $sides[2] * $line->quantity;
-            $working[] = $this->count($line->quantity > 1 ? "{$line->quantity} × {$line->name()}" : $line->name(), $sides[2] * $line->quantity, 'mm', $line->part->size->heightMm->source->value);
+            $working[] = $this->count(
+                $line->quantity > 1 ? "{$line->quantity} × {$line->name()}" : $line->name(),
+                $sides[2] * $line->quantity,
+                'mm',
+                $line->part->size->heightMm->source->value,
+            );
         }
         $gaps = max(0, count($lines) - 1) * $facts->margin('layer-mm');
         $working[] = $this->count('Between the layers', $gaps, 'mm');
@@ -104,7 +113,12 @@ final class StackHeight extends WholeRule
         $verdict = self::byMargin($spare, $facts->margin('cavity-mm'));
 
         return [$this->answer($verdict, [$bodyLine, ...$lines],
-            fn (): Words => new Words(sprintf('The column %s is %s mm high; there are %s mm.', $name, self::n($height), self::n($room)), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [
+            fn (): Words => new Words(sprintf(
+                'The column %s is %s mm high; there are %s mm.',
+                $name,
+                self::n($height),
+                self::n($room),
+            ), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [
                 ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),

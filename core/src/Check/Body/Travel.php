@@ -20,7 +20,11 @@ final class Travel extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('body.travel', 'Caps of the body move the switches and buttons beneath them all the way.', ['body.slider', 'switch.travelMm', 'controls.travelMm']);
+        return new Meta(
+            'body.travel',
+            'Caps of the body move the switches and buttons beneath them all the way.',
+            ['body.slider', 'switch.travelMm', 'controls.travelMm'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -29,7 +33,9 @@ final class Travel extends WholeRule
         foreach ($bodyLine?->part->body->sliders ?? [] as $slider) {
             foreach ([...$facts->with('switch'), ...$facts->with('controls')] as $line) {
                 $switch = $line->part->switch;
-                $moved = $slider->moves === 'button' ? $line->part->controls !== null && $line->part->sits->takesRoom() && $line->part->controls->buttons > 0 : $switch?->kind === $slider->moves;
+                $moved = $slider->moves === 'button'
+                    ? $line->part->controls !== null && $line->part->sits->takesRoom() && $line->part->controls->buttons > 0
+                    : $switch?->kind === $slider->moves;
                 if ($bodyLine !== null && $moved) {
                     $needs = ($slider->moves === 'button' ? $line->part->controls?->travelMm : $switch?->travelMm) ?? Figure::unknown('mm');
                     yield $this->judge($bodyLine, $slider, $line, $needs, $facts->margin('travel-mm'));
@@ -52,8 +58,13 @@ final class Travel extends WholeRule
         return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(match ($verdict) {
             Verdict::Clash => sprintf('The %s of %s stops %s mm short of what %s needs.', $slider->name, $bodyLine->name(), self::n(-$margin), $line->name()),
             default => "The {$slider->name} of {$bodyLine->name()} moves {$line->name()} all the way.",
-        }, [$this->row("{$slider->name}, moves", $slider->travelMm), $this->row("{$line->name()}, needs", $needs)], self::n($margin).' mm to spare, '.self::n($wanted).' mm wanted', [
-            $this->swap($line, 'Take one with less travel'), $this->swap($bodyLine), Remedy::byHand('Lengthen the cap\'s finger with a drop of filler, or file its slot; little by little, and test between.'),
+        }, [
+            $this->row("{$slider->name}, moves", $slider->travelMm),
+            $this->row("{$line->name()}, needs", $needs),
+        ], self::n($margin).' mm to spare, '.self::n($wanted).' mm wanted', [
+            $this->swap($line, 'Take one with less travel'), $this->swap($bodyLine), Remedy::byHand(
+                'Lengthen the cap\'s finger with a drop of filler, or file its slot; little by little, and test between.',
+            ),
         ]), $slider->name);
     }
 }

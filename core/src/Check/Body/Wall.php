@@ -51,7 +51,11 @@ final class Wall extends LineRule
         };
         yield $this->answer($verdict, [$line], fn (): Words => new Words(sprintf('A wall of %s mm, %s, %s.', self::n($wall), $body->process, match ($verdict) {
             Verdict::Clash => 'breaks in the hands', Verdict::Tight => 'is on the thin side', default => 'holds',
-        }), [$this->row('Wall', $body->wallMm), $this->count('Least that holds', $least, 'mm', 'datasheet'), $this->count('Wanted', $wanted, 'mm', 'datasheet')], 'wall by process', [
+        }), [
+            $this->row('Wall', $body->wallMm),
+            $this->count('Least that holds', $least, 'mm', 'datasheet'),
+            $this->count('Wanted', $wanted, 'mm', 'datasheet'),
+        ], 'wall by process', [
             Remedy::byHand('Make it thicker, or add ribs inside where it is wide.'), $this->swap($line, 'Take a body made another way'),
         ]));
     }

@@ -33,10 +33,26 @@ final class BoardFit extends LineRule
         }
         $boards = array_values(array_filter($facts->with('controls'), static fn (Line $other): bool => ($other->part->controls->boardName ?? '') !== ''));
         $right = array_values(array_filter($boards, static fn (Line $other): bool => $other->part->controls?->boardName === $madeFor));
-        $working = [$this->text("{$line->name()} was made for", $madeFor), ...array_map(fn (Line $board) => $this->text("{$board->name()} is", $board->part->controls->boardName ?? ''), $boards)];
+        $working = [
+            $this->text("{$line->name()} was made for", $madeFor),
+            ...array_map(fn (Line $board) => $this->text("{$board->name()} is", $board->part->controls->boardName ?? ''), $boards),
+        ];
         yield match (true) {
-            $right !== [] => $this->answer(Verdict::Fits, [$line, $right[0]], fn (): Words => new Words("{$line->name()} lies on {$right[0]->name()}, which it was made for.", $working, 'same')),
-            $boards === [] => $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} needs the controller board \"{$madeFor}\" beneath it.", $working, 'no controller board', [Remedy::add(Role::Controls, 'Add that controller board'), $this->swap($line, 'Take controls that stand alone')])),
+            $right !== [] => $this->answer(
+                Verdict::Fits,
+                [$line, $right[0]],
+                fn (): Words => new Words("{$line->name()} lies on {$right[0]->name()}, which it was made for.", $working, 'same'),
+            ),
+            $boards === [] => $this->answer(
+                Verdict::Clash,
+                [$line],
+                fn (): Words => new Words(
+                    "{$line->name()} needs the controller board \"{$madeFor}\" beneath it.",
+                    $working,
+                    'no controller board',
+                    [Remedy::add(Role::Controls, 'Add that controller board'), $this->swap($line, 'Take controls that stand alone')],
+                ),
+            ),
             default => $this->answer(Verdict::Clash, [$line, $boards[0]], fn (): Words => new Words("{$line->name()} was made for \"{$madeFor}\"; its contacts miss those of {$boards[0]->name()}.", $working, 'different', [
                 $this->swap($line, 'Take the ones made for this board'), $this->swap($boards[0], 'Take the board they were made for'),
             ])),

@@ -19,7 +19,11 @@ final class ControlPath extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('control.path', 'What is pressed reaches the computer: by its pins, a controller board, a lead or the air.', ['controls.speaks', 'pins.does']);
+        return new Meta(
+            'control.path',
+            'What is pressed reaches the computer: by its pins, a controller board, a lead or the air.',
+            ['controls.speaks', 'pins.does'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -41,7 +45,11 @@ final class ControlPath extends LineRule
     private function judge(Line $line, Controls $controls, Line $board, Facts $facts): Finding
     {
         if ($line->id === $board->id || in_array('own', $controls->speaks, true)) {
-            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("{$line->name()} brings its controls wired.", [$this->text('Way', 'its own')], 'nothing to join'));
+            return $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words("{$line->name()} brings its controls wired.", [$this->text('Way', 'its own')], 'nothing to join'),
+            );
         }
         if ($controls->speaks === []) {
             return $this->unmeasured($line, 'controls.speaks', [$board]);
@@ -54,7 +62,19 @@ final class ControlPath extends LineRule
             }
             $tried[] = $this->text("by {$way}", $note);
             if ($through !== null) {
-                return $this->answer(Verdict::Fits, [$line, $through], fn (): Words => new Words("{$line->name()} reaches ".($through->id === $board->id ? $board->name() : "{$board->name()} through {$through->name()}").' by '.($way === 'pins' ? 'its pins' : $way).'.', $tried, $note));
+                return $this->answer(
+                    Verdict::Fits,
+                    [$line, $through],
+                    fn (): Words => new Words(
+                        "{$line->name()} reaches "
+                            .($through->id === $board->id ? $board->name() : "{$board->name()} through {$through->name()}")
+                            .' by '
+                            .($way === 'pins' ? 'its pins' : $way)
+                            .'.',
+                        $tried,
+                        $note,
+                    ),
+                );
             }
         }
 

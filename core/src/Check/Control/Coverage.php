@@ -36,7 +36,9 @@ final class Coverage extends WholeRule
 
     private function judge(GamesClass $games, Facts $facts, string $about): ?Finding
     {
-        $lines = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->controls !== null || $line->part->fills(Role::Controls)));
+        $lines = array_values(
+            array_filter($facts->lines(), static fn (Line $line): bool => $line->part->controls !== null || $line->part->fills(Role::Controls)),
+        );
         if ($lines === []) {
             // whole.missing-role says so already.
             return null;
@@ -76,13 +78,20 @@ final class Coverage extends WholeRule
             }
         }
         if ($lacking === []) {
-            return $this->answer(Verdict::Fits, $lines, fn (): Words => new Words(ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks'), $about);
+            return $this->answer(
+                Verdict::Fits,
+                $lines,
+                fn (): Words => new Words(ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks'),
+                $about,
+            );
         }
 
         return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
             Remedy::add(Role::Controls, 'Add what is lacking'),
             ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
-            ...($games->touch ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a touch panel'), $facts->filling(Role::Display)) : []),
+            ...($games->touch
+                ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a touch panel'), $facts->filling(Role::Display))
+                : []),
         ]), $about);
     }
 

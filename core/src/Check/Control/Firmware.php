@@ -19,7 +19,11 @@ final class Firmware extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('control.firmware', 'Controls present themselves as what the games expect: a pad, with analogue triggers where they are asked for.', ['controls.padMode', 'controls.analogueTriggers']);
+        return new Meta(
+            'control.firmware',
+            'Controls present themselves as what the games expect: a pad, with analogue triggers where they are asked for.',
+            ['controls.padMode', 'controls.analogueTriggers'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -58,7 +62,9 @@ final class Firmware extends LineRule
             $isKeyboard => "{$line->name()} says it is a keyboard; each system has to be told its keys.",
             default => "{$line->name()} is taken for what it is.",
         }, $working, $onOff || $isKeyboard ? 'holds once it is mapped' : 'nothing to map', [
-            $this->swap($line, 'Take one that says it is a pad'), Remedy::byHand('Write its other firmware, if its maker offers one, or map the keys once and keep the file.'),
+            $this->swap($line, 'Take one that says it is a pad'), Remedy::byHand(
+                'Write its other firmware, if its maker offers one, or map the keys once and keep the file.',
+            ),
         ]));
     }
 }

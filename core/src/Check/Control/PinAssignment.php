@@ -24,7 +24,11 @@ final class PinAssignment extends WholeRule
 
     public static function meta(): Meta
     {
-        return new Meta('control.pins', 'Panel, sound and controls together find their contacts on the board; one assignment is shown.', ['pins.does', 'pins.logicV', 'pinNeeds.logicV']);
+        return new Meta(
+            'control.pins',
+            'Panel, sound and controls together find their contacts on the board; one assignment is shown.',
+            ['pins.does', 'pins.logicV', 'pinNeeds.logicV'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -72,7 +76,16 @@ final class PinAssignment extends WholeRule
         $free = count($pins->does) - count($plan['assigned']);
         $lines = [$host, ...$needing];
         if ($plan['unmet'] === []) {
-            yield $this->answer(Verdict::Fits, $lines, fn (): Words => new Words(array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.", $working, 'an assignment exists'), 'plan');
+            yield $this->answer(
+                Verdict::Fits,
+                $lines,
+                fn (): Words => new Words(
+                    array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.",
+                    $working,
+                    'an assignment exists',
+                ),
+                'plan',
+            );
 
             return;
         }
@@ -82,11 +95,13 @@ final class PinAssignment extends WholeRule
             $lacking[$what] = ($lacking[$what] ?? 0) + $want['count'];
         }
         yield $this->answer(Verdict::Clash, $lines,
-            fn (): Words => new Words("{$host->name()} lacks pins: ".implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking)).'.', $working, 'whichever way they are shared out', [
-                ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),
-                $this->swap($host, 'Take a board with more pins'),
-                Remedy::add(Role::Controls, 'Add a controller board that brings its own'),
-            ]), 'plan');
+            fn (): Words => new Words("{$host->name()} lacks pins: "
+                .implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking))
+                .'.', $working, 'whichever way they are shared out', [
+                    ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),
+                    $this->swap($host, 'Take a board with more pins'),
+                    Remedy::add(Role::Controls, 'Add a controller board that brings its own'),
+                ]), 'plan');
     }
 
     private function level(Line $line, PinNeeds $needs, Line $host, Pins $pins): ?Finding
@@ -99,7 +114,10 @@ final class PinAssignment extends WholeRule
         $over = $needs->logicV->usual() - $pins->logicV->usual();
 
         return $over <= self::LEVEL_V ? null : $this->answer(Verdict::Clash, [$line, $host],
-            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()}, logic level", $needs->logicV)], 'more volts than the pins are made for', [
+            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", [
+                $this->row("{$host->name()}, logic level", $pins->logicV),
+                $this->row("{$line->name()}, logic level", $needs->logicV),
+            ], 'more volts than the pins are made for', [
                 $this->swap($line, 'Take one of the same logic level'), Remedy::byHand('A level shifter or a divider in each line from it to the board.'),
             ]), "{$line->id}/level");
     }

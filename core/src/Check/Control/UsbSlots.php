@@ -57,12 +57,16 @@ final class UsbSlots extends WholeRule
         };
         $says = match ($verdict) {
             Verdict::Clash => "{$needed} USB plugs look for a socket; there are {$there}.",
-            Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken").'; a keyboard for the first start has to wait its turn.',
+            Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken")
+                .'; a keyboard for the first start has to wait its turn.',
             default => "{$needed} of {$there} USB sockets are taken.",
         };
         yield $this->answer($verdict, [...$users, ...$givers], fn (): Words => new Words($says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare', $verdict === Verdict::Fits ? [] : [
             Remedy::add(Role::Cable, 'Add a hub'),
-            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"), [...$givers, ...$users]),
+            ...array_map(
+                static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"),
+                [...$givers, ...$users],
+            ),
         ]));
     }
 

@@ -20,7 +20,11 @@ final class AirInside extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('heat.limits', 'The air inside stays below what cells bear and hands like.', ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'size', 'body.wall']);
+        return new Meta(
+            'heat.limits',
+            'The air inside stays below what cells bear and hands like.',
+            ['supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'size', 'body.wall'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -37,7 +41,9 @@ final class AirInside extends WholeRule
             return;
         }
         $air = $warmth->air->celsius;
-        $cells = array_values(array_filter($facts->with('pack'), static fn (Line $line): bool => $line->part->sits->takesRoom() && $line->part->pack?->isLithium() === true));
+        $cells = array_values(
+            array_filter($facts->with('pack'), static fn (Line $line): bool => $line->part->sits->takesRoom() && $line->part->pack?->isLithium() === true),
+        );
         $limit = $cells === [] ? Constants::HAND_LIMIT_C + 20.0 : Constants::CELL_LIMIT_C;
         $verdict = self::byMargin($limit - $air, $facts->margin('heat-kelvin'));
 
@@ -45,7 +51,10 @@ final class AirInside extends WholeRule
             Verdict::Clash => $cells === [] ? '; the body gets too hot to hold.' : ': too hot for the cells. Hot lithium cells can burn.',
             Verdict::Tight => ', close to the limit.',
             default => '.',
-        }), [...WarmthRows::of($warmth), $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet')], 'room + watts ÷ (surface, vents, fan)', [
+        }), [
+            ...WarmthRows::of($warmth),
+            $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet'),
+        ], 'room + watts ÷ (surface, vents, fan)', [
             Remedy::add(Role::Cooling, 'Add a fan, with openings for it'),
             $this->swap($bodyLine, 'Take a larger or better vented body'),
             ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something cooler for {$line->name()}"), $facts->filling(Role::Board)),

@@ -47,7 +47,9 @@ final class Airflow extends LineRule
         $working = [$this->row("{$line->name()} wants", $cooling->ventMm2->times($line->quantity)), $this->row("{$bodyLine->name()} has", $body->ventMm2)];
         if ($body->drawn) {
             return $this->answer(Verdict::Tight, [$line, $bodyLine], fn (): Words => new Words("{$bodyLine->name()} has to be drawn with {$cooling->ventMm2->says()} of openings for {$line->name()}, in and out together.", $working, 'holds when it is drawn so', [
-                Remedy::byHand('Half of it low where the cool air comes in, half beside the fan. Slits of 2 mm keep fingers out.'), $this->swap($line, 'Take cooling without a fan'),
+                Remedy::byHand(
+                    'Half of it low where the cool air comes in, half beside the fan. Slits of 2 mm keep fingers out.',
+                ), $this->swap($line, 'Take cooling without a fan'),
             ]));
         }
         if (! $body->ventMm2->isKnown()) {
@@ -61,8 +63,17 @@ final class Airflow extends LineRule
             default => Verdict::Clash,
         };
 
-        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(sprintf('%s wants %s mm² of openings; %s has %s mm²%s.', $line->name(), self::n($wants), $bodyLine->name(), self::n($has), $verdict === Verdict::Tight && $body->cuttable ? ', more have to be cut' : ''), $working, 'openings against what the fan wants', [
-            Remedy::byHand('Drill a row of small holes low down and beside the fan; deburr, and keep the swarf away from the boards.'), $this->swap($bodyLine, 'Take a body with vents'), $this->swap($line, 'Take a smaller fan'),
+        return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words(sprintf(
+            '%s wants %s mm² of openings; %s has %s mm²%s.',
+            $line->name(),
+            self::n($wants),
+            $bodyLine->name(),
+            self::n($has),
+            $verdict === Verdict::Tight && $body->cuttable ? ', more have to be cut' : '',
+        ), $working, 'openings against what the fan wants', [
+            Remedy::byHand(
+                'Drill a row of small holes low down and beside the fan; deburr, and keep the swarf away from the boards.',
+            ), $this->swap($bodyLine, 'Take a body with vents'), $this->swap($line, 'Take a smaller fan'),
         ]));
     }
 }

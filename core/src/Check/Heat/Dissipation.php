@@ -22,12 +22,21 @@ final class Dissipation extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('heat.dissipation', 'Each part that gets hot stays below its limit in the air inside.', ['heat.watts', 'heat.limitC', 'heat.riseKPerW', 'supply.drawMa', 'size']);
+        return new Meta(
+            'heat.dissipation',
+            'Each part that gets hot stays below its limit in the air inside.',
+            ['heat.watts', 'heat.limitC', 'heat.riseKPerW', 'supply.drawMa', 'size'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
     {
-        return array_values(array_filter($facts->with('heat'), static fn (Line $line): bool => $line->part->heat !== null && $line->part->sits->takesRoom() && ! $line->part->isConverter()));
+        return array_values(
+            array_filter(
+                $facts->with('heat'),
+                static fn (Line $line): bool => $line->part->heat !== null && $line->part->sits->takesRoom() && ! $line->part->isConverter(),
+            ),
+        );
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
@@ -47,7 +56,11 @@ final class Dissipation extends LineRule
         }
         $cooled = array_values(array_filter($facts->with('cooling'), static fn (Line $other): bool => $other->part->sits->takesRoom()));
         $rise = $cooled === [] ? $heat->riseKPerW : $heat->riseFanKPerW;
-        foreach ([[$heat->watts, 'heat.watts'], [$heat->limitC, 'heat.limitC'], [$rise, $cooled === [] ? 'heat.riseKPerW' : 'heat.riseFanKPerW']] as [$figure, $key]) {
+        foreach ([
+            [$heat->watts, 'heat.watts'],
+            [$heat->limitC, 'heat.limitC'],
+            [$rise, $cooled === [] ? 'heat.riseKPerW' : 'heat.riseFanKPerW'],
+        ] as [$figure, $key]) {
             if (! $figure->isKnown()) {
                 return $this->unmeasured($line, $key, [], WarmthRows::of($warmth));
             }
@@ -56,7 +69,18 @@ final class Dissipation extends LineRule
         $margin = $heat->limitC->least() - $gets;
 
         return $this->answer(self::byMargin($margin, $facts->margin('heat-kelvin')), [$line, ...$cooled],
-            fn (): Words => new Words(sprintf('%s gets to about %s °C at the heaviest; it slows down or fails at %s.', $line->name(), self::n($gets), $heat->limitC->says()), [...WarmthRows::of($warmth), $this->row("{$line->name()}, heat", $heat->watts), $this->row($cooled === [] ? 'Rise by itself' : "Rise with {$cooled[0]->name()}", $rise), $this->row('Gets to', Figure::exactly(round($gets, 1), '°C')), $this->row('Limit', $heat->limitC)], self::n($margin).' K to spare, '.self::n($facts->margin('heat-kelvin')).' K wanted', [
+            fn (): Words => new Words(sprintf(
+                '%s gets to about %s °C at the heaviest; it slows down or fails at %s.',
+                $line->name(),
+                self::n($gets),
+                $heat->limitC->says(),
+            ), [
+                ...WarmthRows::of($warmth),
+                $this->row("{$line->name()}, heat", $heat->watts),
+                $this->row($cooled === [] ? 'Rise by itself' : "Rise with {$cooled[0]->name()}", $rise),
+                $this->row('Gets to', Figure::exactly(round($gets, 1), '°C')),
+                $this->row('Limit', $heat->limitC),
+            ], self::n($margin).' K to spare, '.self::n($facts->margin('heat-kelvin')).' K wanted', [
                 Remedy::add(Role::Cooling, 'Add a fan or a heatsink'), $this->swap($line, 'Take one that stays cooler'),
                 ...array_map(fn (Line $one): Remedy => $this->swap($one, 'Take better cooling'), $cooled),
                 Remedy::byHand('Openings low and high in the body, or lower clocks. Never switch the part\'s own heat limit off.'),

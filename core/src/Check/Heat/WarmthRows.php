@@ -16,7 +16,12 @@ final class WarmthRows
     {
         return $warmth->air === null ? [] : [
             new WorkingLine('Turned into heat inside, at the heaviest', round($warmth->watts, 2), 'W', 'worked out'),
-            new WorkingLine($warmth->outside->estimated ? 'Outside, about' : 'Outside', implode(' × ', array_map(Number::says(...), $warmth->outside->size->sidesMm())), 'mm', 'worked out'),
+            new WorkingLine(
+                $warmth->outside->estimated ? 'Outside, about' : 'Outside',
+                implode(' × ', array_map(Number::says(...), $warmth->outside->size->sidesMm())),
+                'mm',
+                'worked out',
+            ),
             new WorkingLine('Vents', $warmth->ventsMm2, 'mm²', $warmth->ventsMm2 > 0.0 ? 'datasheet' : 'worked out'),
             new WorkingLine('Fan', $warmth->hasFan ? 'yes' : 'none', '', 'worked out'),
             new WorkingLine('Room', $warmth->roomC, '°C', 'brief'),

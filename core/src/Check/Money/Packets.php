@@ -35,8 +35,19 @@ final class Packets extends LineRule
         $over = $packets * $of - $line->quantity;
         $share = $over / ($packets * $of);
         $tight = $share > $facts->margin('packet-share');
-        yield $this->answer($tight ? Verdict::Tight : Verdict::Fits, [$line], fn (): Words => new Words(sprintf('%d of %s need %d packet%s of %d; %d are left over.', $line->quantity, $line->name(), $packets, $packets === 1 ? '' : 's', $of, $over), [
+        yield $this->answer($tight ? Verdict::Tight : Verdict::Fits, [$line], fn (): Words => new Words(sprintf(
+            '%d of %s need %d packet%s of %d; %d are left over.',
+            $line->quantity,
+            $line->name(),
+            $packets,
+            $packets === 1 ? '' : 's',
+            $of,
+            $over,
+        ), [
             $this->count('Needed', $line->quantity), $this->count('In a packet', $of, '', 'listing'), $this->count('Packets', $packets), $this->count('Left over', $over),
-        ], self::n($share * 100).' % left over', [$this->swap($line, 'Take a smaller packet'), Remedy::byHand('Share a packet with another builder, or keep the rest for the next build.')]));
+        ], self::n($share * 100).' % left over', [
+            $this->swap($line, 'Take a smaller packet'),
+            Remedy::byHand('Share a packet with another builder, or keep the rest for the next build.'),
+        ]));
     }
 }

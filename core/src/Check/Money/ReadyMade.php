@@ -28,7 +28,10 @@ final class ReadyMade extends WholeRule
         $costs = $facts->costs();
         $ready = $facts->rates()->convert($brief->readyMade, $brief->currency);
         $open = [...$costs->unpriced, ...$costs->withoutRate];
-        $working = [new WorkingLine('This build', $costs->planned->rounded(), $brief->currency, 'listing'), new WorkingLine('A ready-made one', $brief->readyMade->rounded(), $brief->readyMade->currency, 'brief')];
+        $working = [
+            new WorkingLine('This build', $costs->planned->rounded(), $brief->currency, 'listing'),
+            new WorkingLine('A ready-made one', $brief->readyMade->rounded(), $brief->readyMade->currency, 'brief'),
+        ];
         if ($ready === null || ($open !== [] && ! $costs->planned->isMoreThan($ready))) {
             $line = $open[0] ?? $facts->lines()[0];
             yield $this->unmeasured($line, $costs->unpriced === [] ? 'rate' : 'price', [], $working, 'ready-made', 'the comparison is open');

@@ -36,11 +36,16 @@ final class Consumables extends LineRule
         if ($wanted === []) {
             return;
         }
-        $working = [$this->text("{$line->name()} asks for", implode(', ', $wanted)), $this->text('At hand or on the list', implode(', ', array_intersect($wanted, $there)) ?: 'none of them', 'brief')];
+        $working = [
+            $this->text("{$line->name()} asks for", implode(', ', $wanted)),
+            $this->text('At hand or on the list', implode(', ', array_intersect($wanted, $there)) ?: 'none of them', 'brief'),
+        ];
         yield $lacking === []
             ? $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("What {$line->name()} asks for is at hand.", $working, 'nothing lacks'))
-            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $lacking).', which is neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
-                Remedy::add(Role::Material, 'Put it on the list'), Remedy::brief('Tick it in the brief, if it is in the drawer'),
-            ]));
+            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
+                .implode(' and ', $lacking)
+                .', which is neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
+                    Remedy::add(Role::Material, 'Put it on the list'), Remedy::brief('Tick it in the brief, if it is in the drawer'),
+                ]));
     }
 }

@@ -35,9 +35,13 @@ final class Skills extends LineRule
         }
         $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
         if ($have === null) {
-            yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words('The brief does not say what you can do; '.$line->name().' asks for '.implode(', ', $line->part->work->skills).'.', $working, 'cannot be compared yet', [
-                Remedy::measure($line->id, FigureRef::of('skills')),
-            ]), waitsFor: [[$line->id, FigureRef::of('skills')]]);
+            yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words('The brief does not say what you can do; '
+                .$line->name()
+                .' asks for '
+                .implode(', ', $line->part->work->skills)
+                .'.', $working, 'cannot be compared yet', [
+                    Remedy::measure($line->id, FigureRef::of('skills')),
+                ]), waitsFor: [[$line->id, FigureRef::of('skills')]]);
 
             return;
         }
@@ -54,8 +58,10 @@ final class Skills extends LineRule
             ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.', $working, 'a mistake here can hurt someone', [
                 $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
             ]))
-            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $lacking).', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
-                Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
-            ]));
+            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
+                .implode(' and ', $lacking)
+                .', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
+                    Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
+                ]));
     }
 }

@@ -48,7 +48,17 @@ final class Tools extends LineRule
             return;
         }
         if ($have === null) {
-            yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words("The brief does not say what tools you have; {$line->name()} asks for ".implode(', ', $lacking).'.', $working, 'cannot be compared yet', [Remedy::measure($line->id, FigureRef::of('tools'))]), waitsFor: [[$line->id, FigureRef::of('tools')]]);
+            yield $this->answer(
+                Verdict::Unmeasured,
+                [$line],
+                fn (): Words => new Words(
+                    "The brief does not say what tools you have; {$line->name()} asks for ".implode(', ', $lacking).'.',
+                    $working,
+                    'cannot be compared yet',
+                    [Remedy::measure($line->id, FigureRef::of('tools'))],
+                ),
+                waitsFor: [[$line->id, FigureRef::of('tools')]],
+            );
 
             return;
         }
@@ -59,8 +69,16 @@ final class Tools extends LineRule
             $cost = $price === null ? $cost : $cost->plus($price);
         }
         $shown = $facts->rates()->convert($cost, $facts->brief()->currency) ?? $cost;
-        yield $this->answer(Verdict::Tight, [$line], fn (): Words => new Words(sprintf('%s asks for a %s, which is not on your bench; about %s to buy.', $line->name(), implode(' and a ', $lacking), $shown->says()), $working, 'can be bought or borrowed', [
-            Remedy::add(Role::Tool, 'Put the tool on the parts list, with its price'), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'),
+        yield $this->answer(Verdict::Tight, [$line], fn (): Words => new Words(sprintf(
+            '%s asks for a %s, which is not on your bench; about %s to buy.',
+            $line->name(),
+            implode(' and a ', $lacking),
+            $shown->says(),
+        ), $working, 'can be bought or borrowed', [
+            Remedy::add(
+                Role::Tool,
+                'Put the tool on the parts list, with its price',
+            ), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'),
         ]));
     }
 }

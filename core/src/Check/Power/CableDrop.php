@@ -23,7 +23,11 @@ final class CableDrop extends FeedRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.cable-drop', 'What leads and plugs lose at the peak still leaves each part inside its window and above its low-voltage warning.', ['cable.gaugeAwg', 'cable.lengthMm', 'supply.volts', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.warnVolts', 'output.efficiency']);
+        return new Meta(
+            'power.cable-drop',
+            'What leads and plugs lose at the peak still leaves each part inside its window and above its low-voltage warning.',
+            ['cable.gaugeAwg', 'cable.lengthMm', 'supply.volts', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.warnVolts', 'output.efficiency'],
+        );
     }
 
     protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
@@ -42,7 +46,14 @@ final class CableDrop extends FeedRule
             return;
         }
         if (! $cable->gaugeAwg->isKnown() || ! $cable->lengthMm->isKnown()) {
-            yield $this->unmeasured($lead, $cable->gaugeAwg->isKnown() ? 'cable.lengthMm' : 'cable.gaugeAwg', [$feed->line, $rail->line], [], $feed->key(), 'what it loses is open');
+            yield $this->unmeasured(
+                $lead,
+                $cable->gaugeAwg->isKnown() ? 'cable.lengthMm' : 'cable.gaugeAwg',
+                [$feed->line, $rail->line],
+                [],
+                $feed->key(),
+                'what it loses is open',
+            );
 
             return;
         }
@@ -59,7 +70,14 @@ final class CableDrop extends FeedRule
         $others = $lead === null ? [$rail->line] : [$rail->line, $lead];
         [, $peak, $missing] = $facts->demandOf($feed);
         if ($missing !== []) {
-            return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, ...$others], $working, "{$feed->key()}/lead", 'what its lead loses is open');
+            return $this->unmeasured(
+                $missing[0]->line,
+                $missing[0]->figure,
+                [$line, ...$others],
+                $working,
+                "{$feed->key()}/lead",
+                'what its lead loses is open',
+            );
         }
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
             return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], $working, "{$feed->key()}/lead");

@@ -22,7 +22,11 @@ final class CableEnds extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.cable-ends', 'A usb-c inlet asks for its power, so that any cable charges it, not only one with a flat plug at the far end.', ['socket.sense']);
+        return new Meta(
+            'power.cable-ends',
+            'A usb-c inlet asks for its power, so that any cable charges it, not only one with a flat plug at the far end.',
+            ['socket.sense'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -46,11 +50,25 @@ final class CableEnds extends LineRule
             return $this->unmeasured($line, FigureRef::socket($socket, 'sense'), [], [], $socket->name, 'nobody knows which cables will charge it');
         }
         if ($socket->sense === YesNo::Yes) {
-            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("Any cable charges {$line->name()}.", $working, 'it asks for its power'), $socket->name);
+            return $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words("Any cable charges {$line->name()}.", $working, 'it asks for its power'),
+                $socket->name,
+            );
         }
         foreach ($facts->with('cable') as $lead) {
             if ($lead->part->cable?->joins('usb-a', 'usb-c', 'power') === true || $lead->part->cable?->joins('usb-a', 'usb-c', 'usb') === true) {
-                return $this->answer(Verdict::Fits, [$line, $lead], fn (): Words => new Words("{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.", $working, 'a flat plug gives without being asked'), $socket->name);
+                return $this->answer(
+                    Verdict::Fits,
+                    [$line, $lead],
+                    fn (): Words => new Words(
+                        "{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.",
+                        $working,
+                        'a flat plug gives without being asked',
+                    ),
+                    $socket->name,
+                );
             }
         }
 

@@ -22,7 +22,11 @@ final class CellProtection extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('power.cell-protection', 'Each lithium pack has one protection that is known to exist: its own, a board\'s or a charger\'s.', ['pack.protection']);
+        return new Meta(
+            'power.cell-protection',
+            'Each lithium pack has one protection that is known to exist: its own, a board\'s or a charger\'s.',
+            ['pack.protection'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -36,7 +40,14 @@ final class CellProtection extends LineRule
         if ($pack === null || ! in_array($pack->chemistry, self::NEEDING, true)) {
             return;
         }
-        $working = [new WorkingLine("{$line->name()}, own protection", $pack->protection->value, '', $pack->protection === Protection::Unknown ? 'unknown' : 'datasheet')];
+        $working = [
+            new WorkingLine(
+                "{$line->name()}, own protection",
+                $pack->protection->value,
+                '',
+                $pack->protection === Protection::Unknown ? 'unknown' : 'datasheet',
+            ),
+        ];
         if ($pack->protection === Protection::BuiltIn) {
             yield $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("{$line->name()} has its own protection.", $working));
 

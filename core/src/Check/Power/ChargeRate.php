@@ -22,7 +22,11 @@ final class ChargeRate extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('power.charge-rate', 'The charger is gentle enough for the cells, and done within a night.', ['charger.chargeMa', 'pack.maxChargeMa', 'pack.capacityMah']);
+        return new Meta(
+            'power.charge-rate',
+            'The charger is gentle enough for the cells, and done within a night.',
+            ['charger.chargeMa', 'pack.maxChargeMa', 'pack.capacityMah'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -53,17 +57,35 @@ final class ChargeRate extends LineRule
         $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9) {
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                fn (): Words => new Words("{$line->name()} charges with {$charger->chargeMa->says()}; {$packLine->name()} takes {$allowed->says()} at most. Cells charged too fast get hot and can burn.", $working, 'more than the cells are made for', $remedies), $packLine->id);
+                fn (): Words => new Words(
+                    "{$line->name()} charges with {$charger->chargeMa->says()}; {$packLine->name()} takes {$allowed->says()} at most. Cells charged too fast get hot and can burn.",
+                    $working,
+                    'more than the cells are made for',
+                    $remedies,
+                ), $packLine->id);
         }
         $capacity = $pack->capacityMah->times($packLine->quantity);
         if (! $capacity->isKnown() || $charger->chargeMa->least() <= 0.0) {
-            return $this->unmeasured($capacity->isKnown() ? $line : $packLine, $capacity->isKnown() ? 'charger.chargeMa' : 'pack.capacityMah', [$line], $working);
+            return $this->unmeasured(
+                $capacity->isKnown() ? $line : $packLine,
+                $capacity->isKnown() ? 'charger.chargeMa' : 'pack.capacityMah',
+                [$line],
+                $working,
+            );
         }
         $hours = $capacity->usual() / $charger->chargeMa->usual() * self::TAIL;
         $working = [...$working, $this->row("{$packLine->name()}, capacity", $capacity), $this->row('From empty to full, about', Figure::exactly($hours, 'h'))];
         $fits = $hours <= $night;
 
         return $this->answer($fits ? Verdict::Fits : Verdict::Tight, [$line, $packLine],
-            fn (): Words => new Words(sprintf($fits ? '%s fills %s in about %s h.' : '%s needs about %s h for %s; a night will not do.', ...($fits ? [$line->name(), $packLine->name(), self::n($hours)] : [$line->name(), self::n($hours), $packLine->name()])), $working, 'capacity ÷ charge current × 1.2 against '.self::n($night).' h', $remedies), $packLine->id);
+            fn (): Words => new Words(
+                sprintf(
+                    $fits ? '%s fills %s in about %s h.' : '%s needs about %s h for %s; a night will not do.',
+                    ...($fits ? [$line->name(), $packLine->name(), self::n($hours)] : [$line->name(), self::n($hours), $packLine->name()]),
+                ),
+                $working,
+                'capacity ÷ charge current × 1.2 against '.self::n($night).' h',
+                $remedies,
+            ), $packLine->id);
     }
 }

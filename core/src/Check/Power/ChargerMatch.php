@@ -23,7 +23,11 @@ final class ChargerMatch extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.charger-match', 'Each pack has a charger made for its chemistry and cell count, fed within its own window.', ['charger.inputVolts', 'output.volts']);
+        return new Meta(
+            'power.charger-match',
+            'Each pack has a charger made for its chemistry and cell count, fed within its own window.',
+            ['charger.inputVolts', 'output.volts'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -56,7 +60,10 @@ final class ChargerMatch extends LineRule
             $other = $line->part->charger;
 
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series}S). Charging cells with the wrong charger can set them on fire.", [$wanted, $this->text($line->name(), $other === null ? '' : self::made($other))], 'chemistry or cell count differ', [
+                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series}S). Charging cells with the wrong charger can set them on fire.", [
+                    $wanted,
+                    $this->text($line->name(), $other === null ? '' : self::made($other)),
+                ], 'chemistry or cell count differ', [
                     $this->swap($line, 'Take a charger made for this pack'),
                     $this->swap($packLine, 'Take a pack that this charger is made for'),
                 ]));
@@ -71,11 +78,20 @@ final class ChargerMatch extends LineRule
         [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {
             if ($line->id === $packLine->id || $this->hasOwnInlet($line)) {
-                return $this->answer(Verdict::Fits, [$line, $packLine], fn (): Words => new Words("{$line->name()} is made for {$packLine->name()}.", $working, 'chemistry and cell count agree'));
+                return $this->answer(
+                    Verdict::Fits,
+                    [$line, $packLine],
+                    fn (): Words => new Words("{$line->name()} is made for {$packLine->name()}.", $working, 'chemistry and cell count agree'),
+                );
             }
 
             return $this->answer(Verdict::Tight, [$line, $packLine],
-                fn (): Words => new Words("{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.", $working, 'no wall supply and no solar panel', [Remedy::add(Role::Charger, 'Add a wall supply or a solar panel for it')]));
+                fn (): Words => new Words(
+                    "{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.",
+                    $working,
+                    'no wall supply and no solar panel',
+                    [Remedy::add(Role::Charger, 'Add a wall supply or a solar panel for it')],
+                ));
         }
         if (! $charger->inputVolts->isKnown()) {
             return $this->unmeasured($line, 'charger.inputVolts', [$source], $working);
@@ -86,14 +102,27 @@ final class ChargerMatch extends LineRule
         }
         $working[] = $this->row("{$source->name()} gives", $output->volts);
         // A solar panel's lowest volts only mean that it is not charging yet; too many volts break the charger.
-        $tooLow = $source->part->poweredBy !== PoweredBy::Sun ? $output->volts->least() < $charger->inputVolts->least() : $output->volts->most() < $charger->inputVolts->least();
+        $tooLow = $source->part->poweredBy !== PoweredBy::Sun
+            ? $output->volts->least() < $charger->inputVolts->least()
+            : $output->volts->most() < $charger->inputVolts->least();
         if ($tooLow || $output->volts->most() > $charger->inputVolts->most()) {
             return $this->answer(Verdict::Clash, [$line, $source, $packLine],
-                fn (): Words => new Words("{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.", $working, 'outside the input window', [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)]));
+                fn (): Words => new Words(
+                    "{$line->name()} wants {$charger->inputVolts->says()} at its input. {$source->name()} gives {$output->volts->says()}.",
+                    $working,
+                    'outside the input window',
+                    [$this->swap($line, 'Take a charger with a wider input'), $this->swap($source)],
+                ));
         }
 
         return $this->answer(Verdict::Fits, [$line, $packLine, $source],
-            fn (): Words => new Words($line->id === $packLine->id ? "{$line->name()} charges itself from {$source->name()}." : "{$line->name()} is made for {$packLine->name()} and runs on {$source->name()}.", $working, 'chemistry, cell count and input agree'));
+            fn (): Words => new Words(
+                $line->id === $packLine->id
+                    ? "{$line->name()} charges itself from {$source->name()}."
+                    : "{$line->name()} is made for {$packLine->name()} and runs on {$source->name()}.",
+                $working,
+                'chemistry, cell count and input agree',
+            ));
     }
 
     /** A socket of its own for any common charging lead, or a bay that it is plugged into the wall with. */

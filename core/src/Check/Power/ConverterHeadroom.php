@@ -21,7 +21,11 @@ final class ConverterHeadroom extends Rule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.converter-headroom', 'Each converter can make its output from what it gets, with its dropout left over at the lowest input.', ['output.topology', 'output.dropoutV', 'output.volts', 'pack.volts']);
+        return new Meta(
+            'power.converter-headroom',
+            'Each converter can make its output from what it gets, with its dropout left over at the lowest input.',
+            ['output.topology', 'output.dropoutV', 'output.volts', 'pack.volts'],
+        );
     }
 
     public function subjects(Facts $facts): iterable
@@ -45,9 +49,20 @@ final class ConverterHeadroom extends Rule
     private function judge(Line $line, Output $output, Rail $rail, float $wanted): Finding
     {
         $about = $output->name;
-        $working = [$this->row("{$rail->says()} gives", $rail->volts), $this->row("{$line->name()} makes", $output->volts), $this->text('Topology', $output->topology === Topology::Unknown ? '' : $output->topology->value)];
+        $working = [
+            $this->row("{$rail->says()} gives", $rail->volts),
+            $this->row("{$line->name()} makes", $output->volts),
+            $this->text('Topology', $output->topology === Topology::Unknown ? '' : $output->topology->value),
+        ];
         if ($output->topology === Topology::Unknown) {
-            return $this->unmeasured($line, FigureRef::output($output, 'topology'), [$rail->line], array_slice($working, 0, 2), $about, 'nobody can say whether it still works at the lowest input');
+            return $this->unmeasured(
+                $line,
+                FigureRef::output($output, 'topology'),
+                [$rail->line],
+                array_slice($working, 0, 2),
+                $about,
+                'nobody can say whether it still works at the lowest input',
+            );
         }
         if (! $rail->volts->isKnown()) {
             return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[1]], "{$line->id}/{$about}");
@@ -56,7 +71,12 @@ final class ConverterHeadroom extends Rule
             return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], [$working[0]], $about);
         }
         if ($output->topology === Topology::BuckBoost) {
-            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words("{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'buck-boost'), $about);
+            return $this->answer(
+                Verdict::Fits,
+                [$line, $rail->line],
+                fn (): Words => new Words("{$line->name()} makes {$output->volts->says()} from above and from below.", $working, 'buck-boost'),
+                $about,
+            );
         }
         $raises = $output->topology === Topology::Boost;
         if (! $raises && ! $output->dropoutV->isKnown()) {
@@ -69,8 +89,12 @@ final class ConverterHeadroom extends Rule
         $verdict = self::byMargin($margin, $wanted);
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
-            $verdict === Verdict::Clash && $raises => "{$line->name()} is a boost converter and can only raise the voltage, but {$rail->says()} goes up to ".self::n($rail->volts->most()).' V.',
-            $verdict === Verdict::Clash => "{$line->name()} cannot hold {$output->volts->says()} once {$rail->says()} falls to ".self::n($rail->volts->least()).' V.',
+            $verdict === Verdict::Clash && $raises => "{$line->name()} is a boost converter and can only raise the voltage, but {$rail->says()} goes up to "
+                .self::n($rail->volts->most())
+                .' V.',
+            $verdict === Verdict::Clash => "{$line->name()} cannot hold {$output->volts->says()} once {$rail->says()} falls to "
+                .self::n($rail->volts->least())
+                .' V.',
             default => "{$line->name()} holds {$output->volts->says()} over the whole of {$rail->says()}.",
         }, $working, self::n($margin).' V of headroom, '.self::n($wanted).' V wanted', [
             $this->swap($line, 'Take a buck-boost converter, or one that needs less'),

@@ -21,7 +21,11 @@ final class DeepDischarge extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.deep-discharge', 'Something cuts each rechargeable pack off before it is emptied too far, and not long before it is empty.', ['pack.cutOffV', 'protector.cutOffV', 'pack.protection', 'pack.volts']);
+        return new Meta(
+            'power.deep-discharge',
+            'Something cuts each rechargeable pack off before it is emptied too far, and not long before it is empty.',
+            ['pack.cutOffV', 'protector.cutOffV', 'pack.protection', 'pack.volts'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -51,7 +55,10 @@ final class DeepDischarge extends LineRule
 
             return $this->answer($lithium ? Verdict::Clash : Verdict::Tight, [$line],
                 fn (): Words => new Words($lithium ? "Nothing cuts {$line->name()} off when it is empty; one forgotten switch spoils the cells for good."
-                    : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.", $working, 'no cut-off', [Remedy::add(Role::Regulator, 'Add a protection board for it'), $this->swap($line, 'Take a protected pack')]));
+                    : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.", $working, 'no cut-off', [
+                        Remedy::add(Role::Regulator, 'Add a protection board for it'),
+                        $this->swap($line, 'Take a protected pack'),
+                    ]));
         }
         $cutOff = $first->volts;
         $by = $first->by ?? $line;
@@ -63,10 +70,20 @@ final class DeepDischarge extends LineRule
         }
         $floor = (Constants::CELL_FLOOR_V[$pack->chemistry] ?? 0.0) * $pack->series;
         $empty = $pack->volts()->least();
-        $working = [...$working, $this->row('Cuts off at', $cutOff), $this->count("Harm begins at ({$pack->chemistry}, {$pack->series}S)", $floor, 'V', 'datasheet')];
+        $working = [
+            ...$working,
+            $this->row('Cuts off at', $cutOff),
+            $this->count("Harm begins at ({$pack->chemistry}, {$pack->series}S)", $floor, 'V', 'datasheet'),
+        ];
         [$verdict, $says] = match (true) {
-            $cutOff->least() < $floor - 1e-9 => [Verdict::Clash, "The cut-off at {$cutOff->says()} comes too late for {$line->name()}: cells are harmed below ".self::n($floor).' V.'],
-            $cutOff->least() < $empty - 1e-9 => [Verdict::Tight, "The cut-off at {$cutOff->says()} lies below what {$line->name()} calls empty (".self::n($empty).' V); it ages faster.'],
+            $cutOff->least() < $floor - 1e-9 => [
+                Verdict::Clash,
+                "The cut-off at {$cutOff->says()} comes too late for {$line->name()}: cells are harmed below ".self::n($floor).' V.',
+            ],
+            $cutOff->least() < $empty - 1e-9 => [
+                Verdict::Tight,
+                "The cut-off at {$cutOff->says()} lies below what {$line->name()} calls empty (".self::n($empty).' V); it ages faster.',
+            ],
             $cutOff->most() > $pack->volts()->usual() => [Verdict::Tight, "The cut-off at {$cutOff->says()} comes while {$line->name()} is still half full."],
             default => [Verdict::Fits, "{$line->name()} is cut off at {$cutOff->says()}, before harm is done."],
         };

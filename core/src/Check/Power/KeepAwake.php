@@ -19,7 +19,11 @@ final class KeepAwake extends RailRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.keep-awake', 'No power bank switches itself off because the console takes too little.', ['output.switchOffMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'output.volts']);
+        return new Meta(
+            'power.keep-awake',
+            'No power bank switches itself off because the console takes too little.',
+            ['output.switchOffMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'output.volts'],
+        );
     }
 
     protected function ofRail(Rail $rail, Facts $facts): iterable
@@ -38,10 +42,22 @@ final class KeepAwake extends RailRule
         }
         $working = [$this->row("{$rail->says()} switches off below", $output->switchOffMa)];
         if ($output->switchOffMa->most() <= 0.0) {
-            return $this->answer(Verdict::Fits, [$bank], fn (): Words => new Words("{$bank->name()} stays on however little is taken.", $working, 'never switches off'), $output->name);
+            return $this->answer(
+                Verdict::Fits,
+                [$bank],
+                fn (): Words => new Words("{$bank->name()} stays on however little is taken.", $working, 'never switches off'),
+                $output->name,
+            );
         }
         if ($rail->missing !== []) {
-            return $this->unmeasured($rail->missing[0]->line, $rail->missing[0]->figure, [$bank], $working, "awake/{$bank->id}", "nobody can say whether {$bank->name()} stays awake");
+            return $this->unmeasured(
+                $rail->missing[0]->line,
+                $rail->missing[0]->figure,
+                [$bank],
+                $working,
+                "awake/{$bank->id}",
+                "nobody can say whether {$bank->name()} stays awake",
+            );
         }
         $takes = $rail->currentMa();
         if (! $takes->isKnown()) {
@@ -57,8 +73,16 @@ final class KeepAwake extends RailRule
 
         return $this->answer($verdict, [$bank, ...$rail->loads], fn (): Words => new Words(match ($verdict) {
             Verdict::Fits => "{$bank->name()} stays awake: never less than ".self::n($takes->least()).' mA are taken.',
-            Verdict::Tight => "Left idle, {$bank->name()} goes to sleep: ".self::n($takes->least()).' mA are taken, it switches off below '.self::n($off).' mA.',
-            default => "{$bank->name()} goes to sleep in the middle of the play: ".self::n($takes->usual()).' mA are taken, it switches off below '.self::n($off).' mA.',
+            Verdict::Tight => "Left idle, {$bank->name()} goes to sleep: "
+                .self::n($takes->least())
+                .' mA are taken, it switches off below '
+                .self::n($off)
+                .' mA.',
+            default => "{$bank->name()} goes to sleep in the middle of the play: "
+                .self::n($takes->usual())
+                .' mA are taken, it switches off below '
+                .self::n($off)
+                .' mA.',
         }, $working, 'least current against the switch-off', [
             $this->swap($bank, 'Take a bank that stays on'),
             Remedy::byHand('A small load that pulses keeps some banks awake; it costs run time. Follow the bank maker\'s instructions.'),

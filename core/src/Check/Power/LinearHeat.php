@@ -23,7 +23,11 @@ final class LinearHeat extends RailRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.linear-heat', 'No linear regulator burns more than it can give off.', ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC']);
+        return new Meta(
+            'power.linear-heat',
+            'No linear regulator burns more than it can give off.',
+            ['supply.drawMa', 'supply.drawAtV', 'output.volts', 'pack.volts', 'heat.riseKPerW', 'heat.limitC'],
+        );
     }
 
     protected function ofRail(Rail $rail, Facts $facts): iterable
@@ -39,24 +43,64 @@ final class LinearHeat extends RailRule
     {
         $about = $output->name;
         if ($below->missing !== []) {
-            return $this->unmeasured($below->missing[0]->line, $below->missing[0]->figure, [$line], [], "heat/{$line->id}", "the heat in {$line->name()} is open");
+            return $this->unmeasured(
+                $below->missing[0]->line,
+                $below->missing[0]->figure,
+                [$line],
+                [],
+                "heat/{$line->id}",
+                "the heat in {$line->name()} is open",
+            );
         }
         $current = $below->currentMa();
         if (! $current->isKnown() || ! $above->volts->isKnown()) {
-            return $this->unmeasured($current->isKnown() ? $above->line : $line, $current->isKnown() ? ($above->voltsRef()) : FigureRef::output($output, 'volts'), [$line], [], "heat/{$line->id}");
+            return $this->unmeasured(
+                $current->isKnown() ? $above->line : $line,
+                $current->isKnown() ? ($above->voltsRef()) : FigureRef::output($output, 'volts'),
+                [$line],
+                [],
+                "heat/{$line->id}",
+            );
         }
         $watts = ($above->volts->most() - $output->volts->least()) * $current->most() / 1000;
-        $working = [$this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')), $this->row("{$line->name()} makes", $output->volts), $this->row('Heavy current', Figure::exactly($current->most(), 'mA')), $this->row('Burnt in it', Figure::exactly($watts, 'W'))];
+        $working = [
+            $this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')),
+            $this->row("{$line->name()} makes", $output->volts),
+            $this->row('Heavy current', Figure::exactly($current->most(), 'mA')),
+            $this->row('Burnt in it', Figure::exactly($watts, 'W')),
+        ];
         $heat = $line->part->heat;
         if ($heat !== null && $heat->riseKPerW->isKnown() && $heat->limitC->isKnown()) {
             $hot = $facts->brief()->roomC + $watts * $heat->riseKPerW->most();
-            $working = [...$working, $this->row('Rise', $heat->riseKPerW), $this->row('Limit', $heat->limitC), $this->row('Gets to', Figure::exactly($hot, '°C'))];
+            $working = [
+                ...$working,
+                $this->row('Rise', $heat->riseKPerW),
+                $this->row('Limit', $heat->limitC),
+                $this->row('Gets to', Figure::exactly($hot, '°C')),
+            ];
 
             return $this->answer(self::byMargin($heat->limitC->least() - $hot, $facts->margin('heat-kelvin')), [$line],
-                fn (): Words => new Words(sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()), $working, 'room + watts × rise against the limit', [$this->swap($line, 'Take a switching converter'), Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.')]), $about);
+                fn (): Words => new Words(
+                    sprintf('%s burns %s W and gets to %s °C; its limit is %s.', $line->name(), self::n($watts), self::n($hot), $heat->limitC->says()),
+                    $working,
+                    'room + watts × rise against the limit',
+                    [
+                        $this->swap($line, 'Take a switching converter'),
+                        Remedy::byHand('A heatsink with a thermal pad, away from cells and plastic. Let it cool before touching it.'),
+                    ],
+                ), $about);
         }
         if ($watts <= Constants::LINEAR_SMALL_W / 2) {
-            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words(sprintf('%s burns only %s W.', $line->name(), self::n($watts)), $working, 'half of what a bare small package gives off, or less'), $about);
+            return $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words(
+                    sprintf('%s burns only %s W.', $line->name(), self::n($watts)),
+                    $working,
+                    'half of what a bare small package gives off, or less',
+                ),
+                $about,
+            );
         }
         if ($heat === null || ! $heat->riseKPerW->isKnown()) {
             return $this->unmeasured($line, 'heat.riseKPerW', [], $working, $about, sprintf('nobody can say whether it stands %s W', self::n($watts)));

@@ -54,7 +54,17 @@ final class ParallelCells extends Rule
         if ($a === null || $b === null) {
             $none = $a === null ? $one : $other;
 
-            return $this->answer(Verdict::Clash, [$none, $none === $one ? $other : $one], fn (): Words => new Words("{$none->name()} is no pack; only packs can be in parallel.", [], 'an impossible join', [Remedy::byHand('Take the join away.')]), "{$one->id}/{$other->id}");
+            return $this->answer(
+                Verdict::Clash,
+                [$none, $none === $one ? $other : $one],
+                fn (): Words => new Words(
+                    "{$none->name()} is no pack; only packs can be in parallel.",
+                    [],
+                    'an impossible join',
+                    [Remedy::byHand('Take the join away.')],
+                ),
+                "{$one->id}/{$other->id}",
+            );
         }
         $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series}S"), $this->text($other->name(), "{$b->chemistry}, {$b->series}S")];
         if ($a->chemistry !== $b->chemistry || $a->series !== $b->series) {
@@ -81,11 +91,15 @@ final class ParallelCells extends Rule
     {
         $volts = $facts->margin('parallel-volts');
 
-        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} are in parallel: level them to within ".self::n($volts).' V before they are joined, or one pours into the other.', [
-            $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),
-        ], 'holds when they are levelled first', [
-            Remedy::byHand('Charge each one full on its own, let them rest an hour, meter both. Join them only when they agree, with a fuse each. Unsure? Leave it to someone who knows packs.'),
-            $this->swap($lines[0], 'Take one pack of the whole capacity'),
-        ]), 'side-by-side');
+        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} are in parallel: level them to within "
+            .self::n($volts)
+            .' V before they are joined, or one pours into the other.', [
+                $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),
+            ], 'holds when they are levelled first', [
+                Remedy::byHand(
+                    'Charge each one full on its own, let them rest an hour, meter both. Join them only when they agree, with a fuse each. Unsure? Leave it to someone who knows packs.',
+                ),
+                $this->swap($lines[0], 'Take one pack of the whole capacity'),
+            ]), 'side-by-side');
     }
 }

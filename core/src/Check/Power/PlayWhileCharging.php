@@ -21,7 +21,11 @@ final class PlayWhileCharging extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.play-while-charging', 'It can be played while it charges without confusing the charger, and the pack still fills.', ['charger.powerPath', 'charger.chargeMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'pack.cellNominalV']);
+        return new Meta(
+            'power.play-while-charging',
+            'It can be played while it charges without confusing the charger, and the pack still fills.',
+            ['charger.powerPath', 'charger.chargeMa', 'supply.drawMa', 'supply.drawAtV', 'output.efficiency', 'pack.cellNominalV'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -54,22 +58,39 @@ final class PlayWhileCharging extends LineRule
             $wanted = $facts->brief()->playWhileCharging === true;
 
             return $this->answer($wanted ? Verdict::Clash : Verdict::Tight, $lines,
-                fn (): Words => new Words("{$line->name()} cannot tell what the cells take from what the play takes; switch off while it charges.", $working, $wanted ? 'the brief wants to play while it charges' : 'holds when it is switched off', [
-                    $this->swap($line, 'Take a charger that feeds the loads past the pack'),
-                    Remedy::brief('Say in the brief that it is switched off while it charges'),
-                ]), $packLine->id);
+                fn (): Words => new Words("{$line->name()} cannot tell what the cells take from what the play takes; switch off while it charges.", $working, $wanted
+                    ? 'the brief wants to play while it charges'
+                    : 'holds when it is switched off', [
+                        $this->swap($line, 'Take a charger that feeds the loads past the pack'),
+                        Remedy::brief('Say in the brief that it is switched off while it charges'),
+                    ]), $packLine->id);
         }
         [$watts, , $missing] = $facts->wattsFrom($packLine);
         if ($missing !== []) {
-            return $this->unmeasured($missing[0]->line, $missing[0]->figure, $lines, $working, "charging/{$packLine->id}", 'nobody can say whether the pack fills during play');
+            return $this->unmeasured(
+                $missing[0]->line,
+                $missing[0]->figure,
+                $lines,
+                $working,
+                "charging/{$packLine->id}",
+                'nobody can say whether the pack fills during play',
+            );
         }
         if (! $charger->chargeMa->isKnown() || ! $pack->cellNominalV->isKnown()) {
-            return $this->unmeasured($charger->chargeMa->isKnown() ? $packLine : $line, $charger->chargeMa->isKnown() ? 'pack.cellNominalV' : 'charger.chargeMa', $lines, $working, "net/{$packLine->id}");
+            return $this->unmeasured(
+                $charger->chargeMa->isKnown() ? $packLine : $line,
+                $charger->chargeMa->isKnown() ? 'pack.cellNominalV' : 'charger.chargeMa',
+                $lines,
+                $working,
+                "net/{$packLine->id}",
+            );
         }
         $gives = $charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series;
         $working = [...$working, $this->row('The charger gives', Figure::exactly($gives, 'W')), $this->row('The play takes', $watts)];
         $output = $facts->chargeSourceOf($line)[1];
-        $supply = $output !== null && $output->volts->isKnown() && $output->continuousMa->isKnown() ? $output->volts->usual() * $output->continuousMa->usual() / 1000 : null;
+        $supply = $output !== null && $output->volts->isKnown() && $output->continuousMa->isKnown()
+            ? $output->volts->usual() * $output->continuousMa->usual() / 1000
+            : null;
         if ($supply !== null) {
             $working[] = $this->row('The supply gives', Figure::exactly($supply, 'W'));
         }
@@ -78,6 +99,19 @@ final class PlayWhileCharging extends LineRule
         $fits = $left > 0.0;
 
         return $this->answer($fits ? Verdict::Fits : Verdict::Tight, $lines,
-            fn (): Words => new Words($fits ? "{$packLine->name()} fills while it is played." : sprintf('Played while it charges, %s still empties: the play takes %s W, %s gives %s W.', $packLine->name(), self::n($watts->usual()), $supply === null ? 'the charger' : 'the supply', self::n($supply ?? $gives)), $working, 'what is left for the pack at usual watts', [$this->swap($line, 'Take a stronger charger')]), $packLine->id);
+            fn (): Words => new Words(
+                $fits
+                    ? "{$packLine->name()} fills while it is played."
+                    : sprintf(
+                        'Played while it charges, %s still empties: the play takes %s W, %s gives %s W.',
+                        $packLine->name(),
+                        self::n($watts->usual()),
+                        $supply === null ? 'the charger' : 'the supply',
+                        self::n($supply ?? $gives),
+                    ),
+                $working,
+                'what is left for the pack at usual watts',
+                [$this->swap($line, 'Take a stronger charger')],
+            ), $packLine->id);
     }
 }

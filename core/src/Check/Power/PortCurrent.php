@@ -23,7 +23,11 @@ final class PortCurrent extends FeedRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.port-current', 'No socket or plug carries more than it is made for.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'socket.ratingMa', 'output.efficiency']);
+        return new Meta(
+            'power.port-current',
+            'No socket or plug carries more than it is made for.',
+            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'socket.ratingMa', 'output.efficiency'],
+        );
     }
 
     protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
@@ -40,7 +44,14 @@ final class PortCurrent extends FeedRule
         $about = $rail->line->id;
         [, $peak, $missing] = $facts->demandOf($feed);
         if ($missing !== []) {
-            return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, $rail->line], [], "{$line->id}/{$about}", "nobody can say what the {$from->name} of {$rail->line->name()} has to carry");
+            return $this->unmeasured(
+                $missing[0]->line,
+                $missing[0]->figure,
+                [$line, $rail->line],
+                [],
+                "{$line->id}/{$about}",
+                "nobody can say what the {$from->name} of {$rail->line->name()} has to carry",
+            );
         }
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
             return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [], "{$line->id}/{$about}");
@@ -59,13 +70,26 @@ final class PortCurrent extends FeedRule
                 $working[] = $this->count("{$owner->name()}, {$socket->name} ({$socket->connector}, as its family)", $family, 'mA', 'datasheet');
                 $rating = min($rating, $family);
             } else {
-                return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}");
+                return $this->unmeasured(
+                    $owner,
+                    FigureRef::socket($socket, 'ratingMa'),
+                    [$owner === $line ? $rail->line : $line],
+                    $working,
+                    "{$line->id}/{$about}",
+                );
             }
         }
         foreach ([[$rail->line, $from], [$line, $to]] as [$owner, $socket]) {
             if ($need > $rating && ! $socket->ratingMa->isKnown()) {
                 // The family's standard is what it bears at least; its maker may allow more.
-                return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$owner === $line ? $rail->line : $line], $working, "{$line->id}/{$about}", sprintf('nobody can say whether it carries %s mA', self::n($need)));
+                return $this->unmeasured(
+                    $owner,
+                    FigureRef::socket($socket, 'ratingMa'),
+                    [$owner === $line ? $rail->line : $line],
+                    $working,
+                    "{$line->id}/{$about}",
+                    sprintf('nobody can say whether it carries %s mA', self::n($need)),
+                );
             }
         }
         $share = $rating > 0.0 ? $need / $rating : INF;
@@ -74,7 +98,18 @@ final class PortCurrent extends FeedRule
         $verdict = self::byShare($share, $tightAt);
 
         return $this->answer($verdict, [$line, $rail->line],
-            fn (): Words => new Words(sprintf('%s takes up to %s mA through the %s of %s, which is made for %s mA.', $line->name(), self::n($need), $from->name, $rail->line->name(), self::n($rating)), $working, sprintf('%s %% of the rating; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), $verdict === Verdict::Fits ? [] : [
+            fn (): Words => new Words(sprintf(
+                '%s takes up to %s mA through the %s of %s, which is made for %s mA.',
+                $line->name(),
+                self::n($need),
+                $from->name,
+                $rail->line->name(),
+                self::n($rating),
+            ), $working, sprintf(
+                '%s %% of the rating; above %s %% counts as tight',
+                self::n($share * 100),
+                self::n($tightAt * 100),
+            ), $verdict === Verdict::Fits ? [] : [
                 $this->swap($line, "Take something thriftier for {$line->name()}"),
                 $this->swap($rail->line, 'Take one with a stronger socket'),
                 Remedy::add(Role::Cable, 'Add a hub with a supply of its own'),

@@ -24,7 +24,11 @@ final class RailCurrent extends RailRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.rail-current', 'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.volts', 'output.continuousMa', 'output.peakMa', 'output.efficiency']);
+        return new Meta(
+            'power.rail-current',
+            'The loads on each rail, at their heaviest and at their peak, stay within what its giver can deliver.',
+            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.volts', 'output.continuousMa', 'output.peakMa', 'output.efficiency'],
+        );
     }
 
     protected function ofRail(Rail $rail, Facts $facts): iterable
@@ -50,7 +54,13 @@ final class RailCurrent extends RailRule
         $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
         if (! $rail->continuousMa->isKnown()) {
-            return $this->unmeasured($rail->line, FigureRef::of('output', 'continuousMa', $rail->name), $rail->loads, array_slice($working, 0, -1), $rail->name);
+            return $this->unmeasured(
+                $rail->line,
+                FigureRef::of('output', 'continuousMa', $rail->name),
+                $rail->loads,
+                array_slice($working, 0, -1),
+                $rail->name,
+            );
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $peak > $rail->continuousMa->least();
@@ -69,10 +79,17 @@ final class RailCurrent extends RailRule
 
         return $this->answer($verdict, [$rail->line, ...$rail->loads], fn (): Words => new Words(sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
             $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
-            $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf('%s %% of the continuous rating; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)), $verdict === Verdict::Fits ? [] : [
+            $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf(
+                '%s %% of the continuous rating; above %s %% counts as tight',
+                Number::says($share * 100),
+                Number::says($tightAt * 100),
+            ), $verdict === Verdict::Fits ? [] : [
                 Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
                 Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
-                ...array_map(static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"), $rail->loads),
+                ...array_map(
+                    static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"),
+                    $rail->loads,
+                ),
             ]), $rail->name);
     }
 
@@ -97,6 +114,13 @@ final class RailCurrent extends RailRule
      */
     private function missing(Rail $rail, array $missing, array $working): Finding
     {
-        return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$rail->line], $working, $rail->line->id.'/'.$rail->name, "the load on {$rail->says()} is open");
+        return $this->unmeasured(
+            $missing[0]->line,
+            $missing[0]->figure,
+            [$rail->line],
+            $working,
+            $rail->line->id.'/'.$rail->name,
+            "the load on {$rail->says()} is open",
+        );
     }
 }

@@ -22,7 +22,25 @@ final class RunTimeWanted extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.runtime', 'One charge lasts as long as the brief wants, from full until the first part gives up.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'supply.volts', 'output.efficiency', 'output.volts', 'output.dropoutV', 'pack.capacityMah', 'pack.volts', 'pack.cellNominalV', 'pack.usableShare', 'pack.internalResistanceMohm', 'pack.cutOffV']);
+        return new Meta(
+            'power.runtime',
+            'One charge lasts as long as the brief wants, from full until the first part gives up.',
+            [
+                'supply.drawMa',
+                'supply.drawAtV',
+                'supply.peakMa',
+                'supply.volts',
+                'output.efficiency',
+                'output.volts',
+                'output.dropoutV',
+                'pack.capacityMah',
+                'pack.volts',
+                'pack.cellNominalV',
+                'pack.usableShare',
+                'pack.internalResistanceMohm',
+                'pack.cutOffV',
+            ],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable
@@ -64,8 +82,23 @@ final class RunTimeWanted extends WholeRule
         $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
         yield $this->answer(
             $verdict, [$pack],
-            fn (): Words => new Words(sprintf('One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.', Number::says($hours->usual()), $main->name, Number::says($hours->least()), $runTime->heaviest->name, Number::says($wanted))
-                .($end === null ? '' : " First to give up: {$end->says()}").($assumed === null || $verdict === Verdict::Clash ? '' : sprintf(' Nobody knows the %s of %s yet; a careful figure stands in.', Measuring::name($assumed->figure), $assumed->line->name())), $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits ? [] : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
+            fn (): Words => new Words(sprintf(
+                'One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.',
+                Number::says($hours->usual()),
+                $main->name,
+                Number::says($hours->least()),
+                $runTime->heaviest->name,
+                Number::says($wanted),
+            )
+                .($end === null ? '' : " First to give up: {$end->says()}").($assumed === null || $verdict === Verdict::Clash
+                    ? ''
+                    : sprintf(
+                        ' Nobody knows the %s of %s yet; a careful figure stands in.',
+                        Measuring::name($assumed->figure),
+                        $assumed->line->name(),
+                    )), $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits
+                        ? []
+                        : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
         );
     }
 

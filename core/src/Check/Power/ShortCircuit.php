@@ -23,7 +23,11 @@ final class ShortCircuit extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.short-circuit', 'A fuse or its like near each pack opens before a short can set anything on fire.', ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa']);
+        return new Meta(
+            'power.short-circuit',
+            'A fuse or its like near each pack opens before a short can set anything on fire.',
+            ['fuse.ratingMa', 'pack.protection', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -47,11 +51,19 @@ final class ShortCircuit extends LineRule
         }
         $working = [$this->text("{$line->name()}, own protection", $pack->protection === Protection::Unknown ? '' : $pack->protection->value)];
         if ($pack->protection === Protection::BuiltIn) {
-            return $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts'));
+            return $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words("The protection inside {$line->name()} opens on a short.", $working, 'its own protection counts'),
+            );
         }
         $guard = $facts->protectorOf($line);
         if ($guard !== null) {
-            return $this->answer(Verdict::Fits, [$line, $guard], fn (): Words => new Words("{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts'));
+            return $this->answer(
+                Verdict::Fits,
+                [$line, $guard],
+                fn (): Words => new Words("{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts'),
+            );
         }
         if ($pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], [], 'short', 'put a fuse at its plus');
@@ -73,7 +85,14 @@ final class ShortCircuit extends LineRule
         $working = [$this->row("{$fuseLine->name()} opens above", $fuse->ratingMa)];
         [$watts, $peak, $missing] = $facts->wattsFrom($line);
         if ($missing !== []) {
-            return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$fuseLine, $line], $working, "fuse/{$line->id}", "nobody can say whether {$fuseLine->name()} holds");
+            return $this->unmeasured(
+                $missing[0]->line,
+                $missing[0]->figure,
+                [$fuseLine, $line],
+                $working,
+                "fuse/{$line->id}",
+                "nobody can say whether {$fuseLine->name()} holds",
+            );
         }
         if (! $pack->volts()->isKnown() || $pack->volts()->least() <= 0.0) {
             return $this->unmeasured($line, 'pack.volts', [$fuseLine], $working, 'fuse');
@@ -92,6 +111,11 @@ final class ShortCircuit extends LineRule
             default => [Verdict::Fits, "{$fuseLine->name()} stands between {$line->name()} and a short."],
         };
 
-        return $this->answer($verdict, [$fuseLine, $line], fn (): Words => new Words($says, $working, 'worst moment < fuse < what the pack gives', [$this->swap($fuseLine, 'Take a fuse of the right size')]), $line->id);
+        return $this->answer(
+            $verdict,
+            [$fuseLine, $line],
+            fn (): Words => new Words($says, $working, 'worst moment < fuse < what the pack gives', [$this->swap($fuseLine, 'Take a fuse of the right size')]),
+            $line->id,
+        );
     }
 }

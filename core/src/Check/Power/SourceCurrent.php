@@ -19,7 +19,11 @@ final class SourceCurrent extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.source-current', 'Everything together, losses included, takes no more from each pack than its cells give, nor from a sealed bank than its sockets give together.', ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa', 'pack.totalW']);
+        return new Meta(
+            'power.source-current',
+            'Everything together, losses included, takes no more from each pack than its cells give, nor from a sealed bank than its sockets give together.',
+            ['supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts', 'pack.maxDischargeMa', 'pack.totalW'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -77,7 +81,13 @@ final class SourceCurrent extends LineRule
         }
 
         return $this->answer(self::byShare($share, $tightAt), [$line, ...$loads],
-            fn (): Words => new Words(sprintf('At the worst moment %s %s are taken from %s; it gives %s.', self::n($need), $unit, $line->name(), $gives->says()), $working, sprintf('%s %% of what it gives; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), [
+            fn (): Words => new Words(sprintf(
+                'At the worst moment %s %s are taken from %s; it gives %s.',
+                self::n($need),
+                $unit,
+                $line->name(),
+                $gives->says(),
+            ), $working, sprintf('%s %% of what it gives; above %s %% counts as tight', self::n($share * 100), self::n($tightAt * 100)), [
                 $this->swap($line, 'Take a stronger pack'),
                 ...array_map(fn (Line $load): Remedy => $this->swap($load, "Take something thriftier for {$load->name()}"), $loads),
             ]));

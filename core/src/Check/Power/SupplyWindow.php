@@ -22,7 +22,11 @@ final class SupplyWindow extends Rule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.supply-window', 'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.', ['supply.volts', 'pack.volts', 'output.volts']);
+        return new Meta(
+            'power.supply-window',
+            'Every part that is fed gets a voltage inside its window, from the full pack to the empty one.',
+            ['supply.volts', 'pack.volts', 'output.volts'],
+        );
     }
 
     public function subjects(Facts $facts): iterable
@@ -36,7 +40,9 @@ final class SupplyWindow extends Rule
 
     protected function findings(Subject $subject, Facts $facts): iterable
     {
-        return $subject->feed === null || $subject->rail === null ? $this->misfed($facts) : [$this->compare($subject->feed, $subject->rail, $facts->margin('supply-volts'))];
+        return $subject->feed === null || $subject->rail === null
+            ? $this->misfed($facts)
+            : [$this->compare($subject->feed, $subject->rail, $facts->margin('supply-volts'))];
     }
 
     /** @return iterable<Finding> */
@@ -44,13 +50,34 @@ final class SupplyWindow extends Rule
     {
         [$unfed, $inCircles, $impossible] = $facts->misfed();
         foreach ($inCircles as $line) {
-            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} would be fed from itself.", [], 'a circle', [Remedy::byHand('Join it to a rail that it does not feed.')]), 'circle');
+            yield $this->answer(
+                Verdict::Clash,
+                [$line],
+                fn (): Words => new Words(
+                    "{$line->name()} would be fed from itself.",
+                    [],
+                    'a circle',
+                    [Remedy::byHand('Join it to a rail that it does not feed.')],
+                ),
+                'circle',
+            );
         }
         foreach ($impossible as $join) {
             $from = $facts->line($join->from);
             $to = $facts->line($join->to);
             if ($from !== null && $to !== null) {
-                yield $this->answer(Verdict::Clash, [$to, $from], fn (): Words => new Words("The join from {$from->name()} to {$to->name()} cannot be: ".($join->output === '' ? 'one gives no power or the other wants none.' : "there is no output \"{$join->output}\" any more."), [], 'an impossible join', [Remedy::byHand('Take the join away or choose another output.')]), "join/{$from->id}");
+                yield $this->answer(
+                    Verdict::Clash,
+                    [$to, $from],
+                    fn (): Words => new Words(
+                        "The join from {$from->name()} to {$to->name()} cannot be: "
+                            .($join->output === '' ? 'one gives no power or the other wants none.' : "there is no output \"{$join->output}\" any more."),
+                        [],
+                        'an impossible join',
+                        [Remedy::byHand('Take the join away or choose another output.')],
+                    ),
+                    "join/{$from->id}",
+                );
             }
         }
         foreach ($unfed as $line) {
@@ -74,7 +101,14 @@ final class SupplyWindow extends Rule
             $this->row("{$rail->says()} gives", $rail->volts),
         ];
         if (! $window->isKnown()) {
-            return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), [$rail->line], [$working[1]], $about, "nobody can say whether {$rail->says()} suits it");
+            return $this->unmeasured(
+                $line,
+                FigureRef::supply($feed->input, 'volts'),
+                [$rail->line],
+                [$working[1]],
+                $about,
+                "nobody can say whether {$rail->says()} suits it",
+            );
         }
         if (! $rail->volts->isKnown()) {
             return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[0]], $feed->key());
@@ -88,10 +122,17 @@ final class SupplyWindow extends Rule
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
         $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
 
-        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}.".($breaks ? ' That is above its absolute maximum.' : ''), $working, sprintf('%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)', self::n($below), self::n($above), self::n($wanted), $feed->reason), $verdict === Verdict::Fits ? [] : [
-            Remedy::add(Role::Regulator, 'Add a regulator between them'),
-            $this->swap($line),
-            ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
-        ]), $about);
+        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}."
+            .($breaks ? ' That is above its absolute maximum.' : ''), $working, sprintf(
+                '%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)',
+                self::n($below),
+                self::n($above),
+                self::n($wanted),
+                $feed->reason,
+            ), $verdict === Verdict::Fits ? [] : [
+                Remedy::add(Role::Regulator, 'Add a regulator between them'),
+                $this->swap($line),
+                ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
+            ]), $about);
     }
 }

@@ -19,7 +19,11 @@ final class SwitchRating extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('power.switch-rating', 'Each switch in the pack\'s lead is made for the volts and amps it breaks.', ['switch.ratingMa', 'switch.ratingV', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts']);
+        return new Meta(
+            'power.switch-rating',
+            'Each switch in the pack\'s lead is made for the volts and amps it breaks.',
+            ['switch.ratingMa', 'switch.ratingV', 'supply.drawMa', 'supply.drawAtV', 'supply.peakMa', 'output.efficiency', 'pack.volts'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -44,7 +48,14 @@ final class SwitchRating extends LineRule
         $working = [$this->row("{$line->name()} is made for", $switch->ratingMa), $this->row('and for', $switch->ratingV)];
         [, $peak, $missing] = $facts->wattsFrom($source);
         if ($missing !== []) {
-            return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line, $source], $working, "switch/{$line->id}", "the current through {$line->name()} is open");
+            return $this->unmeasured(
+                $missing[0]->line,
+                $missing[0]->figure,
+                [$line, $source],
+                $working,
+                "switch/{$line->id}",
+                "the current through {$line->name()} is open",
+            );
         }
         $rail = array_values(array_filter($facts->railsOf($source), static fn (Rail $rail): bool => $rail->loads !== []))[0];
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
@@ -54,11 +65,22 @@ final class SwitchRating extends LineRule
             return $this->unmeasured($line, 'switch.ratingV', [$source], [$working[0]], 'volts');
         }
         $need = $peak->most() / $rail->volts->least() * 1000;
-        $working = [...$working, $this->row('Through it at the worst moment', Figure::exactly($need, 'mA')), $this->row("{$rail->says()}, at most", Figure::exactly($rail->volts->most(), 'V'))];
+        $working = [
+            ...$working,
+            $this->row('Through it at the worst moment', Figure::exactly($need, 'mA')),
+            $this->row("{$rail->says()}, at most", Figure::exactly($rail->volts->most(), 'V')),
+        ];
         $share = max($need / max(1e-9, $switch->ratingMa->least()), $rail->volts->most() / max(1e-9, $switch->ratingV->least()) >= 1.0 + 1e-9 ? 2.0 : 0.0);
 
         return $this->answer(self::byShare($share, $facts->margin('rail-share')), [$line, $source],
-            fn (): Words => new Words(sprintf('%s breaks up to %s mA at %s V; it is made for %s at %s.', $line->name(), self::n($need), self::n($rail->volts->most()), $switch->ratingMa->says(), $switch->ratingV->says()), $working, self::n($need / max(1e-9, $switch->ratingMa->least()) * 100).' % of its rating', [
+            fn (): Words => new Words(sprintf(
+                '%s breaks up to %s mA at %s V; it is made for %s at %s.',
+                $line->name(),
+                self::n($need),
+                self::n($rail->volts->most()),
+                $switch->ratingMa->says(),
+                $switch->ratingV->says(),
+            ), $working, self::n($need / max(1e-9, $switch->ratingMa->least()) * 100).' % of its rating', [
                 $this->swap($line, 'Take a stronger switch'),
                 Remedy::byHand('Let the switch only pull the converter\'s enable pin, if it has one; then hardly any current goes through it.'),
             ]));

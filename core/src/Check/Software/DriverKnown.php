@@ -19,7 +19,11 @@ final class DriverKnown extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('software.driver', 'The board\'s system knows every part that needs a driver, or it is written down who is waiting for whom.', ['drivers']);
+        return new Meta(
+            'software.driver',
+            'The board\'s system knows every part that needs a driver, or it is written down who is waiting for whom.',
+            ['drivers'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -48,12 +52,25 @@ final class DriverKnown extends LineRule
         if ($driver === null || $driver->state === DriverState::Unknown) {
             return $this->unmeasured($line, 'drivers', [$board], [$this->text("{$board->name()} is of the family", $software->family)]);
         }
-        $working = [$this->text("{$board->name()} is of the family", $software->family), $this->text('Driver', $driver->state->value), ...array_map(fn (string $set) => $this->text('Line to set', $set), $driver->lines), ...($driver->note === '' ? [] : [$this->text('Note', $driver->note)])];
+        $working = [
+            $this->text("{$board->name()} is of the family", $software->family),
+            $this->text('Driver', $driver->state->value),
+            ...array_map(fn (string $set) => $this->text('Line to set', $set), $driver->lines),
+            ...($driver->note === '' ? [] : [$this->text('Note', $driver->note)]),
+        ];
         $again = $driver->lookAgainOn === null ? 'look again in a month' : "look again on {$driver->lookAgainOn}";
 
         return match ($driver->state) {
-            DriverState::In => $this->answer(Verdict::Fits, [$line, $board], fn (): Words => new Words("{$board->name()} knows {$line->name()} from the start.", $working, 'comes with the system')),
-            DriverState::Lines => $this->answer(Verdict::Fits, [$line, $board], fn (): Words => new Words("{$board->name()} knows {$line->name()} once its lines are set.", $working, 'lines to set, written down as a step')),
+            DriverState::In => $this->answer(
+                Verdict::Fits,
+                [$line, $board],
+                fn (): Words => new Words("{$board->name()} knows {$line->name()} from the start.", $working, 'comes with the system'),
+            ),
+            DriverState::Lines => $this->answer(
+                Verdict::Fits,
+                [$line, $board],
+                fn (): Words => new Words("{$board->name()} knows {$line->name()} once its lines are set.", $working, 'lines to set, written down as a step'),
+            ),
             DriverState::Open => $this->answer(Verdict::Tight, [$line, $board], fn (): Words => new Words("{$line->name()} waits for others: its driver for {$board->name()} is still being written; {$again}.", $working, 'open, waiting on others', [
                 Remedy::byHand("Build without it for now and {$again}."), $this->swap($line, 'Take one that is known today'),
             ])),

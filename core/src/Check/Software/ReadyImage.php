@@ -37,8 +37,13 @@ final class ReadyImage extends LineRule
             return;
         }
         $ready = $software->image === YesNo::Yes;
-        yield $this->answer($ready ? Verdict::Fits : Verdict::Tight, [$line], fn (): Words => new Words($ready ? "A system for {$line->name()} is ready to be written." : "Nobody offers a ready system for {$line->name()}; it has to be put together.", [
-            $this->text('Ready system', $software->image->value),
-        ], $ready ? 'one exists' : 'evenings of work', [$this->swap($line, 'Take a board with a ready system'), Remedy::byHand('Plan two or three evenings for it, and keep notes of every line.')]));
+        yield $this->answer($ready ? Verdict::Fits : Verdict::Tight, [$line], fn (): Words => new Words($ready
+            ? "A system for {$line->name()} is ready to be written."
+            : "Nobody offers a ready system for {$line->name()}; it has to be put together.", [
+                $this->text('Ready system', $software->image->value),
+            ], $ready ? 'one exists' : 'evenings of work', [
+                $this->swap($line, 'Take a board with a ready system'),
+                Remedy::byHand('Plan two or three evenings for it, and keep notes of every line.'),
+            ]));
     }
 }

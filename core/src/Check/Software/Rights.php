@@ -32,8 +32,15 @@ final class Rights extends WholeRule
             true => 'Only games that you have the right to use go onto it.',
             false => 'The brief says that you may not use these games. Copying them can break the law where you live.',
             null => 'Put only games on it that you have the right to use, and say so in the brief.',
-        }, [$this->text('Games in the brief', implode(', ', array_map(static fn (GamesClass $one): string => $one->class, $games)), 'brief'), $this->text('You have the right to use them', match ($rights) {
+        }, [$this->text(
+            'Games in the brief',
+            implode(', ', array_map(static fn (GamesClass $one): string => $one->class, $games)),
+            'brief',
+        ), $this->text('You have the right to use them', match ($rights) {
             true => 'yes', false => 'no', null => 'not said',
-        }, 'brief')], 'your word in the brief', [Remedy::brief('Say in the brief that you have the right to use the games'), Remedy::byHand('Take games that are given away freely, or ones you wrote or bought for this use.')]), 'games', true);
+        }, 'brief')], 'your word in the brief', [
+            Remedy::brief('Say in the brief that you have the right to use the games'),
+            Remedy::byHand('Take games that are given away freely, or ones you wrote or bought for this use.'),
+        ]), 'games', true);
     }
 }

@@ -20,7 +20,11 @@ final class SafeShutdown extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('software.safe-shutdown', 'A board that must be shut down is told in time that the pack runs low.', ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.warningSeconds']);
+        return new Meta(
+            'software.safe-shutdown',
+            'A board that must be shut down is told in time that the pack runs low.',
+            ['software.needsShutdown', 'software.shutdownSeconds', 'gauge.warningSeconds'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -47,7 +51,12 @@ final class SafeShutdown extends LineRule
         $gauge = $facts->with('gauge')[0] ?? null;
         if ($gauge === null || $gauge->part->gauge === null) {
             return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words("Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.", $working, 'holds when it is shut down by hand in time', [
-                Remedy::add(Role::Charger, 'Add a managed board that gives a low-battery warning'), $this->swap($facts->with('pack')[0], 'Take a pack that gives a low-battery warning'), Remedy::byHand('Keep a second card with a copy; shut down by the menu when the play gets long.'),
+                Remedy::add(Role::Charger, 'Add a managed board that gives a low-battery warning'), $this->swap(
+                    $facts->with('pack')[0],
+                    'Take a pack that gives a low-battery warning',
+                ), Remedy::byHand(
+                    'Keep a second card with a copy; shut down by the menu when the play gets long.',
+                ),
             ]));
         }
         if (! $gauge->part->gauge->warningSeconds->isKnown()) {
@@ -58,8 +67,17 @@ final class SafeShutdown extends LineRule
         }
         $margin = $gauge->part->gauge->warningSeconds->least() - $software->shutdownSeconds->most();
 
-        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf('%s gives %s of warning; %s shuts down in %s.', $gauge->name(), $gauge->part->gauge->warningSeconds->says(), $board->name(), $software->shutdownSeconds->says()), [
-            ...$working, $this->row("{$gauge->name()}, warning", $gauge->part->gauge->warningSeconds), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
+        return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf(
+            '%s gives %s of warning; %s shuts down in %s.',
+            $gauge->name(),
+            $gauge->part->gauge->warningSeconds->says(),
+            $board->name(),
+            $software->shutdownSeconds->says(),
+        ), [
+            ...$working, $this->row(
+                "{$gauge->name()}, warning",
+                $gauge->part->gauge->warningSeconds,
+            ), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
         ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that warns earlier'), $this->swap($board)]));
     }
 }

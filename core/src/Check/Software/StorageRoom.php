@@ -24,7 +24,11 @@ final class StorageRoom extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('software.storage', 'The board\'s image and the games in the brief go onto a card that the board takes.', ['software.imageGb', 'storage.capacityGb']);
+        return new Meta(
+            'software.storage',
+            'The board\'s image and the games in the brief go onto a card that the board takes.',
+            ['software.imageGb', 'storage.capacityGb'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -47,10 +51,12 @@ final class StorageRoom extends LineRule
             $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
 
             return $this->answer(Verdict::Clash, [$board, ...$wrong],
-                fn (): Words => new Words($wrong === [] ? "{$board->name()} starts from {$software->card}, and there is none in the parts list." : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
-                    Remedy::add(Role::Storage, 'Add a card'),
-                    ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
-                ]));
+                fn (): Words => new Words($wrong === []
+                    ? "{$board->name()} starts from {$software->card}, and there is none in the parts list."
+                    : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
+                        Remedy::add(Role::Storage, 'Add a card'),
+                        ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
+                    ]));
         }
         $store = $stores[0];
         $capacity = $store->part->storage->capacityGb ?? Figure::unknown('GB');
@@ -76,6 +82,13 @@ final class StorageRoom extends LineRule
         };
 
         return $this->answer($verdict, [$store, $board],
-            fn (): Words => new Words(sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()), $working, sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)), $verdict === Verdict::Fits ? [] : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')]));
+            fn (): Words => new Words(
+                sprintf('Image and games need %s GB; %s has %s.', Number::says($need), $store->name(), $capacity->says()),
+                $working,
+                sprintf('%s %% full; above %s %% counts as tight', Number::says($share * 100), Number::says($tightAt * 100)),
+                $verdict === Verdict::Fits
+                    ? []
+                    : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')],
+            ));
     }
 }

@@ -37,19 +37,26 @@ final class FirstStart extends WholeRule
         foreach ($displays as $display) {
             foreach ($display->part->sockets as $socket) {
                 if ($socket->takes() && in_array($socket->carries, $first, true)) {
-                    yield $this->answer(Verdict::Fits, [$board, $display], fn (): Words => new Words("{$display->name()} shows the first start.", $working, "by {$socket->carries}"));
+                    yield $this->answer(
+                        Verdict::Fits,
+                        [$board, $display],
+                        fn (): Words => new Words("{$display->name()} shows the first start.", $working, "by {$socket->carries}"),
+                    );
 
                     return;
                 }
             }
         }
-        $spare = in_array('spare screen', $facts->brief()->tools ?? [], true) || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
+        $spare = in_array('spare screen', $facts->brief()->tools ?? [], true)
+            || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
 
         yield $this->answer($spare ? Verdict::Fits : Verdict::Tight, [$board, ...$displays],
-            fn (): Words => new Words($spare ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up." : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.", $working, 'another screen at first', [
-                Remedy::add(Role::Tool, 'Have a spare screen on the bench'),
-                Remedy::brief('Tick a spare screen in the brief, if there is one'),
-                Remedy::byHand('Set everything up from another computer over the network or a serial lead.'),
-            ]));
+            fn (): Words => new Words($spare
+                ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up."
+                : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.", $working, 'another screen at first', [
+                    Remedy::add(Role::Tool, 'Have a spare screen on the bench'),
+                    Remedy::brief('Tick a spare screen in the brief, if there is one'),
+                    Remedy::byHand('Set everything up from another computer over the network or a serial lead.'),
+                ]));
     }
 }

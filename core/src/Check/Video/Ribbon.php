@@ -20,7 +20,11 @@ final class Ribbon extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('video.ribbon', 'Ribbons agree in the number of contacts, their pitch and the side they are on.', ['socket.pitchMm', 'socket.side', 'cable.sides']);
+        return new Meta(
+            'video.ribbon',
+            'Ribbons agree in the number of contacts, their pitch and the side they are on.',
+            ['socket.pitchMm', 'socket.side', 'cable.sides'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -67,10 +71,30 @@ final class Ribbon extends LineRule
         }
         $lines = $lead === null ? [$display, $board] : [$display, $board, $lead];
         $working = [$this->text("{$board->name()}, {$gives->name}", self::says($gives)), $this->text("{$display->name()}, {$takes->name}", self::says($takes))];
-        $remedies = [$this->swap($display, 'Take the variant whose ribbon goes into this board'), Remedy::add(Role::Cable, 'Add a ribbon adapter or another ribbon'), ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')])];
+        $remedies = [
+            $this->swap($display, 'Take the variant whose ribbon goes into this board'),
+            Remedy::add(Role::Cable, 'Add a ribbon adapter or another ribbon'),
+            ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')]),
+        ];
         $about = $takes->name;
         if ($lead === null && self::contacts($gives) !== self::contacts($takes)) {
-            return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(sprintf('The ribbon of %s has %d contacts, the socket of %s %d.', $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), $working, 'contacts differ', $remedies), $about);
+            return $this->answer(
+                Verdict::Clash,
+                $lines,
+                fn (): Words => new Words(
+                    sprintf(
+                        'The ribbon of %s has %d contacts, the socket of %s %d.',
+                        $display->name(),
+                        self::contacts($takes),
+                        $board->name(),
+                        self::contacts($gives),
+                    ),
+                    $working,
+                    'contacts differ',
+                    $remedies,
+                ),
+                $about,
+            );
         }
         foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
             if (! $socket->pitchMm->isKnown()) {
@@ -81,7 +105,23 @@ final class Ribbon extends LineRule
             }
         }
         if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
-            return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(sprintf('The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.', $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), $working, 'pitch differs', $remedies), $about);
+            return $this->answer(
+                Verdict::Clash,
+                $lines,
+                fn (): Words => new Words(
+                    sprintf(
+                        'The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.',
+                        $display->name(),
+                        $takes->pitchMm->saysBand(),
+                        $board->name(),
+                        $gives->pitchMm->saysBand(),
+                    ),
+                    $working,
+                    'pitch differs',
+                    $remedies,
+                ),
+                $about,
+            );
         }
         $sides = $lead === null ? 'same' : ($lead->part->cable->sides ?? '');
         if ($lead !== null) {
@@ -93,7 +133,14 @@ final class Ribbon extends LineRule
         $agree = ($gives->side === $takes->side) === ($sides === 'same');
 
         return $this->answer($agree ? Verdict::Fits : Verdict::Clash, $lines,
-            fn (): Words => new Words($agree ? "The ribbon of {$display->name()} goes into {$board->name()}: count, pitch and side agree." : "The contacts face the wrong way: {$board->name()} has them on the {$gives->side}, {$display->name()} on the {$takes->side}.", $working, $agree ? 'count, pitch and side agree' : 'side differs', $remedies), $about);
+            fn (): Words => new Words(
+                $agree
+                    ? "The ribbon of {$display->name()} goes into {$board->name()}: count, pitch and side agree."
+                    : "The contacts face the wrong way: {$board->name()} has them on the {$gives->side}, {$display->name()} on the {$takes->side}.",
+                $working,
+                $agree ? 'count, pitch and side agree' : 'side differs',
+                $remedies,
+            ), $about);
     }
 
     private static function contacts(Socket $socket): int
@@ -103,6 +150,10 @@ final class Ribbon extends LineRule
 
     private static function says(Socket $socket): string
     {
-        return self::contacts($socket).' contacts, '.($socket->pitchMm->isKnown() ? $socket->pitchMm->says().' apart' : 'pitch unknown').', on the '.($socket->side === '' ? 'unknown side' : $socket->side);
+        return self::contacts($socket)
+            .' contacts, '
+            .($socket->pitchMm->isKnown() ? $socket->pitchMm->says().' apart' : 'pitch unknown')
+            .', on the '
+            .($socket->side === '' ? 'unknown side' : $socket->side);
     }
 }

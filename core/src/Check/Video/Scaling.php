@@ -20,7 +20,11 @@ final class Scaling extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('video.scaling', 'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.', ['video.rotates']);
+        return new Meta(
+            'video.scaling',
+            'Each class of games in the brief fills enough of the panel at a whole-number scale, the right way up.',
+            ['video.rotates'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -37,14 +41,27 @@ final class Scaling extends LineRule
         $board = $facts->board();
         if ($panel->upright && $board !== null && $board->id !== $display->id) {
             $turns = $board->part->video->rotates ?? YesNo::Unknown;
-            $working = [$this->text("{$display->name()} scans", 'upright'), $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value)];
+            $working = [
+                $this->text("{$display->name()} scans", 'upright'),
+                $this->text("{$board->name()} turns pictures", $turns === YesNo::Unknown ? '' : $turns->value),
+            ];
             if ($turns === YesNo::Unknown) {
                 yield $this->unmeasured($board, 'video.rotates', [$display], [$working[0]], $display->id, 'the picture may lie on its side');
 
                 return;
             }
             if ($turns === YesNo::No) {
-                yield $this->answer(Verdict::Clash, [$display, $board], fn (): Words => new Words("{$display->name()} scans upright and {$board->name()} cannot turn the picture.", $working, 'on its side', [$this->swap($display), $this->swap($board)]), 'turned');
+                yield $this->answer(
+                    Verdict::Clash,
+                    [$display, $board],
+                    fn (): Words => new Words(
+                        "{$display->name()} scans upright and {$board->name()} cannot turn the picture.",
+                        $working,
+                        'on its side',
+                        [$this->swap($display), $this->swap($board)],
+                    ),
+                    'turned',
+                );
 
                 return;
             }
@@ -63,14 +80,36 @@ final class Scaling extends LineRule
         $scale = (int) floor($ratio);
         $border = 1.0 - $scale ** 2 * $games->pictureWidthPx * $games->pictureHeightPx / ($width * $height);
         [$verdict, $says] = match (true) {
-            $ratio < 0.5 => [Verdict::Clash, sprintf('%s has less than half the pixels that %s games were drawn with; text cannot be read.', $display->name(), $games->class)],
-            $scale === 0 => [Verdict::Tight, sprintf('%s games have to be shrunk to %s %% on %s and lose lines.', ucfirst($games->class), self::n($ratio * 100), $display->name())],
-            $border > $mostBorder => [Verdict::Tight, sprintf('%s games fill %s %% of %s at %d ×; the rest stays black, or the pixels get uneven.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
-            default => [Verdict::Fits, sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale)],
+            $ratio < 0.5 => [
+                Verdict::Clash,
+                sprintf('%s has less than half the pixels that %s games were drawn with; text cannot be read.', $display->name(), $games->class),
+            ],
+            $scale === 0 => [
+                Verdict::Tight,
+                sprintf('%s games have to be shrunk to %s %% on %s and lose lines.', ucfirst($games->class), self::n($ratio * 100), $display->name()),
+            ],
+            $border > $mostBorder => [
+                Verdict::Tight,
+                sprintf(
+                    '%s games fill %s %% of %s at %d ×; the rest stays black, or the pixels get uneven.',
+                    ucfirst($games->class),
+                    self::n((1 - $border) * 100),
+                    $display->name(),
+                    $scale,
+                ),
+            ],
+            default => [
+                Verdict::Fits,
+                sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale),
+            ],
         };
 
         return $this->answer($verdict, [$display], fn (): Words => new Words($says, [
-            $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(ucfirst($games->class).' games', "{$games->pictureWidthPx} × {$games->pictureHeightPx}", 'brief'),
+            $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(
+                ucfirst($games->class).' games',
+                "{$games->pictureWidthPx} × {$games->pictureHeightPx}",
+                'brief',
+            ),
             $this->count('Largest whole-number scale', $scale, '×'), $this->count('Left black', round($border * 100), '%'),
         ], 'whole-number scale; at most '.self::n($mostBorder * 100).' % black', [
             $this->swap($display, 'Take a panel whose pixels are a multiple'), Remedy::byHand('Let it scale unevenly and soften it; many do not mind.'),

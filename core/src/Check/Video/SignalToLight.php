@@ -18,7 +18,11 @@ final class SignalToLight extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('video.signal-to-light', 'It is known whether a panel stays dark without a picture, so that a dark panel on the bench is read rightly.', ['panel.needsSignal']);
+        return new Meta(
+            'video.signal-to-light',
+            'It is known whether a panel stays dark without a picture, so that a dark panel on the bench is read rightly.',
+            ['panel.needsSignal'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -44,6 +48,8 @@ final class SignalToLight extends LineRule
             $alone => "{$line->name()} lights only with a picture, and there is no board to give one.",
             $needs => "{$line->name()} lights only with a picture: test it with ".($board?->name() ?? 'a board').' connected.',
             default => "{$line->name()} lights as soon as it has its voltage.",
-        }, [$this->text("{$line->name()} is dark without a picture", $panel->needsSignal->value)], $needs ? 'test with a picture' : 'test with the voltage alone', [Remedy::add(Role::Board, 'Add a board to test it with')]));
+        }, [
+            $this->text("{$line->name()} is dark without a picture", $panel->needsSignal->value),
+        ], $needs ? 'test with a picture' : 'test with the voltage alone', [Remedy::add(Role::Board, 'Add a board to test it with')]));
     }
 }

@@ -24,7 +24,11 @@ final class VideoMode extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('video.mode', 'The board gives a picture format that the display takes, best its own pixels.', ['video.modes', 'video.ownModes', 'panel.modes']);
+        return new Meta(
+            'video.mode',
+            'The board gives a picture format that the display takes, best its own pixels.',
+            ['video.modes', 'video.ownModes', 'panel.modes'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -67,7 +71,11 @@ final class VideoMode extends LineRule
         $working[] = $this->text("{$board->name()} gives", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $video->modes)));
         foreach ($video->modes as $mode) {
             if ($mode->widthPx === $panel->widthPx && $mode->heightPx === $panel->heightPx) {
-                return $this->answer(Verdict::Fits, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its own {$own}.", $working, 'pixel for pixel'));
+                return $this->answer(
+                    Verdict::Fits,
+                    [$display, $board],
+                    fn (): Words => new Words("{$board->name()} gives {$display->name()} its own {$own}.", $working, 'pixel for pixel'),
+                );
             }
         }
         if ($video->ownModes === YesNo::Unknown) {
@@ -82,7 +90,11 @@ final class VideoMode extends LineRule
         if ($panel->modes === null) {
             return $this->unmeasured($display, 'panel.modes', [$board], $working);
         }
-        $working[] = $this->text("{$display->name()} also takes", implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $panel->modes)), 'datasheet');
+        $working[] = $this->text(
+            "{$display->name()} also takes",
+            implode(', ', array_map(static fn (Mode $mode): string => $mode->says(), $panel->modes)),
+            'datasheet',
+        );
         foreach ($video->modes as $mode) {
             foreach ($panel->modes as $taken) {
                 if ($mode->widthPx === $taken->widthPx && $mode->heightPx === $taken->heightPx) {

@@ -27,7 +27,11 @@ final class VideoPath extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('video.path', 'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.', ['sockets']);
+        return new Meta(
+            'video.path',
+            'A picture can travel from the board to every display, through the leads and at most two adapters of the parts list.',
+            ['sockets'],
+        );
     }
 
     /** @var list<Line> */
@@ -68,15 +72,30 @@ final class VideoPath extends LineRule
         if ($route !== null) {
             $names = array_map(static fn (Line $line): string => $line->name(), $route);
             yield $this->answer(Verdict::Fits, [$display, $board, ...$route],
-                fn (): Words => new Words($names === [] ? "{$display->name()} plugs straight into {$board->name()}." : "{$display->name()} gets its picture from {$board->name()} through ".implode(' and ', $names).'.', $working, 'a way was found'));
+                fn (): Words => new Words(
+                    $names === []
+                        ? "{$display->name()} plugs straight into {$board->name()}."
+                        : "{$display->name()} gets its picture from {$board->name()} through ".implode(' and ', $names).'.',
+                    $working,
+                    'a way was found',
+                ));
 
             return;
         }
-        $shared = array_values(array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)));
+        $shared = array_values(
+            array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)),
+        );
         yield $this->answer(Verdict::Clash, [$display, $board],
             fn (): Words => new Words($shared === []
                 ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
-                : sprintf('Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).', $shared[0], $board->name(), self::connectorFor($gives, $shared[0]), $display->name(), self::connectorFor($takes, $shared[0])), $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
+                : sprintf(
+                    'Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).',
+                    $shared[0],
+                    $board->name(),
+                    self::connectorFor($gives, $shared[0]),
+                    $display->name(),
+                    self::connectorFor($takes, $shared[0]),
+                ), $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
                     Remedy::add(Role::Cable, 'Add a lead or an adapter'),
                     Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
                     Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
@@ -148,13 +167,20 @@ final class VideoPath extends LineRule
      */
     private static function pictureSockets(Part $part, callable $want): array
     {
-        return array_values(array_filter($part->sockets, static fn (Socket $socket): bool => in_array($socket->carries, self::SIGNALS, true) && $want($socket)));
+        return array_values(
+            array_filter($part->sockets, static fn (Socket $socket): bool => in_array($socket->carries, self::SIGNALS, true) && $want($socket)),
+        );
     }
 
     /** @param  list<Socket>  $sockets */
     private static function list(string $label, array $sockets): WorkingLine
     {
-        return new WorkingLine($label, $sockets === [] ? null : implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $sockets)), '', $sockets === [] ? 'unknown' : 'datasheet');
+        return new WorkingLine(
+            $label,
+            $sockets === [] ? null : implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $sockets)),
+            '',
+            $sockets === [] ? 'unknown' : 'datasheet',
+        );
     }
 
     /** @param  list<Socket>  $sockets */

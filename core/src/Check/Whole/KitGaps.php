@@ -40,12 +40,26 @@ final class KitGaps extends LineRule
             }
         }
         if ($gaps === []) {
-            yield $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("Everything that {$line->name()} leaves out is on the list.", $working, 'no gap'));
+            yield $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words("Everything that {$line->name()} leaves out is on the list.", $working, 'no gap'),
+            );
 
             return;
         }
         foreach ($gaps as $gap) {
-            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} comes without {$gap['what']}, and there is none on the list.", $working, 'left out of the box', [Remedy::add($gap['role'], "Add {$gap['what']}")]), $gap['what']);
+            yield $this->answer(
+                Verdict::Clash,
+                [$line],
+                fn (): Words => new Words(
+                    "{$line->name()} comes without {$gap['what']}, and there is none on the list.",
+                    $working,
+                    'left out of the box',
+                    [Remedy::add($gap['role'], "Add {$gap['what']}")],
+                ),
+                $gap['what'],
+            );
         }
     }
 }

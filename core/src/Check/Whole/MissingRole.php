@@ -39,7 +39,8 @@ final class MissingRole extends WholeRule
         foreach ($missing as $role) {
             yield $this->lacking($role->value, $role);
         }
-        if ($facts->filling(Role::Cells) === [] && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->poweredBy === PoweredBy::Mains) === []) {
+        if ($facts->filling(Role::Cells) === []
+            && array_filter($facts->lines(), static fn (Line $line): bool => $line->part->poweredBy === PoweredBy::Mains) === []) {
             yield $this->lacking('pack or wall supply', Role::Cells);
         } elseif ($missing === []) {
             yield $this->answer(Verdict::Fits, [], fn (): Words => new Words('Board, display, controls, case and power are all there.', [
@@ -50,7 +51,9 @@ final class MissingRole extends WholeRule
 
     private function lacking(string $what, Role $role): Finding
     {
-        return $this->answer(Verdict::Clash, [], fn (): Words => new Words("There is no {$what} in the parts list.", [new WorkingLine(ucfirst($what), 'none', '', 'worked out')], 'one is needed', [
+        return $this->answer(Verdict::Clash, [], fn (): Words => new Words("There is no {$what} in the parts list.", [
+            new WorkingLine(ucfirst($what), 'none', '', 'worked out'),
+        ], 'one is needed', [
             Remedy::add($role, "Add a {$what}"),
         ]), $role->value);
     }

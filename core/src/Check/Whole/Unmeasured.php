@@ -52,6 +52,34 @@ final class Unmeasured extends LineRule
         $first = $open[0];
         $settles = count($first->findings);
 
-        return [$this->answer(Verdict::Unmeasured, [$first->line], fn (): Words => new Words(sprintf('%d figure%s still open. Measure the %s of %s first: %s.', count($open), count($open) === 1 ? ' is' : 's are', Measuring::name($first->figure), $first->line->name(), $settles === 1 ? 'one verdict waits for it' : "{$settles} verdicts wait for it"), array_map(fn (OpenFigure $one): WorkingLine => $this->count(ucfirst(Measuring::name($one->figure))." of {$one->line->name()}", count($one->findings), count($one->findings) === 1 ? 'verdict' : 'verdicts'), array_slice($open, 0, 12)), 'ranked by the verdicts that wait', [Remedy::measure($first->line->id, $first->figure)]), 'list', true, [[$first->line->id, $first->figure]])];
+        return [
+            $this->answer(
+                Verdict::Unmeasured,
+                [$first->line],
+                fn (): Words => new Words(
+                    sprintf(
+                        '%d figure%s still open. Measure the %s of %s first: %s.',
+                        count($open),
+                        count($open) === 1 ? ' is' : 's are',
+                        Measuring::name($first->figure),
+                        $first->line->name(),
+                        $settles === 1 ? 'one verdict waits for it' : "{$settles} verdicts wait for it",
+                    ),
+                    array_map(
+                        fn (OpenFigure $one): WorkingLine => $this->count(
+                            ucfirst(Measuring::name($one->figure))." of {$one->line->name()}",
+                            count($one->findings),
+                            count($one->findings) === 1 ? 'verdict' : 'verdicts',
+                        ),
+                        array_slice($open, 0, 12),
+                    ),
+                    'ranked by the verdicts that wait',
+                    [Remedy::measure($first->line->id, $first->figure)],
+                ),
+                'list',
+                true,
+                [[$first->line->id, $first->figure]],
+            ),
+        ];
     }
 }

@@ -75,13 +75,41 @@ final class FromVersion1
         $supply = static fn (array|\stdClass $input): array|\stdClass => self::renamed($input, ['limitVolts' => 'absoluteMaxV']);
         $facets = self::inside($facets, 'supply', $supply);
         $facets = self::each($facets, 'supplies', $supply);
-        $facets = self::each($facets, 'outputs', static fn (array|\stdClass $output): array|\stdClass => self::words(self::renamed($output, ['converts' => 'topology']), ['topology'], self::TOPOLOGIES));
+        $facets = self::each(
+            $facets,
+            'outputs',
+            static fn (array|\stdClass $output): array|\stdClass => self::words(
+                self::renamed($output, ['converts' => 'topology']),
+                ['topology'],
+                self::TOPOLOGIES,
+            ),
+        );
         $facets = self::inside($facets, 'pack', static fn (array|\stdClass $pack): array|\stdClass => self::words(
             self::renamed($pack, ['resistanceMohm' => 'internalResistanceMohm', 'releaseV' => 'recoveryV']), ['chemistry'], self::CHEMISTRIES,
         ));
-        $facets = self::inside($facets, 'charger', static fn (array|\stdClass $charger): array|\stdClass => self::words(self::renamed($charger, ['way' => 'topology']), ['chemistries'], self::CHEMISTRIES));
-        $facets = self::inside($facets, 'protector', static fn (array|\stdClass $board): array|\stdClass => self::words(self::renamed($board, ['releaseV' => 'recoveryV']), ['chemistries'], self::CHEMISTRIES));
-        $facets = self::inside($facets, 'gauge', static fn (array|\stdClass $gauge): array|\stdClass => self::renamed($gauge, ['noticeSeconds' => 'warningSeconds']));
+        $facets = self::inside(
+            $facets,
+            'charger',
+            static fn (array|\stdClass $charger): array|\stdClass => self::words(
+                self::renamed($charger, ['way' => 'topology']),
+                ['chemistries'],
+                self::CHEMISTRIES,
+            ),
+        );
+        $facets = self::inside(
+            $facets,
+            'protector',
+            static fn (array|\stdClass $board): array|\stdClass => self::words(
+                self::renamed($board, ['releaseV' => 'recoveryV']),
+                ['chemistries'],
+                self::CHEMISTRIES,
+            ),
+        );
+        $facets = self::inside(
+            $facets,
+            'gauge',
+            static fn (array|\stdClass $gauge): array|\stdClass => self::renamed($gauge, ['noticeSeconds' => 'warningSeconds']),
+        );
         $facets = self::inside($facets, 'video', static fn (array|\stdClass $video): array|\stdClass => self::renamed($video, ['turns' => 'rotates']));
 
         return self::inside($facets, 'controls', static fn (array|\stdClass $controls): array|\stdClass => self::renamed($controls, ['directions' => 'dPads']));
@@ -149,7 +177,12 @@ final class FromVersion1
     {
         $list = self::fields($group)[$key] ?? null;
 
-        return ! is_array($list) ? $group : self::put($group, [$key => array_map(static fn (mixed $one): mixed => is_array($one) || $one instanceof \stdClass ? $change($one) : $one, $list)]);
+        return ! is_array($list)
+            ? $group
+            : self::put(
+                $group,
+                [$key => array_map(static fn (mixed $one): mixed => is_array($one) || $one instanceof \stdClass ? $change($one) : $one, $list)],
+            );
     }
 
     /**

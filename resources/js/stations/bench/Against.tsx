@@ -7,7 +7,12 @@ import { hours } from '../../ui/electric';
 /** Run tests beside what was predicted for them, what they can correct, and those that cannot all be true. */
 export function Against({ bench }: { bench: Bench }) {
     if (bench.tests.length === 0) {
-        return <p className="dot-grid border border-dashed border-edge p-6">No run test yet. Charge full, play one way until it gives up, write down the hours: then the prediction stands beside it, and after two of them it says where it errs.</p>;
+        return (
+            <p className="dot-grid border border-dashed border-edge p-6">
+                No run test yet. Charge full, play one way until it gives up, write down the hours: then the prediction stands beside it, and after two of them
+                it says where it errs.
+            </p>
+        );
     }
     return (
         <>
@@ -19,7 +24,10 @@ export function Against({ bench }: { bench: Bench }) {
                     <ol className="mb-2 max-w-prose list-decimal pl-6">
                         {bench.odd.explanations.map((one) => (
                             <li key={one.says}>
-                                {one.says}. <span className="text-sm text-pencil">It takes {one.needs}, {one.off.toFixed(1)} times as far from its spec as usual.</span>
+                                {one.says}.{' '}
+                                <span className="text-sm text-pencil">
+                                    It takes {one.needs}, {one.off.toFixed(1)} times as far from its spec as usual.
+                                </span>
                             </li>
                         ))}
                     </ol>
@@ -38,14 +46,19 @@ export function Against({ bench }: { bench: Bench }) {
                             <h3 className="text-lg">
                                 {test.part}, {date(test.takenOn)}
                                 {test.profile !== '' && <span className="font-normal"> as “{test.profile}”</span>}
-                                {test.simulated && <span className="ml-2 rounded-sm border border-dashed border-edge px-1.5 text-sm font-normal">simulated</span>}
+                                {test.simulated && (
+                                    <span className="ml-2 rounded-sm border border-dashed border-edge px-1.5 text-sm font-normal">simulated</span>
+                                )}
                             </h3>
                         </div>
                         <dl className="my-2 grid max-w-3xl grid-cols-2 gap-x-6 gap-y-1 sm:grid-cols-4">
                             {[
                                 ['measured', hours(test.measuredHours)],
                                 ['predicted', test.predictedHours === null ? 'not yet' : hours(test.predictedHours)],
-                                ['possible', test.leastHours === null || test.mostHours === null ? 'not yet' : `${hours(test.leastHours)} to ${hours(test.mostHours)}`],
+                                [
+                                    'possible',
+                                    test.leastHours === null || test.mostHours === null ? 'not yet' : `${hours(test.leastHours)} to ${hours(test.mostHours)}`,
+                                ],
                                 ['measured ÷ predicted', test.ratio === null ? '–' : test.ratio.toFixed(2)],
                             ].map(([what, is]) => (
                                 <div key={what}>
@@ -55,7 +68,13 @@ export function Against({ bench }: { bench: Bench }) {
                             ))}
                         </dl>
                         <p className="mb-2 flex items-start gap-1.5">
-                            <Peg verdict={test.ratio === null ? 'unmeasured' : Math.abs(test.ratio - 1) <= 0.1 ? 'fits' : test.within === true ? 'tight' : 'clash'} size={18} /> {test.says}
+                            <Peg
+                                verdict={
+                                    test.ratio === null ? 'unmeasured' : Math.abs(test.ratio - 1) <= 0.1 ? 'fits' : test.within === true ? 'tight' : 'clash'
+                                }
+                                size={18}
+                            />{' '}
+                            {test.says}
                         </p>
                         {test.predicted.length > 1 && (
                             <Plot

@@ -3,7 +3,17 @@ import { useId, type ReactNode } from 'react';
 /** Fields of the bench: large enough for dirty fingers. */
 export const big = 'min-h-12 rounded-sm border border-edge bg-leaf px-2 text-lg text-ink';
 
-export function Labelled({ label, problem, className, children }: { label: string; problem?: string | undefined; className?: string; children: (id: string) => ReactNode }) {
+export function Labelled({
+    label,
+    problem,
+    className,
+    children,
+}: {
+    label: string;
+    problem?: string | undefined;
+    className?: string;
+    children: (id: string) => ReactNode;
+}) {
     const id = useId();
     return (
         <div className={className}>
@@ -17,11 +27,31 @@ export function Labelled({ label, problem, className, children }: { label: strin
 }
 
 /** One of a few: value and words. */
-export function Choice({ label, value, options, onChange, problem, className }: { label: string; value: string; options: readonly (readonly [string, string])[]; onChange: (value: string) => void; problem?: string | undefined; className?: string }) {
+export function Choice({
+    label,
+    value,
+    options,
+    onChange,
+    problem,
+    className,
+}: {
+    label: string;
+    value: string;
+    options: readonly (readonly [string, string])[];
+    onChange: (value: string) => void;
+    problem?: string | undefined;
+    className?: string;
+}) {
     return (
         <Labelled label={label} problem={problem} {...(className === undefined ? {} : { className })}>
             {(id) => (
-                <select id={id} className={`${big} w-full`} value={value} aria-invalid={problem !== undefined} onChange={(event) => onChange(event.target.value)}>
+                <select
+                    id={id}
+                    className={`${big} w-full`}
+                    value={value}
+                    aria-invalid={problem !== undefined}
+                    onChange={(event) => onChange(event.target.value)}
+                >
                     {options.map(([one, words]) => (
                         <option key={one} value={one}>
                             {words}

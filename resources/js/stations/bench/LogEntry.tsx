@@ -21,7 +21,17 @@ export function LogEntry({ log, onLog }: { log: LogPreview | null; onLog: (log: 
     };
     return (
         <div className="mb-4">
-            <Labelled label="Log of a meter (time, volts, amps), if there is one">{(id) => <input id={id} type="file" accept=".csv,.txt,.tsv,text/*" className={`${big} max-w-full py-2.5`} onChange={(event) => void read(event.target.files?.[0])} />}</Labelled>
+            <Labelled label="Log of a meter (time, volts, amps), if there is one">
+                {(id) => (
+                    <input
+                        id={id}
+                        type="file"
+                        accept=".csv,.txt,.tsv,text/*"
+                        className={`${big} max-w-full py-2.5`}
+                        onChange={(event) => void read(event.target.files?.[0])}
+                    />
+                )}
+            </Labelled>
             {reading && <p role="status">reading …</p>}
             {problem !== null && (
                 <p role="alert" className="text-clash">
@@ -37,7 +47,8 @@ function LogShown({ log }: { log: LogPreview }) {
     return (
         <div className="mt-2">
             <p>
-                <strong className="figures">{log.taken}</strong> of {log.read} rows taken{log.understood.length > 0 && `: ${log.understood.join(', ')}`}. In all {hours(log.hours)}, {Math.round(log.milliampHours ?? 0)} mAh, {(log.wattHours ?? 0).toFixed(2)} Wh.
+                <strong className="figures">{log.taken}</strong> of {log.read} rows taken{log.understood.length > 0 && `: ${log.understood.join(', ')}`}. In all{' '}
+                {hours(log.hours)}, {Math.round(log.milliampHours ?? 0)} mAh, {(log.wattHours ?? 0).toFixed(2)} Wh.
             </p>
             {log.troubles.length > 0 && (
                 <details className="my-1">

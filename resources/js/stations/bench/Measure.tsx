@@ -17,7 +17,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
     const notices = useNotices();
     const vocabulary = useVocabulary();
     const [asked] = useSearchParams();
-    const [kind, setKind] = useState<Kind>((kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw'));
+    const [kind, setKind] = useState<Kind>(kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw');
     const lines = build.lines.filter((line) => line.chosen && (kind !== 'run' && kind !== 'charge' ? true : line.role === 'cells'));
     const usual = { sweep: 'display', draw: 'board', run: 'cells', charge: 'cells', temperature: 'board', dimension: 'board' }[kind];
     const [chosen, setChosen] = useState<string | null>(null);
@@ -50,7 +50,15 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                 kind,
                 line,
                 ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
-                ...(kind === 'sweep' ? { steps: sweep.map((step) => ({ volts: step.volts, lit: step.lit, ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }) })) } : {}),
+                ...(kind === 'sweep'
+                    ? {
+                          steps: sweep.map((step) => ({
+                              volts: step.volts,
+                              lit: step.lit,
+                              ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }),
+                          })),
+                      }
+                    : {}),
                 ...(kind === 'draw' && fields['state'] === undefined ? { state: 'usual' } : {}),
                 ...(kind === 'run' && fields['profile'] === undefined && profiles[0] !== undefined ? { profile: profiles[0] } : {}),
                 ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
@@ -65,13 +73,19 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
         notices.say('Written down. See under Readings what it would move.');
         onWritten();
     };
-    if (build.lines.length === 0) return <p className="dot-grid border border-dashed border-edge p-6">Nothing to measure yet. Add the first part, then come back with the meter.</p>;
+    if (build.lines.length === 0)
+        return <p className="dot-grid border border-dashed border-edge p-6">Nothing to measure yet. Add the first part, then come back with the meter.</p>;
     return (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[16rem_minmax(0,1fr)]">
             <ul className="grid content-start gap-2 max-lg:grid-cols-2">
                 {kinds.map(([value, name, says]) => (
                     <li key={value}>
-                        <button type="button" aria-pressed={kind === value} onClick={() => turn(value)} className={`w-full rounded-sm border px-3 py-2.5 text-left ${kind === value ? 'border-ink bg-ink text-paper' : 'border-edge bg-leaf hover:border-pen'}`}>
+                        <button
+                            type="button"
+                            aria-pressed={kind === value}
+                            onClick={() => turn(value)}
+                            className={`w-full rounded-sm border px-3 py-2.5 text-left ${kind === value ? 'border-ink bg-ink text-paper' : 'border-edge bg-leaf hover:border-pen'}`}
+                        >
                             <span className="block text-lg leading-tight font-semibold">{name}</span>
                             <span className="block text-sm max-sm:hidden">{says}</span>
                         </button>
@@ -93,27 +107,116 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                 </ol>
                 {cautions[kind] !== undefined && (
                     <p className="mb-4 max-w-prose border-l-4 border-tight pl-3">
-                        {cautions[kind]} <span className="text-pencil">Makers’ instructions and local rules come first; mains and doubtful packs are for a qualified person.</span>
+                        {cautions[kind]}{' '}
+                        <span className="text-pencil">
+                            Makers’ instructions and local rules come first; mains and doubtful packs are for a qualified person.
+                        </span>
                     </p>
                 )}
                 <div className="mb-4 flex flex-wrap items-end gap-4">
-                    <Choice className="min-w-64 flex-1" label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'} value={line} options={lines.map((one) => [one.id, one.part.name])} onChange={setChosen} />
-                    {kind === 'draw' && <Choice label="What it was doing" value={fields['state'] ?? 'usual'} options={same(['off', 'idle', 'usual', 'heavy', 'start-up'])} onChange={(state) => set({ state })} />}
-                    {kind === 'run' && <Choice label="Played as" value={fields['profile'] ?? profiles[0] ?? ''} options={same(profiles)} onChange={(profile) => set({ profile })} />}
-                    {kind === 'dimension' && <Choice label="Side" value={fields['figure'] ?? ''} options={[['', 'choose'], ['lengthMm', 'length'], ['widthMm', 'width'], ['heightMm', 'height, tallest spot']]} onChange={(figure) => set({ figure })} problem={about('figure')} />}
+                    <Choice
+                        className="min-w-64 flex-1"
+                        label={kind === 'run' || kind === 'charge' ? 'Pack' : 'Part'}
+                        value={line}
+                        options={lines.map((one) => [one.id, one.part.name])}
+                        onChange={setChosen}
+                    />
+                    {kind === 'draw' && (
+                        <Choice
+                            label="What it was doing"
+                            value={fields['state'] ?? 'usual'}
+                            options={same(['off', 'idle', 'usual', 'heavy', 'start-up'])}
+                            onChange={(state) => set({ state })}
+                        />
+                    )}
+                    {kind === 'run' && (
+                        <Choice
+                            label="Played as"
+                            value={fields['profile'] ?? profiles[0] ?? ''}
+                            options={same(profiles)}
+                            onChange={(profile) => set({ profile })}
+                        />
+                    )}
+                    {kind === 'dimension' && (
+                        <Choice
+                            label="Side"
+                            value={fields['figure'] ?? ''}
+                            options={[
+                                ['', 'choose'],
+                                ['lengthMm', 'length'],
+                                ['widthMm', 'width'],
+                                ['heightMm', 'height, tallest spot'],
+                            ]}
+                            onChange={(figure) => set({ figure })}
+                            problem={about('figure')}
+                        />
+                    )}
                     {inputs[kind].map(([field, label, hint]) => (
                         <Labelled key={field} label={label} problem={about(field)}>
-                            {(id) => <input id={id} className={`${big} figures w-40`} placeholder={hint} value={fields[field] ?? ''} aria-invalid={about(field) !== undefined} onChange={(event) => set({ [field]: event.target.value })} />}
+                            {(id) => (
+                                <input
+                                    id={id}
+                                    className={`${big} figures w-40`}
+                                    placeholder={hint}
+                                    value={fields[field] ?? ''}
+                                    aria-invalid={about(field) !== undefined}
+                                    onChange={(event) => set({ [field]: event.target.value })}
+                                />
+                            )}
                         </Labelled>
                     ))}
-                    {kind === 'run' && <Choice label="Why it stopped" value={fields['stopped'] ?? ''} options={[['', 'choose'], ...same(vocabulary.data?.stopped ?? [])]} onChange={(why) => set({ stopped: why })} problem={about('stopped')} />}
+                    {kind === 'run' && (
+                        <Choice
+                            label="Why it stopped"
+                            value={fields['stopped'] ?? ''}
+                            options={[['', 'choose'], ...same(vocabulary.data?.stopped ?? [])]}
+                            onChange={(why) => set({ stopped: why })}
+                            problem={about('stopped')}
+                        />
+                    )}
                 </div>
-                {kind === 'sweep' && <SweepEntry steps={sweep} onSteps={setSweep} from={from} by={by} mostV={begin?.mostV ?? null} signal={fields['signal'] ?? ''} onFrom={(volts) => setBegins({ ...begins, [line]: volts })} set={set} problem={problem} />}
-                {(kind === 'run' || kind === 'charge') && <LogEntry log={log} onLog={(read) => { setLog(read); if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` }); }} />}
-                <Stand key={kind} kind={kind} line={line} fields={{ ...fields, from, by }} profiles={profiles} onStart={() => { setSimulated(true); setSweep([]); }} onStep={(step) => {
-                    if (step.lit !== undefined && step.volts !== undefined) setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);
-                    else if (kind === 'draw' && step.milliamps !== undefined) set({ volts: `${step.volts ?? ''} V`, milliamps: `${step.milliamps} mA` });
-                }} onRun={(read, why) => { setLog(read); set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why }); }} />
+                {kind === 'sweep' && (
+                    <SweepEntry
+                        steps={sweep}
+                        onSteps={setSweep}
+                        from={from}
+                        by={by}
+                        mostV={begin?.mostV ?? null}
+                        signal={fields['signal'] ?? ''}
+                        onFrom={(volts) => setBegins({ ...begins, [line]: volts })}
+                        set={set}
+                        problem={problem}
+                    />
+                )}
+                {(kind === 'run' || kind === 'charge') && (
+                    <LogEntry
+                        log={log}
+                        onLog={(read) => {
+                            setLog(read);
+                            if (read?.hours != null) set({ hours: `${read.hours.toFixed(3)} h` });
+                        }}
+                    />
+                )}
+                <Stand
+                    key={kind}
+                    kind={kind}
+                    line={line}
+                    fields={{ ...fields, from, by }}
+                    profiles={profiles}
+                    onStart={() => {
+                        setSimulated(true);
+                        setSweep([]);
+                    }}
+                    onStep={(step) => {
+                        if (step.lit !== undefined && step.volts !== undefined)
+                            setSweep((before) => [...before, { volts: String(step.volts), milliamps: String(step.milliamps ?? ''), lit: step.lit === true }]);
+                        else if (kind === 'draw' && step.milliamps !== undefined) set({ volts: `${step.volts ?? ''} V`, milliamps: `${step.milliamps} mA` });
+                    }}
+                    onRun={(read, why) => {
+                        setLog(read);
+                        set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why });
+                    }}
+                />
                 <details className="mb-4">
                     <summary className="min-h-9 cursor-pointer text-pencil">Instrument, conditions, note, photograph</summary>
                     <div className="mt-2 flex flex-wrap gap-4">
@@ -124,11 +227,28 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                             ['note', 'Note', '', 'text'],
                         ].map(([field = '', label = '', hint, type]) => (
                             <Labelled key={field} label={label} problem={about(field)}>
-                                {(id) => <input id={id} type={type} className={big} placeholder={hint} value={fields[field] ?? ''} onChange={(event) => set({ [field]: event.target.value })} />}
+                                {(id) => (
+                                    <input
+                                        id={id}
+                                        type={type}
+                                        className={big}
+                                        placeholder={hint}
+                                        value={fields[field] ?? ''}
+                                        onChange={(event) => set({ [field]: event.target.value })}
+                                    />
+                                )}
                             </Labelled>
                         ))}
                         <Labelled label="Photograph" problem={about('photo')}>
-                            {(id) => <input id={id} type="file" accept="image/*" className={`${big} py-2.5`} onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)} />}
+                            {(id) => (
+                                <input
+                                    id={id}
+                                    type="file"
+                                    accept="image/*"
+                                    className={`${big} py-2.5`}
+                                    onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)}
+                                />
+                            )}
                         </Labelled>
                     </div>
                 </details>

@@ -8,7 +8,14 @@ import { date } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';
 import { Peg } from '../../ui/Peg';
 
-const names: Record<Reading['kind'], string> = { sweep: 'Voltage sweep', draw: 'Draw', run: 'Run test', charge: 'Charge test', temperature: 'Temperature', dimension: 'Dimension' };
+const names: Record<Reading['kind'], string> = {
+    sweep: 'Voltage sweep',
+    draw: 'Draw',
+    run: 'Run test',
+    charge: 'Charge test',
+    temperature: 'Temperature',
+    dimension: 'Dimension',
+};
 
 /** Everything that was measured, the newest first, each with what it could take the place of. */
 export function Readings({ bench }: { bench: Bench }) {
@@ -16,7 +23,11 @@ export function Readings({ bench }: { bench: Bench }) {
     const back = bench.removed[0];
     return (
         <>
-            {bench.readings.length === 0 && <p className="dot-grid border border-dashed border-edge p-6">Nothing was measured yet. The first draw with a meter is worth more than the best listing.</p>}
+            {bench.readings.length === 0 && (
+                <p className="dot-grid border border-dashed border-edge p-6">
+                    Nothing was measured yet. The first draw with a meter is worth more than the best listing.
+                </p>
+            )}
             <ol>
                 {bench.readings.map((reading) => (
                     <Row key={reading.id} reading={reading} />
@@ -38,7 +49,11 @@ function Row({ reading }: { reading: Reading }) {
     const counts = reading.replaces.every((one) => one.counts);
     const putAside = async () => {
         const answer = await edit((path, version) => api.remove<Build>(`${path}/readings/${reading.id}`, { version }));
-        if (!(answer instanceof Problem)) notices.say('Put aside.', 'good', { words: 'Take it back', run: () => void edit((path, version) => api.post<Build>(`${path}/readings/${reading.id}/restore`, { version })) });
+        if (!(answer instanceof Problem))
+            notices.say('Put aside.', 'good', {
+                words: 'Take it back',
+                run: () => void edit((path, version) => api.post<Build>(`${path}/readings/${reading.id}/restore`, { version })),
+            });
     };
     return (
         <li className="grid gap-x-6 gap-y-1 border-t border-line py-3 lg:grid-cols-[11rem_minmax(0,1fr)_auto]">
@@ -59,15 +74,25 @@ function Row({ reading }: { reading: Reading }) {
                         <Peg verdict="unmeasured" size={18} /> {ask}
                     </p>
                 ))}
-                {(reading.conditions !== undefined || reading.note !== undefined) && <p className="text-sm text-pencil">{[reading.conditions, reading.note].filter(Boolean).join('. ')}</p>}
+                {(reading.conditions !== undefined || reading.note !== undefined) && (
+                    <p className="text-sm text-pencil">{[reading.conditions, reading.note].filter(Boolean).join('. ')}</p>
+                )}
                 {!reading.isOfThisPart && <p className="text-sm text-pencil">The part was swapped since; this reading speaks of the old one.</p>}
-                {reading.hasPhoto && <img className="my-2 max-h-48 border border-line" alt={`Photograph of the ${names[reading.kind].toLowerCase()} of ${reading.part}`} src={`/api/builds/${build.id}/readings/${reading.id}/photo`} loading="lazy" />}
+                {reading.hasPhoto && (
+                    <img
+                        className="my-2 max-h-48 border border-line"
+                        alt={`Photograph of the ${names[reading.kind].toLowerCase()} of ${reading.part}`}
+                        src={`/api/builds/${build.id}/readings/${reading.id}/photo`}
+                        loading="lazy"
+                    />
+                )}
                 {reading.replaces.length > 0 && (
                     <ul className="mt-1">
                         {reading.replaces.map((one) => (
                             <li key={one.figure} className="text-[0.95rem]">
                                 {one.counts && <span className="mr-2 rounded-sm bg-ink px-1.5 text-sm font-semibold text-paper">counts</span>}
-                                <span className="inline-block first-letter:uppercase">{one.name}</span>: stated <span className="figures">{one.stated}</span>, measured <strong className="figures">{one.typed}</strong>
+                                <span className="inline-block first-letter:uppercase">{one.name}</span>: stated <span className="figures">{one.stated}</span>,
+                                measured <strong className="figures">{one.typed}</strong>
                                 <span className="block text-sm text-pencil">{one.says}</span>
                             </li>
                         ))}
@@ -78,7 +103,11 @@ function Row({ reading }: { reading: Reading }) {
             <div className="flex flex-wrap content-start gap-2 lg:flex-col">
                 {reading.replaces.length > 0 &&
                     (counts ? (
-                        <Button className="min-h-11!" disabled={busy} onClick={() => void edit((path, version) => api.remove<Build>(`${path}/readings/${reading.id}/use`, { version }))}>
+                        <Button
+                            className="min-h-11!"
+                            disabled={busy}
+                            onClick={() => void edit((path, version) => api.remove<Build>(`${path}/readings/${reading.id}/use`, { version }))}
+                        >
                             Let the sheet count again
                         </Button>
                     ) : (
@@ -98,7 +127,10 @@ function Row({ reading }: { reading: Reading }) {
 function Effect({ reading, onDone }: { reading: Reading; onDone: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const effect = useQuery({ queryKey: ['effect', build.id, build.version, reading.id], queryFn: () => api.get<ReadingEffect>(`/builds/${build.id}/readings/${reading.id}/effect`) });
+    const effect = useQuery({
+        queryKey: ['effect', build.id, build.version, reading.id],
+        queryFn: () => api.get<ReadingEffect>(`/builds/${build.id}/readings/${reading.id}/effect`),
+    });
     const use = async () => {
         const answer = await edit((path, version) => api.post<Build>(`${path}/readings/${reading.id}/use`, { version }));
         if (answer instanceof Problem) {

@@ -8,7 +8,23 @@ import { amps, hours, volts } from '../../ui/electric';
 import type { Kind } from './kinds';
 
 /** The stand-in for a bench supply and meter. It fills the form as a real one would, and everything it says is marked. */
-export function Stand({ kind, line, fields, profiles, onStart, onStep, onRun }: { kind: Kind; line: string; fields: Record<string, string>; profiles: string[]; onStart: () => void; onStep: (step: BenchLine) => void; onRun: (log: LogPreview, stopped: string) => void }) {
+export function Stand({
+    kind,
+    line,
+    fields,
+    profiles,
+    onStart,
+    onStep,
+    onRun,
+}: {
+    kind: Kind;
+    line: string;
+    fields: Record<string, string>;
+    profiles: string[];
+    onStart: () => void;
+    onStep: (step: BenchLine) => void;
+    onRun: (log: LogPreview, stopped: string) => void;
+}) {
     const { build } = useOpenBuild();
     const [told, setTold] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
@@ -23,7 +39,14 @@ export function Stand({ kind, line, fields, profiles, onStart, onStep, onRun }: 
         const rows: number[][] = [];
         let why = 'went dark';
         const profile = Math.max(0, profiles.indexOf(fields['profile'] ?? profiles[0] ?? ''));
-        const query = new URLSearchParams({ kind, line, state: fields['state'] ?? 'usual', profile: String(profile), ...(kind === 'sweep' ? { from: String(asNumber(fields['from'] ?? '')), step: String(asNumber(fields['by'] ?? '')) } : {}), signal: fields['signal'] === 'no' ? '0' : '1' });
+        const query = new URLSearchParams({
+            kind,
+            line,
+            state: fields['state'] ?? 'usual',
+            profile: String(profile),
+            ...(kind === 'sweep' ? { from: String(asNumber(fields['from'] ?? '')), step: String(asNumber(fields['by'] ?? '')) } : {}),
+            signal: fields['signal'] === 'no' ? '0' : '1',
+        });
         try {
             await readLines<BenchLine>(
                 `/builds/${build.id}/bench/simulated?${query.toString()}`,
@@ -39,7 +62,8 @@ export function Stand({ kind, line, fields, profiles, onStart, onStep, onRun }: 
                 },
                 new AbortController().signal,
             );
-            if (kind === 'run' && rows.length > 1) onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
+            if (kind === 'run' && rows.length > 1)
+                onRun(await api.post<LogPreview>('/logs/preview', { text: `seconds,volts,amps\n${rows.map((row) => row.join(',')).join('\n')}\n` }), why);
             if (kind === 'run' && rows.length < 2) setProblem('The stand-in has nothing to run: a pack that feeds something is needed, with all its figures.');
         } catch (error) {
             const atField = error instanceof Problem ? Object.values(error.fields)[0]?.[0] : undefined;
@@ -53,7 +77,9 @@ export function Stand({ kind, line, fields, profiles, onStart, onStep, onRun }: 
                 <Button disabled={working || line === '' || !knowsWhere} onClick={() => void start()}>
                     {working ? 'Measuring …' : 'Try it with the simulated bench'}
                 </Button>
-                <span className="text-sm text-pencil">A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.</span>
+                <span className="text-sm text-pencil">
+                    A stand-in ships with the application: it measures a made-up device that differs a little from its sheet.
+                </span>
             </div>
             {told !== null && (
                 <p className="figures mt-2 text-2xl" role="status">

@@ -19,7 +19,27 @@ function wrongWith(from: string, by: string): string | null {
 }
 
 /** Steps down, each with two large answers. */
-export function SweepEntry({ steps, onSteps, from, onFrom, by, mostV, signal, set, problem }: { steps: Step[]; onSteps: (steps: Step[]) => void; from: string; onFrom: (from: string) => void; by: string; mostV: number | null; signal: string; set: (more: Record<string, string>) => void; problem: Problem | null }) {
+export function SweepEntry({
+    steps,
+    onSteps,
+    from,
+    onFrom,
+    by,
+    mostV,
+    signal,
+    set,
+    problem,
+}: {
+    steps: Step[];
+    onSteps: (steps: Step[]) => void;
+    from: string;
+    onFrom: (from: string) => void;
+    by: string;
+    mostV: number | null;
+    signal: string;
+    set: (more: Record<string, string>) => void;
+    problem: Problem | null;
+}) {
     const first = asNumber(from);
     const down = asNumber(by);
     const last = steps[steps.length - 1];
@@ -33,8 +53,12 @@ export function SweepEntry({ steps, onSteps, from, onFrom, by, mostV, signal, se
     return (
         <div className="mb-4">
             <div className="mb-3 flex flex-wrap items-end gap-4">
-                <Labelled label="From, V">{(id) => <input id={id} className={`${big} figures w-24`} value={from} onChange={(event) => onFrom(event.target.value)} />}</Labelled>
-                <Labelled label="Down by, V">{(id) => <input id={id} className={`${big} figures w-24`} value={by} onChange={(event) => set({ by: event.target.value })} />}</Labelled>
+                <Labelled label="From, V">
+                    {(id) => <input id={id} className={`${big} figures w-24`} value={from} onChange={(event) => onFrom(event.target.value)} />}
+                </Labelled>
+                <Labelled label="Down by, V">
+                    {(id) => <input id={id} className={`${big} figures w-24`} value={by} onChange={(event) => set({ by: event.target.value })} />}
+                </Labelled>
                 <Choice
                     label="Had it a picture signal?"
                     value={signal}
@@ -55,7 +79,17 @@ export function SweepEntry({ steps, onSteps, from, onFrom, by, mostV, signal, se
             {wrong === null && now > 0 && (
                 <div className="mb-3 flex flex-wrap items-center gap-4 border-y border-line py-3">
                     <span className="figures min-w-40 text-4xl font-semibold whitespace-nowrap">{volts(now)}</span>
-                    <Labelled label="Amps, if metered">{(id) => <input id={id} className={`${big} figures w-32`} placeholder="mA" value={milliamps} onChange={(event) => setMilliamps(event.target.value)} />}</Labelled>
+                    <Labelled label="Amps, if metered">
+                        {(id) => (
+                            <input
+                                id={id}
+                                className={`${big} figures w-32`}
+                                placeholder="mA"
+                                value={milliamps}
+                                onChange={(event) => setMilliamps(event.target.value)}
+                            />
+                        )}
+                    </Labelled>
                     <Button className="min-h-14! min-w-28 text-xl" onClick={() => answer(true)}>
                         Lit
                     </Button>
@@ -69,11 +103,16 @@ export function SweepEntry({ steps, onSteps, from, onFrom, by, mostV, signal, se
                     )}
                 </div>
             )}
-            {problem !== null && Object.keys(problem.fields).some((field) => field.startsWith('steps')) && <p className="text-clash">{Object.entries(problem.fields).find(([field]) => field.startsWith('steps'))?.[1][0]}</p>}
+            {problem !== null && Object.keys(problem.fields).some((field) => field.startsWith('steps')) && (
+                <p className="text-clash">{Object.entries(problem.fields).find(([field]) => field.startsWith('steps'))?.[1][0]}</p>
+            )}
             {steps.length > 0 && (
                 <ol className="flex max-w-full flex-wrap gap-1" aria-label="Steps so far">
                     {steps.map((step, index) => (
-                        <li key={index} className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}>
+                        <li
+                            key={index}
+                            className={`figures rounded-sm border px-2 py-1 ${step.lit ? 'border-ink bg-leaf font-semibold' : 'border-dashed border-edge text-pencil'}`}
+                        >
                             {volts(Number(step.volts))} {step.lit ? 'lit' : 'dark'}
                             {step.milliamps !== '' && ` ${Number.isNaN(asNumber(step.milliamps)) ? step.milliamps : amps(asNumber(step.milliamps) / 1000)}`}
                         </li>

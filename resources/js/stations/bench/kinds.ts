@@ -16,11 +16,27 @@ export const kinds = Object.entries(kindWords).map(([kind, [name, says]]) => [ki
 
 /** Three lines to follow. */
 export const steps: Record<Kind, string[]> = {
-    sweep: ['Set the supply to volts that are known to be good, current limited to a little more than the part draws.', 'Give the panel a picture signal if it can have one: some stay dark without.', 'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.'],
-    draw: ['Put the meter in the supply lead, on its 10 A range first.', 'Let the console settle in the state for a minute.', 'Read volts at the part and amps in its lead at the same moment.'],
-    run: ['Charge full, note the time, play one way without a break.', 'Keep light, volume and air as they are; a meter in the pack’s lead that logs tells far more.', 'Note when and how it ended.'],
+    sweep: [
+        'Set the supply to volts that are known to be good, current limited to a little more than the part draws.',
+        'Give the panel a picture signal if it can have one: some stay dark without.',
+        'Go down a step, wait two seconds, press Lit or Dark. Stop well before anything gets hot.',
+    ],
+    draw: [
+        'Put the meter in the supply lead, on its 10 A range first.',
+        'Let the console settle in the state for a minute.',
+        'Read volts at the part and amps in its lead at the same moment.',
+    ],
+    run: [
+        'Charge full, note the time, play one way without a break.',
+        'Keep light, volume and air as they are; a meter in the pack’s lead that logs tells far more.',
+        'Note when and how it ended.',
+    ],
     charge: ['Start from an empty pack, console off.', 'Note the time, and the share it started from if it was not empty.', 'Note when the lamp says full.'],
-    temperature: ['Run it at a known load for half an hour, closed as it will be.', 'Read with a probe or a thermometer, at the hottest spot.', 'Read the air of the room as well.'],
+    temperature: [
+        'Run it at a known load for half an hour, closed as it will be.',
+        'Read with a probe or a thermometer, at the hottest spot.',
+        'Read the air of the room as well.',
+    ],
     dimension: ['Power off.', 'Measure at the tallest spot, sockets and screws included.', 'Measure twice; write the larger.'],
 };
 

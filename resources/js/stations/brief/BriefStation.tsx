@@ -105,7 +105,10 @@ export default function BriefStation() {
                     playWhileCharging: answered(draft.playWhileCharging),
                     rights: answered(draft.rights),
                     roomC: draft.roomC,
-                    mustHaves: draft.mustHaves.split('\n').map((line) => line.trim()).filter((line) => line !== ''),
+                    mustHaves: draft.mustHaves
+                        .split('\n')
+                        .map((line) => line.trim())
+                        .filter((line) => line !== ''),
                 },
             }),
         );
@@ -132,7 +135,13 @@ export default function BriefStation() {
                     <div className="flex items-center gap-3">
                         {dirty && <span className="text-pencil">not written yet</span>}
                         {dirty && (
-                            <Button look="bare" onClick={() => { setTyped({}); setProblem(null); }}>
+                            <Button
+                                look="bare"
+                                onClick={() => {
+                                    setTyped({});
+                                    setProblem(null);
+                                }}
+                            >
                                 Put back
                             </Button>
                         )}
@@ -153,21 +162,39 @@ export default function BriefStation() {
                             <label className="mb-1 block text-sm font-semibold" htmlFor="purpose">
                                 Purpose, and what the last one got wrong
                             </label>
-                            <textarea id="purpose" rows={4} className={inputLook} value={draft.purpose} onChange={(event) => set({ purpose: event.target.value })} aria-invalid={problem?.about('brief.purpose') !== undefined} />
+                            <textarea
+                                id="purpose"
+                                rows={4}
+                                className={inputLook}
+                                value={draft.purpose}
+                                onChange={(event) => set({ purpose: event.target.value })}
+                                aria-invalid={problem?.about('brief.purpose') !== undefined}
+                            />
                             {problem?.about('brief.purpose') !== undefined && <p className="text-sm text-clash">{problem.about('brief.purpose')}</p>}
                         </div>
                         <div>
                             <label className="mb-1 block text-sm font-semibold" htmlFor="must-haves">
                                 Must have, one a line
                             </label>
-                            <textarea id="must-haves" rows={3} className={inputLook} value={draft.mustHaves} onChange={(event) => set({ mustHaves: event.target.value })} />
+                            <textarea
+                                id="must-haves"
+                                rows={3}
+                                className={inputLook}
+                                value={draft.mustHaves}
+                                onChange={(event) => set({ mustHaves: event.target.value })}
+                            />
                         </div>
                     </Group>
                     <Group title="What it may take">
                         <div className="grid grid-cols-2 gap-3">
                             <Field label="Run time on a charge" hint="4.5, or 4 h 30 min" {...field('runTimeHours')} />
                             <Field label="Largest weight" hint="g, kg, oz or lb" {...field('largestMassG')} />
-                            <Field label="Budget" hint="260, or 220 GBP" {...field('budget')} problem={problem?.about('brief.budget') ?? problem?.about('brief.budget.amount')} />
+                            <Field
+                                label="Budget"
+                                hint="260, or 220 GBP"
+                                {...field('budget')}
+                                problem={problem?.about('brief.budget') ?? problem?.about('brief.budget.amount')}
+                            />
                             <Field label="Currency" hint="three letters" maxLength={3} {...field('currency')} />
                         </div>
                         <div className="grid grid-cols-3 gap-3">
@@ -190,12 +217,26 @@ export default function BriefStation() {
                     </Group>
                     <Ticks title="You can" words={vocabulary.data?.skills ?? []} chosen={draft.skills} onChange={(skills) => set({ skills })} />
                     <Ticks title="On your bench" words={vocabulary.data?.tools ?? []} chosen={draft.tools} onChange={(tools) => set({ tools })} />
-                    <Ticks title="In your drawer" words={vocabulary.data?.consumables ?? []} chosen={draft.consumables} onChange={(consumables) => set({ consumables })} />
+                    <Ticks
+                        title="In your drawer"
+                        words={vocabulary.data?.consumables ?? []}
+                        chosen={draft.consumables}
+                        onChange={(consumables) => set({ consumables })}
+                    />
                     <Group title="Besides">
                         <div className="grid grid-cols-2 gap-3">
-                            <Field label="A ready-made one costs" hint="to lay beside it" {...field('readyMade')} problem={problem?.about('brief.readyMade') ?? problem?.about('brief.readyMade.amount')} />
+                            <Field
+                                label="A ready-made one costs"
+                                hint="to lay beside it"
+                                {...field('readyMade')}
+                                problem={problem?.about('brief.readyMade') ?? problem?.about('brief.readyMade.amount')}
+                            />
                             <Field label="Room it is used in" hint="°C, 25 if empty" {...field('roomC')} />
-                            <Answer label="Play while it charges" value={draft.playWhileCharging} onChange={(playWhileCharging) => set({ playWhileCharging })} />
+                            <Answer
+                                label="Play while it charges"
+                                value={draft.playWhileCharging}
+                                onChange={(playWhileCharging) => set({ playWhileCharging })}
+                            />
                             <Answer label="I have the right to use the games" value={draft.rights} onChange={(rights) => set({ rights })} />
                         </div>
                     </Group>
@@ -230,7 +271,12 @@ function Ticks({ title, words, chosen, onChange }: { title: string; words: strin
             <div className="grid grid-cols-2 gap-x-4 gap-y-1">
                 {all.map((word) => (
                     <label key={word} className="flex min-h-9 items-center gap-2">
-                        <input type="checkbox" className="size-5 accent-pen" checked={chosen.includes(word)} onChange={(event) => onChange(event.target.checked ? [...chosen, word] : chosen.filter((one) => one !== word))} />
+                        <input
+                            type="checkbox"
+                            className="size-5 accent-pen"
+                            checked={chosen.includes(word)}
+                            onChange={(event) => onChange(event.target.checked ? [...chosen, word] : chosen.filter((one) => one !== word))}
+                        />
                         {capital(word)}
                     </label>
                 ))}
@@ -270,7 +316,13 @@ function GamesTable({ games, onChange, classes }: { games: GamesClass[]; onChang
                         </label>
                     ))}
                     <label className="flex min-h-9 items-center gap-2 text-sm">
-                        <input type="checkbox" className="size-5 accent-pen" checked={one.touch} onChange={(event) => change(index, { touch: event.target.checked })} /> Touch
+                        <input
+                            type="checkbox"
+                            className="size-5 accent-pen"
+                            checked={one.touch}
+                            onChange={(event) => change(index, { touch: event.target.checked })}
+                        />{' '}
+                        Touch
                     </label>
                     <Button look="bare" aria-label={`Take out ${one.class} games`} onClick={() => onChange(games.filter((_, other) => other !== index))}>
                         Take out

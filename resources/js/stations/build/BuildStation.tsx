@@ -16,9 +16,14 @@ export default function BuildStation() {
                 </p>
             </div>
             <p className="mb-4 max-w-prose border-l-4 border-tight pl-3 text-[0.95rem]">
-                Follow the makers' instructions and your local rules before ours, and leave mains wiring and doubtful packs to a qualified person. A step marked <strong>test</strong> must pass before you go on.
+                Follow the makers' instructions and your local rules before ours, and leave mains wiring and doubtful packs to a qualified person. A step marked{' '}
+                <strong>test</strong> must pass before you go on.
             </p>
-            {steps.length === 0 && <p className="dot-grid border border-dashed border-edge p-6">No parts, no steps. Once there are parts, the steps stand here in the order in which they are best done.</p>}
+            {steps.length === 0 && (
+                <p className="dot-grid border border-dashed border-edge p-6">
+                    No parts, no steps. Once there are parts, the steps stand here in the order in which they are best done.
+                </p>
+            )}
             {phases.map((phase) => (
                 <section key={phase} className="mb-6">
                     <h3 className="mb-1 border-b-2 border-ink text-lg">{capital(phase)}</h3>

@@ -22,16 +22,23 @@ export default function BuyStation() {
                 <Totals />
                 <div className="lg:border-l-[3px] lg:border-double lg:border-clash/45 lg:pl-3">
                     <MarginNotes findings={money} label="Notes on money" />
-                    {money.every((finding) => finding.verdict === 'fits') && <p className="text-[0.95rem] text-pencil">{money[0]?.says ?? 'Set a budget in the brief to compare with.'}</p>}
+                    {money.every((finding) => finding.verdict === 'fits') && (
+                        <p className="text-[0.95rem] text-pencil">{money[0]?.says ?? 'Set a budget in the brief to compare with.'}</p>
+                    )}
                     <p className="mt-2 text-sm text-pencil">
-                        Rates: {Object.entries(build.rates.worth).map(([currency, worth]) => `1 ${currency} = ${worth} ${build.rates.base}`).join(', ')}
+                        Rates:{' '}
+                        {Object.entries(build.rates.worth)
+                            .map(([currency, worth]) => `1 ${currency} = ${worth} ${build.rates.base}`)
+                            .join(', ')}
                         {build.rates.asOf === null ? '' : `, of ${date(build.rates.asOf)}`}
                         {build.rates.source === '' ? '' : ` (${build.rates.source})`}
                     </p>
                 </div>
             </div>
             {chosen.length === 0 ? (
-                <p className="dot-grid border border-dashed border-edge p-6">Nothing to buy yet. Add parts first; their prices, vendors and days then stand here.</p>
+                <p className="dot-grid border border-dashed border-edge p-6">
+                    Nothing to buy yet. Add parts first; their prices, vendors and days then stand here.
+                </p>
             ) : (
                 <table className="w-full border-collapse max-md:block">
                     <thead className="max-md:sr-only">
@@ -73,14 +80,23 @@ function BuyLine({ line, whole }: { line: Line; whole: string | undefined }) {
     const offer = line.part.offers[0];
     const bought = line.origin === 'buy' || line.origin === 'print';
     return (
-        <tr className="border-b border-line align-middle max-md:flex max-md:flex-wrap max-md:items-center max-md:gap-2 max-md:py-3 [&>td]:px-1.5 [&>td]:py-1" data-line={line.id}>
+        <tr
+            className="border-b border-line align-middle max-md:flex max-md:flex-wrap max-md:items-center max-md:gap-2 max-md:py-3 [&>td]:px-1.5 [&>td]:py-1"
+            data-line={line.id}
+        >
             <th scope="row" className="px-1.5 py-1 text-left leading-tight font-semibold max-md:w-full">
                 {line.part.name}
                 {!bought && <span className="block text-sm font-normal text-pencil">{line.origin}</span>}
             </th>
             <td className="figures text-right">{line.quantity}</td>
             <td>
-                <Select label={`State of ${line.part.name}`} options={states} value={line.state} onChange={(event) => void save({ state: event.target.value })} className="w-[5.6rem]" />
+                <Select
+                    label={`State of ${line.part.name}`}
+                    options={states}
+                    value={line.state}
+                    onChange={(event) => void save({ state: event.target.value })}
+                    className="w-[5.6rem]"
+                />
             </td>
             <td>
                 <DraftInput
@@ -93,10 +109,23 @@ function BuyLine({ line, whole }: { line: Line; whole: string | undefined }) {
             </td>
             <td className="figures text-right font-semibold">{whole ?? '?'}</td>
             <td>
-                <DraftInput label={`Vendor of ${line.part.name}`} stored={line.vendor} list="vendors" placeholder={bought ? (offer?.vendor ?? 'vendor?') : ''} className="w-52" save={(vendor) => save({ vendor })} />
+                <DraftInput
+                    label={`Vendor of ${line.part.name}`}
+                    stored={line.vendor}
+                    list="vendors"
+                    placeholder={bought ? (offer?.vendor ?? 'vendor?') : ''}
+                    className="w-52"
+                    save={(vendor) => save({ vendor })}
+                />
             </td>
             <td>
-                <DraftInput label={`Day ${line.part.name} is expected`} type="date" stored={line.expectedOn ?? ''} className={`figures w-36 ${line.expectedOn === null ? 'text-pencil!' : ''}`} save={(day) => save({ expectedOn: day === '' ? null : day })} />
+                <DraftInput
+                    label={`Day ${line.part.name} is expected`}
+                    type="date"
+                    stored={line.expectedOn ?? ''}
+                    className={`figures w-36 ${line.expectedOn === null ? 'text-pencil!' : ''}`}
+                    save={(day) => save({ expectedOn: day === '' ? null : day })}
+                />
             </td>
             <td className="figures text-sm whitespace-nowrap">{line.state === 'arrived' || line.state === 'tested' ? 'here' : date(line.arrivesOn)}</td>
         </tr>
@@ -126,7 +155,9 @@ function Totals() {
                         </th>
                         <td className="relative">
                             <span className={`block h-5 border border-ink ${ink}`} style={{ width: bar(amount) }} />
-                            {budget !== null && <span className="absolute inset-y-0 w-0.5 bg-clash" style={{ left: `min(${bar(budget)}, calc(100% - 2px))` }} />}
+                            {budget !== null && (
+                                <span className="absolute inset-y-0 w-0.5 bg-clash" style={{ left: `min(${bar(budget)}, calc(100% - 2px))` }} />
+                            )}
                         </td>
                         <td className="figures w-36 px-3 text-right text-lg font-semibold whitespace-nowrap">
                             {amount} <span className="text-sm font-normal">{costs.currency}</span>

@@ -62,19 +62,38 @@ export default function ChecksStation() {
             <Tabs.Root value={leaf} onValueChange={(value) => setAsked({ leaf: value }, { replace: true })}>
                 <Tabs.List aria-label="Ways to look" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink">
                     {leaves.map(([value, words]) => (
-                        <Tabs.Trigger key={value} value={value} className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink">
+                        <Tabs.Trigger
+                            key={value}
+                            value={value}
+                            className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink"
+                        >
                             {words}
-                            {value === 'measure' && build.appraisal.toMeasure.length > 0 && <span className="figures ml-1 text-sm">({build.appraisal.toMeasure.length})</span>}
+                            {value === 'measure' && build.appraisal.toMeasure.length > 0 && (
+                                <span className="figures ml-1 text-sm">({build.appraisal.toMeasure.length})</span>
+                            )}
                             {value === 'since' && build.since.length > 0 && <span className="figures ml-1 text-sm">({build.since.length})</span>}
                         </Tabs.Trigger>
                     ))}
                 </Tabs.List>
                 <Tabs.Content value={leaf} tabIndex={-1}>
-                    {build.lines.length === 0 && isList && <p className="dot-grid border border-dashed border-edge p-6">Nothing can be checked yet. Add a board and a panel, and the first notes appear here.</p>}
-                    {isList && build.lines.length > 0 && shown.length === 0 && <p className="text-pencil">Nothing of what is shown above. Press a mark to show more.</p>}
+                    {build.lines.length === 0 && isList && (
+                        <p className="dot-grid border border-dashed border-edge p-6">
+                            Nothing can be checked yet. Add a board and a panel, and the first notes appear here.
+                        </p>
+                    )}
+                    {isList && build.lines.length > 0 && shown.length === 0 && (
+                        <p className="text-pencil">Nothing of what is shown above. Press a mark to show more.</p>
+                    )}
                     {leaf === 'part' && <Grouped groups={byPart(shown, build.lines)} />}
                     {leaf === 'family' && <Grouped groups={byFamily(shown)} />}
-                    {leaf === 'verdict' && <Grouped groups={verdicts.map((verdict) => ({ name: capital(verdictWords[verdict]), findings: shown.filter((finding) => finding.verdict === verdict) }))} />}
+                    {leaf === 'verdict' && (
+                        <Grouped
+                            groups={verdicts.map((verdict) => ({
+                                name: capital(verdictWords[verdict]),
+                                findings: shown.filter((finding) => finding.verdict === verdict),
+                            }))}
+                        />
+                    )}
                     {leaf === 'grid' && <Grid />}
                     {leaf === 'measure' && <MeasureNext />}
                     {leaf === 'since' && <SinceLastLook />}
@@ -113,7 +132,9 @@ function Grouped({ groups }: { groups: Group[] }) {
                         <Peg verdict={markOf(group.findings)} size={18} /> {group.name}
                     </h3>
                     <MarginNotes findings={group.findings} label={`Notes on ${group.name}`} />
-                    {group.findings.some((finding) => finding.verdict === 'fits') && <Fitting findings={group.findings.filter((finding) => finding.verdict === 'fits')} />}
+                    {group.findings.some((finding) => finding.verdict === 'fits') && (
+                        <Fitting findings={group.findings.filter((finding) => finding.verdict === 'fits')} />
+                    )}
                 </section>
             ))}
         </div>
@@ -127,7 +148,11 @@ function Fitting({ findings }: { findings: Finding[] }) {
         <ul className="grid gap-1">
             {findings.map((finding) => (
                 <li key={finding.key}>
-                    <button type="button" className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug text-pencil hover:bg-pen-wash" onClick={() => open(finding.key)}>
+                    <button
+                        type="button"
+                        className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug text-pencil hover:bg-pen-wash"
+                        onClick={() => open(finding.key)}
+                    >
                         <Peg verdict="fits" size={16} /> {says(finding)}
                     </button>
                 </li>

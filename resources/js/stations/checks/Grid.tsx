@@ -10,10 +10,12 @@ export function Grid() {
     const [at, setAt] = useState<string | null>(null);
     const { grid, findings } = build.appraisal;
     const named = build.lines.filter((line) => grid.some((cell) => cell.one === line.id || cell.other === line.id));
-    const cellOf = (one: string, other: string) => grid.find((cell) => (cell.one === one && cell.other === other) || (cell.one === other && cell.other === one));
+    const cellOf = (one: string, other: string) =>
+        grid.find((cell) => (cell.one === one && cell.other === other) || (cell.one === other && cell.other === one));
     const pair = at === null ? undefined : grid.find((cell) => `${cell.one} ${cell.other}` === at);
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
-    if (named.length < 2) return <p className="dot-grid border border-dashed border-edge p-6">Two parts that have to do with each other make the first cell.</p>;
+    if (named.length < 2)
+        return <p className="dot-grid border border-dashed border-edge p-6">Two parts that have to do with each other make the first cell.</p>;
     return (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
             <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Part against part">
@@ -32,7 +34,10 @@ export function Grid() {
                     <tbody>
                         {named.map((row, index) => (
                             <tr key={row.id} className="border-t border-line">
-                                <th scope="row" className="sticky left-0 z-[1] max-w-64 truncate bg-paper pr-3 text-left text-[0.95rem] font-normal whitespace-nowrap max-sm:max-w-32">
+                                <th
+                                    scope="row"
+                                    className="sticky left-0 z-[1] max-w-64 truncate bg-paper pr-3 text-left text-[0.95rem] font-normal whitespace-nowrap max-sm:max-w-32"
+                                >
                                     <span className="figures mr-1.5 inline-block w-6 text-right text-sm text-pencil">{index + 1}</span>
                                     {row.part.name}
                                 </th>
@@ -40,9 +45,18 @@ export function Grid() {
                                     const cell = place < index ? cellOf(row.id, column.id) : undefined;
                                     const key = cell === undefined ? '' : `${cell.one} ${cell.other}`;
                                     return (
-                                        <td key={column.id} className={`h-9 w-9 min-w-9 text-center ${place >= index ? 'bg-paper' : 'border-l border-line'} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}>
+                                        <td
+                                            key={column.id}
+                                            className={`h-9 w-9 min-w-9 text-center ${place >= index ? 'bg-paper' : 'border-l border-line'} ${key !== '' && key === at ? 'bg-pen-wash' : ''}`}
+                                        >
                                             {cell !== undefined && (
-                                                <button type="button" className="inline-flex size-9 items-center justify-center hover:bg-pen-wash" aria-label={`${row.part.name} and ${column.part.name}: ${verdictWords[cell.verdict]}`} aria-pressed={key === at} onClick={() => setAt(key === at ? null : key)}>
+                                                <button
+                                                    type="button"
+                                                    className="inline-flex size-9 items-center justify-center hover:bg-pen-wash"
+                                                    aria-label={`${row.part.name} and ${column.part.name}: ${verdictWords[cell.verdict]}`}
+                                                    aria-pressed={key === at}
+                                                    onClick={() => setAt(key === at ? null : key)}
+                                                >
                                                     <Peg verdict={cell.verdict} size={22} />
                                                 </button>
                                             )}
@@ -67,7 +81,11 @@ export function Grid() {
                                 .filter((finding) => pair.findings.includes(finding.key))
                                 .map((finding) => (
                                     <li key={finding.key}>
-                                        <button type="button" className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug hover:bg-pen-wash" onClick={() => open(finding.key)}>
+                                        <button
+                                            type="button"
+                                            className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug hover:bg-pen-wash"
+                                            onClick={() => open(finding.key)}
+                                        >
                                             <Peg verdict={finding.verdict} size={18} /> {finding.says}
                                         </button>
                                     </li>

@@ -14,17 +14,29 @@ export function Joins() {
     const settle = async (line: string, input: string, railId: string, wires: { gaugeAwg: string; lengthMm: string }) => {
         const rail = rails.find((one) => one.id === railId);
         if (rail === undefined) return;
-        const answer = await edit((path, version) => api.put<Build>(`${path}/joins`, { version, kind: 'power', from: rail.line, to: line, output: rail.output, input, ...wires }));
+        const answer = await edit((path, version) =>
+            api.put<Build>(`${path}/joins`, { version, kind: 'power', from: rail.line, to: line, output: rail.output, input, ...wires }),
+        );
         setProblem(answer instanceof Problem ? { line, says: Object.values(answer.fields)[0]?.[0] ?? answer.message } : null);
     };
-    const takeBack = (line: string, input: string) => void edit((path, version) => api.remove<Build>(`${path}/joins`, { version, kind: 'power', to: line, input }));
-    if (feeds.length === 0) return <p className="dot-grid border border-dashed border-edge p-6">Nothing is fed yet. A pack and something that draws from it make the first join.</p>;
+    const takeBack = (line: string, input: string) =>
+        void edit((path, version) => api.remove<Build>(`${path}/joins`, { version, kind: 'power', to: line, input }));
+    if (feeds.length === 0)
+        return (
+            <p className="dot-grid border border-dashed border-edge p-6">Nothing is fed yet. A pack and something that draws from it make the first join.</p>
+        );
     return (
         <>
-            <p className="mb-3 max-w-prose">Each part is fed from the rail whose volts lie nearest its window. Choose another, and your word stands until you take it back. Wires that you describe are checked for what they lose.</p>
+            <p className="mb-3 max-w-prose">
+                Each part is fed from the rail whose volts lie nearest its window. Choose another, and your word stands until you take it back. Wires that you
+                describe are checked for what they lose.
+            </p>
             <ul className="border-t border-line">
                 {feeds.map((feed) => (
-                    <li key={`${feed.line}/${feed.input}`} className="grid items-center gap-x-4 gap-y-1 border-b border-dotted border-line py-2 lg:grid-cols-[14rem_minmax(0,1fr)_auto]">
+                    <li
+                        key={`${feed.line}/${feed.input}`}
+                        className="grid items-center gap-x-4 gap-y-1 border-b border-dotted border-line py-2 lg:grid-cols-[14rem_minmax(0,1fr)_auto]"
+                    >
                         <span className="font-semibold">
                             {nameOf(feed.line)}
                             {feed.input !== '' && <span className="font-normal text-pencil"> ({feed.input})</span>}
@@ -49,7 +61,11 @@ export function Joins() {
                             )}
                         </span>
                         <span className="flex flex-wrap items-center gap-2">
-                            <Wires key={`${feed.rail}${String(feed.settled)}`} name={nameOf(feed.line)} onSave={(wires) => void settle(feed.line, feed.input, feed.rail, wires)} />
+                            <Wires
+                                key={`${feed.rail}${String(feed.settled)}`}
+                                name={nameOf(feed.line)}
+                                onSave={(wires) => void settle(feed.line, feed.input, feed.rail, wires)}
+                            />
                             {feed.settled && (
                                 <Button look="bare" disabled={busy} onClick={() => takeBack(feed.line, feed.input)}>
                                     Take back

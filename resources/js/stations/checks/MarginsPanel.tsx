@@ -22,9 +22,18 @@ export function MarginsPanel() {
                 {book.data?.margins.map((margin) => {
                     const mine = own[margin.key];
                     return (
-                        <li key={margin.key} className="grid items-center gap-x-4 border-b border-dotted border-line py-1.5 sm:grid-cols-[10rem_8rem_minmax(0,1fr)]">
+                        <li
+                            key={margin.key}
+                            className="grid items-center gap-x-4 border-b border-dotted border-line py-1.5 sm:grid-cols-[10rem_8rem_minmax(0,1fr)]"
+                        >
                             <span className="font-semibold">{capital(margin.key.replace(/-/g, ' '))}</span>
-                            <DraftInput label={`Margin: ${margin.key}`} className="figures w-28 text-right" stored={mine === undefined ? '' : shown(mine, margin.unit)} placeholder={shown(margin.house, margin.unit)} save={(typed) => save(margin.key, typed)} />
+                            <DraftInput
+                                label={`Margin: ${margin.key}`}
+                                className="figures w-28 text-right"
+                                stored={mine === undefined ? '' : shown(mine, margin.unit)}
+                                placeholder={shown(margin.house, margin.unit)}
+                                save={(typed) => save(margin.key, typed)}
+                            />
                             <span className="text-sm text-pencil">{margin.says}</span>
                         </li>
                     );

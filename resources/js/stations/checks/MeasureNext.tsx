@@ -10,7 +10,13 @@ export function MeasureNext() {
     const { toMeasure, findings } = build.appraisal;
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
     if (toMeasure.length === 0) {
-        return <p className="dot-grid border border-dashed border-edge p-6">{build.lines.length === 0 ? 'The parts list is empty; there is nothing to measure.' : 'Nothing is open: every figure that a check needs is known.'}</p>;
+        return (
+            <p className="dot-grid border border-dashed border-edge p-6">
+                {build.lines.length === 0
+                    ? 'The parts list is empty; there is nothing to measure.'
+                    : 'Nothing is open: every figure that a check needs is known.'}
+            </p>
+        );
     }
     return (
         <ol className="max-w-4xl">

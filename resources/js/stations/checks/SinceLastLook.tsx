@@ -12,7 +12,11 @@ export function SinceLastLook() {
     return (
         <div>
             <div className="mb-4 flex flex-wrap items-center gap-4">
-                <p className="max-w-prose">{build.since.length === 0 ? 'Nothing has moved since you last looked.' : 'Changes are told against your last look. Press when you have seen them.'}</p>
+                <p className="max-w-prose">
+                    {build.since.length === 0
+                        ? 'Nothing has moved since you last looked.'
+                        : 'Changes are told against your last look. Press when you have seen them.'}
+                </p>
                 <Button look="pen" disabled={busy} onClick={() => void edit((path, version) => api.post<Build>(`${path}/look`, { version }))}>
                     I have seen this
                 </Button>

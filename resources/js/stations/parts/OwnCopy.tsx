@@ -21,7 +21,7 @@ export default function OwnCopy() {
     const save = async (spec: Group): Promise<Problem | null> => {
         const answer = await edit((path, version) => api.put<Build>(`${path}/lines/${id}/part`, { version, part: spec }));
         if (answer instanceof Problem) return answer;
-        notices.say('Written into this build\'s own copy.');
+        notices.say("Written into this build's own copy.");
         setEditing(false);
         return null;
     };
@@ -45,7 +45,12 @@ export default function OwnCopy() {
                 )}
             </div>
             {copy.isError && <p role="alert">{copy.error.message}</p>}
-            {copy.data !== undefined && (editing ? <PartForm spec={copy.data.spec} onSave={save} onLeave={() => setEditing(false)} saveWords="Write into this build" /> : <PartFigures sheet={copy.data.sheet} />)}
+            {copy.data !== undefined &&
+                (editing ? (
+                    <PartForm spec={copy.data.spec} onSave={save} onLeave={() => setEditing(false)} saveWords="Write into this build" />
+                ) : (
+                    <PartFigures sheet={copy.data.sheet} />
+                ))}
         </main>
     );
 }

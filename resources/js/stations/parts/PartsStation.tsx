@@ -48,7 +48,14 @@ export default function PartsStation() {
             {groups.map(({ role, lines }) => (
                 <section key={role} aria-label={roleWords[role]}>
                     {lines.map((line, index) => (
-                        <PartLine key={line.id} line={line} first={index === 0} findings={beside(line)} concerned={findings.filter((finding) => finding.lines.includes(line.id))} onPlace={setPlace} />
+                        <PartLine
+                            key={line.id}
+                            line={line}
+                            first={index === 0}
+                            findings={beside(line)}
+                            concerned={findings.filter((finding) => finding.lines.includes(line.id))}
+                            onPlace={setPlace}
+                        />
                     ))}
                 </section>
             ))}
@@ -62,7 +69,10 @@ function EmptyParts({ onPick }: { onPick: (role: Role) => void }) {
     return (
         <div className="dot-grid mx-4 rounded-sm border border-dashed border-edge p-6 sm:mx-6">
             <h3 className="mb-2 text-lg">Begin with the big three</h3>
-            <p className="mb-4 max-w-prose">Board, display and controls decide the rest. In an upgrade the case often comes first. From the second part on, what does not go together stands in the margin.</p>
+            <p className="mb-4 max-w-prose">
+                Board, display and controls decide the rest. In an upgrade the case often comes first. From the second part on, what does not go together stands
+                in the margin.
+            </p>
             <div className="flex flex-wrap gap-2">
                 {(['board', 'display', 'controls', 'case', 'cells'] as const).map((role) => (
                     <Button key={role} onClick={() => onPick(role)}>
@@ -74,7 +84,19 @@ function EmptyParts({ onPick }: { onPick: (role: Role) => void }) {
     );
 }
 
-function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; first: boolean; findings: Finding[]; concerned: Finding[]; onPlace: (place: Place) => void }) {
+function PartLine({
+    line,
+    first,
+    findings,
+    concerned,
+    onPlace,
+}: {
+    line: Line;
+    first: boolean;
+    findings: Finding[];
+    concerned: Finding[];
+    onPlace: (place: Place) => void;
+}) {
     const { edit, build } = useOpenBuild();
     const notices = useNotices();
     const go = useNavigate();
@@ -93,7 +115,11 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
     return (
         <div className={`grid lg:grid-cols-[minmax(0,1fr)_19rem] ${first ? 'border-t border-line' : 'border-t border-dotted border-line'}`} data-line={line.id}>
             <div className="flex flex-wrap items-start gap-x-2 gap-y-1 py-2 pr-3 pl-4 sm:pl-6">
-                <span className={`font-head w-28 shrink-0 pt-1.5 max-sm:w-full max-sm:pt-0 text-[0.95rem] text-pencil ${first ? '' : 'max-sm:hidden sm:invisible'}`}>{roleWords[line.role]}</span>
+                <span
+                    className={`font-head w-28 shrink-0 pt-1.5 max-sm:w-full max-sm:pt-0 text-[0.95rem] text-pencil ${first ? '' : 'max-sm:hidden sm:invisible'}`}
+                >
+                    {roleWords[line.role]}
+                </span>
                 <span className="w-6 pt-1.5">{line.chosen ? <Peg verdict={verdict} /> : <span className="block pl-1.5 text-pencil">◦</span>}</span>
                 <span className="min-w-44 flex-1 pt-1">
                     <span className={`block leading-tight font-semibold ${line.chosen ? '' : 'text-pencil italic'}`}>
@@ -103,13 +129,37 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                     <NoteField line={line} />
                 </span>
                 <span className="flex flex-wrap items-center gap-1">
-                    <DraftInput label={`Quantity of ${line.part.name}`} stored={String(line.quantity)} inputMode="numeric" className="figures w-11 text-right max-sm:w-9" save={(typed) => save({ quantity: typed.trim() === '' ? null : Number(typed) })} />
-                    <Select label={`State of ${line.part.name}`} options={states} value={line.state} onChange={(event) => void save({ state: event.target.value })} className="w-[5.6rem] max-sm:w-[5.2rem]" />
-                    <Select label={`Where ${line.part.name} comes from`} options={origins} value={line.origin} onChange={(event) => void save({ origin: event.target.value })} className="w-[5.4rem] max-sm:w-[4.9rem]" />
+                    <DraftInput
+                        label={`Quantity of ${line.part.name}`}
+                        stored={String(line.quantity)}
+                        inputMode="numeric"
+                        className="figures w-11 text-right max-sm:w-9"
+                        save={(typed) => save({ quantity: typed.trim() === '' ? null : Number(typed) })}
+                    />
+                    <Select
+                        label={`State of ${line.part.name}`}
+                        options={states}
+                        value={line.state}
+                        onChange={(event) => void save({ state: event.target.value })}
+                        className="w-[5.6rem] max-sm:w-[5.2rem]"
+                    />
+                    <Select
+                        label={`Where ${line.part.name} comes from`}
+                        options={origins}
+                        value={line.origin}
+                        onChange={(event) => void save({ origin: event.target.value })}
+                        className="w-[5.4rem] max-sm:w-[4.9rem]"
+                    />
                     <DraftInput
                         label={`Price of one ${line.part.name}`}
                         stored={line.price === null ? '' : `${line.price.amount} ${line.price.currency}`}
-                        placeholder={line.origin === 'buy' || line.origin === 'print' ? (line.listPrice === null ? 'price?' : `${line.listPrice.amount} ${line.listPrice.currency}`) : 'free'}
+                        placeholder={
+                            line.origin === 'buy' || line.origin === 'print'
+                                ? line.listPrice === null
+                                    ? 'price?'
+                                    : `${line.listPrice.amount} ${line.listPrice.currency}`
+                                : 'free'
+                        }
                         className="figures w-[6.6rem] text-right max-sm:w-[6.3rem]"
                         save={(typed) => save({ price: typed })}
                     />
@@ -118,12 +168,23 @@ function PartLine({ line, first, findings, concerned, onPlace }: { line: Line; f
                             ⋯
                         </DropdownMenu.Trigger>
                         <DropdownMenu.Portal>
-                            <DropdownMenu.Content align="end" className="z-20 min-w-52 rounded-sm border border-edge bg-leaf p-1 shadow-lg [&>*]:cursor-pointer [&>*]:rounded-sm [&>*]:px-3 [&>*]:py-2 [&>*]:data-highlighted:bg-pen-wash">
+                            <DropdownMenu.Content
+                                align="end"
+                                className="z-20 min-w-52 rounded-sm border border-edge bg-leaf p-1 shadow-lg [&>*]:cursor-pointer [&>*]:rounded-sm [&>*]:px-3 [&>*]:py-2 [&>*]:data-highlighted:bg-pen-wash"
+                            >
                                 {shared && !line.chosen && (
-                                    <DropdownMenu.Item onSelect={() => void edit((path, version) => api.post<Build>(`${path}/lines/${line.id}/choose`, { version }))}>Choose this one</DropdownMenu.Item>
+                                    <DropdownMenu.Item
+                                        onSelect={() => void edit((path, version) => api.post<Build>(`${path}/lines/${line.id}/choose`, { version }))}
+                                    >
+                                        Choose this one
+                                    </DropdownMenu.Item>
                                 )}
-                                <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: line.id, beside: null })}>Swap for another …</DropdownMenu.Item>
-                                <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: null, beside: line.id })}>Keep another candidate beside it …</DropdownMenu.Item>
+                                <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: line.id, beside: null })}>
+                                    Swap for another …
+                                </DropdownMenu.Item>
+                                <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: null, beside: line.id })}>
+                                    Keep another candidate beside it …
+                                </DropdownMenu.Item>
                                 <DropdownMenu.Item onSelect={() => void go(`/builds/${build.id}/lines/${line.id}/part`)}>Open the part …</DropdownMenu.Item>
                                 <DropdownMenu.Item onSelect={() => void remove()}>Remove</DropdownMenu.Item>
                             </DropdownMenu.Content>

@@ -30,7 +30,10 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
     const weighedAgainst = place.swap ?? place.beside;
     const query = useQuery({
         queryKey: ['candidates', build.id, build.version, role, weighedAgainst, asked],
-        queryFn: () => api.get<{ candidates: Candidate[] }>(`/builds/${build.id}/candidates?${new URLSearchParams({ role, q: asked, ...(weighedAgainst === null ? {} : { swap: weighedAgainst }) }).toString()}`),
+        queryFn: () =>
+            api.get<{ candidates: Candidate[] }>(
+                `/builds/${build.id}/candidates?${new URLSearchParams({ role, q: asked, ...(weighedAgainst === null ? {} : { swap: weighedAgainst }) }).toString()}`,
+            ),
         placeholderData: keepPreviousData,
     });
     const candidates = query.data?.candidates ?? [];
@@ -67,7 +70,9 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
             open
             onClose={onClose}
             wide
-            title={against === undefined ? 'Add a part' : place.swap !== null ? `Instead of ${against.part.name}` : `Another candidate beside ${against.part.name}`}
+            title={
+                against === undefined ? 'Add a part' : place.swap !== null ? `Instead of ${against.part.name}` : `Another candidate beside ${against.part.name}`
+            }
             foot={
                 <div className="flex min-h-14 flex-wrap items-center justify-between gap-3">
                     <div className="min-w-0 flex-1 max-sm:basis-full">
@@ -87,7 +92,18 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
             }
         >
             <div className="mb-3 flex flex-wrap gap-2">
-                {place.role === null && <Select label="Role" options={roles} value={role} onChange={(event) => { setRole(event.target.value as Role); setAt(0); }} className="border-edge!" />}
+                {place.role === null && (
+                    <Select
+                        label="Role"
+                        options={roles}
+                        value={role}
+                        onChange={(event) => {
+                            setRole(event.target.value as Role);
+                            setAt(0);
+                        }}
+                        className="border-edge!"
+                    />
+                )}
                 <input
                     role="combobox"
                     aria-expanded="true"
@@ -123,12 +139,15 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                             <Peg verdict={candidate.verdict} />
                         </span>
                         <span>
-                            <span className="font-semibold">{candidate.part.name}</span> <span className="text-sm text-pencil">{candidate.inUse ? 'in its place now' : candidate.part.maker}</span>
+                            <span className="font-semibold">{candidate.part.name}</span>{' '}
+                            <span className="text-sm text-pencil">{candidate.inUse ? 'in its place now' : candidate.part.maker}</span>
                             <span className="block text-sm text-pencil">{candidate.part.summary}</span>
                             {candidate.verdict !== 'fits' && <span className="block text-sm">{candidate.says}</span>}
                         </span>
                         <span className="figures text-right text-sm">
-                            {candidate.part.offers[0] === undefined ? 'no offer' : `${candidate.part.offers[0].price.amount} ${candidate.part.offers[0].price.currency}`}
+                            {candidate.part.offers[0] === undefined
+                                ? 'no offer'
+                                : `${candidate.part.offers[0].price.amount} ${candidate.part.offers[0].price.currency}`}
                             <span className="block text-xs text-pencil">
                                 clashes {build.appraisal.vitals.clashes} → {candidate.vitals.clashes}
                             </span>

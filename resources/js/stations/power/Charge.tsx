@@ -32,7 +32,10 @@ export function Charge({ source }: { source: PowerSource }) {
                     </ul>
                 </>
             )}
-            <p className="mt-4 max-w-prose text-sm text-pencil">Charge lithium cells on something that does not burn, with someone near, and never when they are swollen, damaged or frozen. Follow the makers’ instructions; leave doubtful packs to a qualified person.</p>
+            <p className="mt-4 max-w-prose text-sm text-pencil">
+                Charge lithium cells on something that does not burn, with someone near, and never when they are swollen, damaged or frozen. Follow the makers’
+                instructions; leave doubtful packs to a qualified person.
+            </p>
         </section>
     );
 }
@@ -48,9 +51,15 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                         , four fifths in <strong className="figures">{hours(atRest.hoursTo80)}</strong>
                     </>
                 )}
-                , living on {from}{plan.inSun && ' in full sun'}.{atRest.heldBack && ' The supply holds it back: the charger could do more.'}
+                , living on {from}
+                {plan.inSun && ' in full sun'}.{atRest.heldBack && ' The supply holds it back: the charger could do more.'}
             </p>
-            {plan.inSun && <p className="mb-2 max-w-prose text-sm">Full sun means square on, with nothing between: clouds, shade, a window or a slant leave a tenth to a half of it. Meter the panel where it will stand.</p>}
+            {plan.inSun && (
+                <p className="mb-2 max-w-prose text-sm">
+                    Full sun means square on, with nothing between: clouds, shade, a window or a slant leave a tenth to a half of it. Meter the panel where it
+                    will stand.
+                </p>
+            )}
             <Plot
                 label={`Charge by ${plan.chargerName}`}
                 series={[
@@ -58,7 +67,16 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                     { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: atRest.rows.map((row) => [row.h, row.amps]) },
                     { name: 'charge', unit: '%', side: 'left', line: 'none', digits: 0, points: atRest.rows.map((row) => [row.h, row.share * 100]) },
                 ]}
-                marks={atRest.hoursTo80 === null ? [] : [{ x: atRest.hoursTo80, says: 'four fifths full' }, ...(atRest.hoursAtFullVolts === null ? [] : [{ x: atRest.hoursAtFullVolts, says: 'full volts: from here the current falls off' }])].sort((a, b) => a.x - b.x)}
+                marks={
+                    atRest.hoursTo80 === null
+                        ? []
+                        : [
+                              { x: atRest.hoursTo80, says: 'four fifths full' },
+                              ...(atRest.hoursAtFullVolts === null
+                                  ? []
+                                  : [{ x: atRest.hoursAtFullVolts, says: 'full volts: from here the current falls off' }]),
+                          ].sort((a, b) => a.x - b.x)
+                }
             />
             <ChargeStrip label="Charge" rows={atRest.rows.map((row) => [row.h, row.share])} />
             <dl className="mt-4 grid max-w-3xl gap-x-6 gap-y-2 sm:grid-cols-3">
@@ -69,7 +87,9 @@ function Filled({ plan, atRest }: { plan: Plan; atRest: NonNullable<Plan['atRest
                 </div>
                 <div>
                     <dt className="text-sm text-pencil">Past the pack</dt>
-                    <dd className="font-semibold">{{ yes: 'the play is fed past the pack', no: 'the play hangs on the pack', unknown: 'nobody knows' }[plan.pastPack] ?? plan.pastPack}</dd>
+                    <dd className="font-semibold">
+                        {{ yes: 'the play is fed past the pack', no: 'the play hangs on the pack', unknown: 'nobody knows' }[plan.pastPack] ?? plan.pastPack}
+                    </dd>
                     <dd className="text-sm">{plan.pastPack === 'no' ? 'switch off while it charges: the charger cannot tell cells from play' : ''}</dd>
                 </div>
                 <div>

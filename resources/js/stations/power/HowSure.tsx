@@ -12,12 +12,15 @@ export function HowSure({ profile, celsius, open }: { profile: number; celsius: 
     useEffect(() => {
         if (!open) return undefined;
         const stop = new AbortController();
-        readLines<BandLine>(`/builds/${build.id}/power/band?profile=${profile}${celsius === '' ? '' : `&celsius=${celsius}`}`, setTold, stop.signal).catch((error: unknown) => {
-            if (!stop.signal.aborted) setProblem(error instanceof Error ? error.message : 'It was broken off.');
-        });
+        readLines<BandLine>(`/builds/${build.id}/power/band?profile=${profile}${celsius === '' ? '' : `&celsius=${celsius}`}`, setTold, stop.signal).catch(
+            (error: unknown) => {
+                if (!stop.signal.aborted) setProblem(error instanceof Error ? error.message : 'It was broken off.');
+            },
+        );
         return () => stop.abort();
     }, [build.id, celsius, open, profile]);
-    if (!open) return <p className="dot-grid border border-dashed border-edge p-6">Nothing can be drawn at random while figures are missing; they stand below.</p>;
+    if (!open)
+        return <p className="dot-grid border border-dashed border-edge p-6">Nothing can be drawn at random while figures are missing; they stand below.</p>;
     if (problem !== null) return <p role="alert">{problem}</p>;
     const band = told?.band;
     if (band === undefined || band === null) {
@@ -44,11 +47,17 @@ function Middle({ band }: { band: PowerBand }) {
     return (
         <section aria-label="Scatter">
             <p className="mb-2 max-w-prose text-lg">
-                Nine runs in ten last <strong className="figures">{hours(band.middle[0])}</strong> to <strong className="figures">{hours(band.middle[4])}</strong>; half of them {hours(band.middle[1])} to {hours(band.middle[3])}.
+                Nine runs in ten last <strong className="figures">{hours(band.middle[0])}</strong> to{' '}
+                <strong className="figures">{hours(band.middle[4])}</strong>; half of them {hours(band.middle[1])} to {hours(band.middle[3])}.
             </p>
             <ol className="flex h-40 max-w-3xl items-end gap-px border-b-2 border-ink" aria-label={`${band.runs} runs by their hours`}>
                 {band.histogram.map((bar) => (
-                    <li key={bar.from} className="group relative flex-1 bg-pen/60" style={{ height: `${(bar.runs / most) * 100}%` }} title={`${bar.from.toFixed(2)} to ${bar.to.toFixed(2)} h: ${bar.runs} runs`}>
+                    <li
+                        key={bar.from}
+                        className="group relative flex-1 bg-pen/60"
+                        style={{ height: `${(bar.runs / most) * 100}%` }}
+                        title={`${bar.from.toFixed(2)} to ${bar.to.toFixed(2)} h: ${bar.runs} runs`}
+                    >
                         <span className="sr-only">
                             {bar.from.toFixed(2)} to {bar.to.toFixed(2)} h: {bar.runs} runs
                         </span>

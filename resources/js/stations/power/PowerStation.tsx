@@ -61,7 +61,11 @@ export default function PowerStation() {
                         </div>
                         <label className="flex items-center gap-2 text-sm">
                             Air
-                            <select className="figures min-h-9 rounded-sm border border-line bg-leaf px-1" value={celsius} onChange={(event) => ask({ celsius: event.target.value })}>
+                            <select
+                                className="figures min-h-9 rounded-sm border border-line bg-leaf px-1"
+                                value={celsius}
+                                onChange={(event) => ask({ celsius: event.target.value })}
+                            >
                                 <option value="">as in the brief</option>
                                 {[-10, 0, 10, 20, 30].map((one) => (
                                     <option key={one} value={one}>
@@ -76,7 +80,11 @@ export default function PowerStation() {
             <Tabs.Root value={leaf} onValueChange={(value) => ask({ leaf: value })}>
                 <Tabs.List aria-label="Leaves of Power" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink">
                     {leaves.map(([value, words]) => (
-                        <Tabs.Trigger key={value} value={value} className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink">
+                        <Tabs.Trigger
+                            key={value}
+                            value={value}
+                            className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink"
+                        >
                             {words}
                         </Tabs.Trigger>
                     ))}
@@ -87,15 +95,35 @@ export default function PowerStation() {
                     {report !== undefined && leaf !== 'profiles' && report.sources.length === 0 && <NoSource />}
                     {report !== undefined && leaf !== 'profiles' && report.sources.length > 0 && (
                         <>
-                            {leaf === 'rails' && report.sources.map((source, index) => <Rails key={source.line} source={source} notes={index === report.sources.length - 1 ? <Notes curves={report.curves} /> : null} />)}
+                            {leaf === 'rails' &&
+                                report.sources.map((source, index) => (
+                                    <Rails
+                                        key={source.line}
+                                        source={source}
+                                        notes={index === report.sources.length - 1 ? <Notes curves={report.curves} /> : null}
+                                    />
+                                ))}
                             {leaf !== 'rails' && (
                                 <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
                                     <div className="min-w-0">
                                         {leaf === 'run' && packs(report).map((source) => <RunLeaf key={source.line} source={source} report={report} />)}
-                                        {leaf === 'sure' && <HowSure key={`${build.version} ${profile} ${celsius}`} profile={profile} celsius={celsius} open={packs(report)[0]?.run != null} />}
+                                        {leaf === 'sure' && (
+                                            <HowSure
+                                                key={`${build.version} ${profile} ${celsius}`}
+                                                profile={profile}
+                                                celsius={celsius}
+                                                open={packs(report)[0]?.run != null}
+                                            />
+                                        )}
                                         {leaf === 'charge' && packs(report).map((source) => <Charge key={source.line} source={source} />)}
-                                        {leaf === 'sizing' && <Sizing profile={profile} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />}
-                                        {packs(report).length === 0 && <p className="dot-grid border border-dashed border-edge p-6">Nothing here lives on a pack: it plays as long as its plug is in.</p>}
+                                        {leaf === 'sizing' && (
+                                            <Sizing profile={profile} celsius={celsius} wanted={report.wantedHours} open={packs(report)[0]?.run != null} />
+                                        )}
+                                        {packs(report).length === 0 && (
+                                            <p className="dot-grid border border-dashed border-edge p-6">
+                                                Nothing here lives on a pack: it plays as long as its plug is in.
+                                            </p>
+                                        )}
                                     </div>
                                     <Notes curves={report.curves} />
                                 </div>
@@ -130,7 +158,8 @@ function NoSource() {
         <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
             <h3 className="mb-2 text-lg">Nothing gives power yet</h3>
             <p className="max-w-prose">
-                A pack or a wall supply, and one part that draws from it, make the first rail. Then the run from full to dark is worked out step by step: who gives up first, when and why.{' '}
+                A pack or a wall supply, and one part that draws from it, make the first rail. Then the run from full to dark is worked out step by step: who
+                gives up first, when and why.{' '}
                 <Link className="font-semibold text-pen underline" to={`/builds/${build.id}/parts`}>
                     Add parts
                 </Link>
@@ -163,7 +192,9 @@ function OpenFigures({ sources }: { sources: PowerSource[] }) {
                     );
                 })}
             </ul>
-            {missing.length + assumed.length > 8 && <p className="mt-2 text-sm text-pencil">and {number(missing.length + assumed.length - 8)} more, on Checks under Measure next.</p>}
+            {missing.length + assumed.length > 8 && (
+                <p className="mt-2 text-sm text-pencil">and {number(missing.length + assumed.length - 8)} more, on Checks under Measure next.</p>
+            )}
         </section>
     );
 }

@@ -56,7 +56,10 @@ export function Profiles({ report }: { report: Power }) {
         const answer = await edit((path, version) =>
             api.put<Build>(`${path}/profiles`, {
                 version,
-                profiles: profiles.map(({ radio, ...rest }) => ({ ...Object.fromEntries(Object.entries(rest).filter(([, value]) => value.trim() !== '')), ...(radio === null ? {} : { radio }) })),
+                profiles: profiles.map(({ radio, ...rest }) => ({
+                    ...Object.fromEntries(Object.entries(rest).filter(([, value]) => value.trim() !== '')),
+                    ...(radio === null ? {} : { radio }),
+                })),
             }),
         );
         setProblem(answer instanceof Problem ? answer : null);
@@ -73,7 +76,8 @@ export function Profiles({ report }: { report: Power }) {
             }}
         >
             <p className="mb-3 max-w-prose">
-                Which share of the time it idles, plays, or works at its worst. Light, volume and fan outrank the state for the parts they concern; left empty, those parts go by the state.
+                Which share of the time it idles, plays, or works at its worst. Light, volume and fan outrank the state for the parts they concern; left empty,
+                those parts go by the state.
                 {report.profilesAreDefaults && ' These three are ours; name your own and only they count.'}
             </p>
             {hasMoved && (
@@ -95,15 +99,26 @@ export function Profiles({ report }: { report: Power }) {
                                 {shares.map((share) => (
                                     <Percent key={share} label={share} value={draft[share]} onChange={(value) => change(index, { [share]: value })} />
                                 ))}
-                                <span className={`figures pb-2 text-sm font-semibold ${Math.abs(sum(draft) - 100) > 0.5 ? 'text-clash' : 'text-pencil'}`}>= {Number(sum(draft).toPrecision(4))} %</span>
+                                <span className={`figures pb-2 text-sm font-semibold ${Math.abs(sum(draft) - 100) > 0.5 ? 'text-clash' : 'text-pencil'}`}>
+                                    = {Number(sum(draft).toPrecision(4))} %
+                                </span>
                             </div>
                             <div className="mt-2 flex flex-wrap items-end gap-3">
                                 {settings.map((setting) => (
-                                    <Percent key={setting} label={{ brightness: 'brightness', volume: 'volume', fan: 'fan speed' }[setting]} value={draft[setting]} onChange={(value) => change(index, { [setting]: value })} />
+                                    <Percent
+                                        key={setting}
+                                        label={{ brightness: 'brightness', volume: 'volume', fan: 'fan speed' }[setting]}
+                                        value={draft[setting]}
+                                        onChange={(value) => change(index, { [setting]: value })}
+                                    />
                                 ))}
                                 <label className="text-sm">
                                     add-on radio
-                                    <select className={inputLook} value={draft.radio === null ? '' : draft.radio ? 'on' : 'off'} onChange={(event) => change(index, { radio: event.target.value === '' ? null : event.target.value === 'on' })}>
+                                    <select
+                                        className={inputLook}
+                                        value={draft.radio === null ? '' : draft.radio ? 'on' : 'off'}
+                                        onChange={(event) => change(index, { radio: event.target.value === '' ? null : event.target.value === 'on' })}
+                                    >
                                         <option value="">as in the state</option>
                                         <option value="on">on</option>
                                         <option value="off">off</option>
@@ -135,7 +150,15 @@ export function Profiles({ report }: { report: Power }) {
                 <Button type="submit" look="pen" disabled={busy}>
                     Save
                 </Button>
-                {drafts.length < 8 && <Button onClick={() => write([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])}>Another way</Button>}
+                {drafts.length < 8 && (
+                    <Button
+                        onClick={() =>
+                            write([...drafts, { name: '', off: '', idle: '20', usual: '60', heavy: '20', brightness: '', volume: '', fan: '', radio: null }])
+                        }
+                    >
+                        Another way
+                    </Button>
+                )}
                 {!report.profilesAreDefaults && (
                     <Button look="bare" disabled={busy} onClick={() => void save([])}>
                         Back to the defaults

@@ -71,7 +71,11 @@ function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]
             });
             const top = Math.min(...ys) + 28;
             buses.push({ node: rail, x: busX, top, bottom: Math.max(...ys) + 28, label: top });
-            wires.push({ key: `${node.id} ${rail.id}`, path: top === y + 28 ? `M${x + cardWide} ${y + 28} H${busX}` : `M${x + cardWide} ${y + 40} h${railWide / 4} V${top} H${busX}`, amps: flow(rail) });
+            wires.push({
+                key: `${node.id} ${rail.id}`,
+                path: top === y + 28 ? `M${x + cardWide} ${y + 28} H${busX}` : `M${x + cardWide} ${y + 40} h${railWide / 4} V${top} H${busX}`,
+                amps: flow(rail),
+            });
         }
         return y;
     };
@@ -94,28 +98,54 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                 <h3 className="text-lg">{source.isPack ? 'From the pack' : 'Plugged in'}</h3>
                 <div className="flex gap-1" role="group" aria-label="State of play">
                     {(['idle', 'usual', 'heavy'] as const).map((one) => (
-                        <button key={one} type="button" aria-pressed={state === one} onClick={() => setState(one)} className={`min-h-8 rounded-sm border px-2 text-sm ${state === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}>
+                        <button
+                            key={one}
+                            type="button"
+                            aria-pressed={state === one}
+                            onClick={() => setState(one)}
+                            className={`min-h-8 rounded-sm border px-2 text-sm ${state === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}
+                        >
                             {one}
                         </button>
                     ))}
                 </div>
                 <span className="text-sm text-pencil">{source.isPack && 'half charged; '}the thicker the wire, the more flows</span>
             </div>
-            <div className="overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={`Drawing of the rails of ${source.name}; the same figures stand in the table below`}>
+            <div
+                className="overflow-x-auto pb-2"
+                tabIndex={0}
+                role="region"
+                aria-label={`Drawing of the rails of ${source.name}; the same figures stand in the table below`}
+            >
                 <div className="dot-grid relative" style={{ width: wide, height: high }}>
                     <svg width={wide} height={high} className="absolute inset-0" aria-hidden="true" fill="none" stroke="var(--ink)">
                         {wires.map((wire) => (
-                            <path key={wire.key} d={wire.path} strokeWidth={wire.amps === 0 ? 1.2 : 1.5 + 5 * Math.sqrt(wire.amps / most)} strokeDasharray={wire.amps === 0 ? '4 4' : undefined} strokeLinejoin="round" />
+                            <path
+                                key={wire.key}
+                                d={wire.path}
+                                strokeWidth={wire.amps === 0 ? 1.2 : 1.5 + 5 * Math.sqrt(wire.amps / most)}
+                                strokeDasharray={wire.amps === 0 ? '4 4' : undefined}
+                                strokeLinejoin="round"
+                            />
                         ))}
                         {buses.map((bus) => (
-                            <path key={`${bus.node.id} ${bus.x}`} d={`M${bus.x} ${bus.top - 9} V${bus.bottom + 9}`} strokeWidth={5} stroke={bus.node.holds ? 'var(--ink)' : 'var(--clash)'} strokeLinecap="round" />
+                            <path
+                                key={`${bus.node.id} ${bus.x}`}
+                                d={`M${bus.x} ${bus.top - 9} V${bus.bottom + 9}`}
+                                strokeWidth={5}
+                                stroke={bus.node.holds ? 'var(--ink)' : 'var(--clash)'}
+                                strokeLinecap="round"
+                            />
                         ))}
                     </svg>
                     {buses
                         .filter((bus) => bus.node.kind === 'rail')
                         .map((bus) => (
                             <div key={bus.node.id}>
-                                <div className="absolute grid justify-items-center text-xs leading-tight" style={{ left: bus.x - railWide / 2, width: railWide, top: bus.label - 50 }}>
+                                <div
+                                    className="absolute grid justify-items-center text-xs leading-tight"
+                                    style={{ left: bus.x - railWide / 2, width: railWide, top: bus.label - 50 }}
+                                >
                                     <span className="flex max-w-full items-center gap-0.5 font-semibold">
                                         <NotePeg findings={ofRail(bus.node)} name={bus.node.name} />
                                         <span className="truncate" title={bus.node.name}>
@@ -123,7 +153,10 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                                         </span>
                                     </span>
                                 </div>
-                                <span className="figures absolute text-right text-xs leading-tight" style={{ left: bus.x - railWide / 2, width: railWide / 2 - 6, top: bus.label + 6 }}>
+                                <span
+                                    className="figures absolute text-right text-xs leading-tight"
+                                    style={{ left: bus.x - railWide / 2, width: railWide / 2 - 6, top: bus.label + 6 }}
+                                >
                                     {volts(bus.node.values[state]?.volts)}
                                     <br />
                                     {amps(bus.node.values[state]?.amps)}
@@ -131,7 +164,11 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                             </div>
                         ))}
                     {cards.map(({ node, x, y }) => (
-                        <div key={node.id} className={`absolute flex min-h-14 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`} style={{ left: x, top: y, width: cardWide }}>
+                        <div
+                            key={node.id}
+                            className={`absolute flex min-h-14 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`}
+                            style={{ left: x, top: y, width: cardWide }}
+                        >
                             <span className="flex items-center gap-1.5 text-sm leading-tight font-semibold">
                                 <NotePeg findings={ofLine(node.line)} name={node.name} />
                                 <span className="line-clamp-2" title={node.name}>
@@ -139,7 +176,11 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                                 </span>
                             </span>
                             <span className="figures text-xs whitespace-nowrap">
-                                {node.values[state] === null ? (node.kind === 'source' && !source.isPack ? '' : 'not known yet') : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
+                                {node.values[state] === null
+                                    ? node.kind === 'source' && !source.isPack
+                                        ? ''
+                                        : 'not known yet'
+                                    : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
                             </span>
                             {node.kind === 'source' && node.says !== '' && (
                                 <span className="line-clamp-1 text-xs text-pencil" title={node.says}>
@@ -152,7 +193,15 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
             </div>
             <RailTable nodes={source.nodes} />
             <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17rem]">
-                <div className="min-w-0">{source.budget !== null ? <BudgetTable budget={source.budget} /> : <p className="dot-grid border border-dashed border-edge p-6">Who takes what cannot be added up while figures are missing; they stand below.</p>}</div>
+                <div className="min-w-0">
+                    {source.budget !== null ? (
+                        <BudgetTable budget={source.budget} />
+                    ) : (
+                        <p className="dot-grid border border-dashed border-edge p-6">
+                            Who takes what cannot be added up while figures are missing; they stand below.
+                        </p>
+                    )}
+                </div>
                 {notes}
             </div>
         </section>
@@ -166,7 +215,12 @@ function NotePeg({ findings, name }: { findings: Finding[]; name: string }) {
     if (first === undefined) return null;
     const { verdict } = first;
     return (
-        <button type="button" className="inline-grid size-6 shrink-0 place-items-center rounded-full hover:bg-pen-wash" aria-label={`${name}: ${verdict}`} onClick={() => open(first.key)}>
+        <button
+            type="button"
+            className="inline-grid size-6 shrink-0 place-items-center rounded-full hover:bg-pen-wash"
+            aria-label={`${name}: ${verdict}`}
+            onClick={() => open(first.key)}
+        >
             <Peg verdict={verdict} size={17} />
         </button>
     );
@@ -200,7 +254,9 @@ function RailTable({ nodes }: { nodes: PowerNode[] }) {
                                 </td>
                                 {(['idle', 'usual', 'heavy'] as const).map((state) => (
                                     <td key={state} className="figures p-1 text-right whitespace-nowrap">
-                                        {node.values[state] === null ? 'unknown' : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
+                                        {node.values[state] === null
+                                            ? 'unknown'
+                                            : `${volts(node.values[state].volts)} ${amps(node.values[state].amps)} ${watts(node.values[state].watts)}`}
                                     </td>
                                 ))}
                             </tr>

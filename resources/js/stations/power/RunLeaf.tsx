@@ -22,7 +22,13 @@ export function RunLeaf({ source, report }: { source: PowerSource; report: Power
                         label={`Discharge of ${source.name}, ${name}`}
                         series={[
                             { name: 'volts', unit: 'V', side: 'left', line: 'solid', strong: true, points: run.rows.map((row) => [row.h, row.volts]) },
-                            { name: 'volts in the heaviest state', unit: 'V', side: 'left', line: 'dotted', points: run.rows.map((row) => [row.h, row.heavyVolts]) },
+                            {
+                                name: 'volts in the heaviest state',
+                                unit: 'V',
+                                side: 'left',
+                                line: 'dotted',
+                                points: run.rows.map((row) => [row.h, row.heavyVolts]),
+                            },
                             { name: 'amps', unit: 'A', side: 'right', line: 'dashed', digits: 3, points: run.rows.map((row) => [row.h, row.amps]) },
                             { name: 'charge left', unit: '%', side: 'left', line: 'none', digits: 0, points: run.rows.map((row) => [row.h, row.charge * 100]) },
                         ]}
@@ -73,12 +79,16 @@ function Ends({ source, wanted }: { source: PowerSource; wanted: number | null }
                         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
                             <span className="font-semibold">{end.profile}</span>
                             <span className="figures text-sm">
-                                {end.leastHours?.toFixed(1) ?? '–'} to {end.mostHours?.toFixed(1) ?? '–'} h, usually <strong>{end.usualHours?.toFixed(1) ?? '–'} h</strong>
+                                {end.leastHours?.toFixed(1) ?? '–'} to {end.mostHours?.toFixed(1) ?? '–'} h, usually{' '}
+                                <strong>{end.usualHours?.toFixed(1) ?? '–'} h</strong>
                             </span>
                         </div>
                         {end.leastHours !== null && end.mostHours !== null && end.usualHours !== null && (
                             <div className="relative my-1 h-4 bg-leaf" aria-hidden="true">
-                                <span className="absolute inset-y-1 bg-pen/40" style={{ left: at(end.leastHours), width: at(end.mostHours - end.leastHours) }} />
+                                <span
+                                    className="absolute inset-y-1 bg-pen/40"
+                                    style={{ left: at(end.leastHours), width: at(end.mostHours - end.leastHours) }}
+                                />
                                 <span className="absolute inset-y-0 w-1 bg-pen" style={{ left: at(end.usualHours) }} />
                                 {wanted !== null && <span className="absolute -inset-y-1 border-l-2 border-dashed border-ink" style={{ left: at(wanted) }} />}
                             </div>
@@ -87,7 +97,11 @@ function Ends({ source, wanted }: { source: PowerSource; wanted: number | null }
                     </li>
                 ))}
             </ul>
-            {wanted !== null && <p className="mt-1 text-sm text-pencil">The dashed line is the wish of the brief, {hours(wanted)}. Bands run from every figure at its bad end to every figure at its good end.</p>}
+            {wanted !== null && (
+                <p className="mt-1 text-sm text-pencil">
+                    The dashed line is the wish of the brief, {hours(wanted)}. Bands run from every figure at its bad end to every figure at its good end.
+                </p>
+            )}
         </>
     );
 }

@@ -28,22 +28,37 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
     const [all, setAll] = useState(false);
     const query = useQuery({
         queryKey: ['sizing', build.id, build.version, profile, celsius, ask],
-        queryFn: () => api.get<{ sizing: Sized | null }>(`/builds/${build.id}/power/sizing?${new URLSearchParams({ profile: String(profile), hours: ask.hours, ...(ask.cm3.trim() === '' ? {} : { cm3: ask.cm3.trim() }), ...(celsius === '' ? {} : { celsius }) }).toString()}`),
+        queryFn: () =>
+            api.get<{ sizing: Sized | null }>(
+                `/builds/${build.id}/power/sizing?${new URLSearchParams({ profile: String(profile), hours: ask.hours, ...(ask.cm3.trim() === '' ? {} : { cm3: ask.cm3.trim() }), ...(celsius === '' ? {} : { celsius }) }).toString()}`,
+            ),
         enabled: open,
         placeholderData: (before) => before,
     });
-    if (!open) return <p className="dot-grid border border-dashed border-edge p-6">No pack can be sized while draws or efficiencies are missing; they stand below.</p>;
+    if (!open)
+        return <p className="dot-grid border border-dashed border-edge p-6">No pack can be sized while draws or efficiencies are missing; they stand below.</p>;
     const problem = query.error instanceof Problem ? query.error : null;
     const sizing = query.data?.sizing ?? null;
     const take = async (pack: Pack) => {
         if (sizing === null) return;
         const before = build.appraisal.vitals;
-        const answer = await edit((path, version) => api.post<Build>(`${path}/lines/${sizing.packLine}/swap`, { version, part: pack.libraryId, quantity: pack.count }));
+        const answer = await edit((path, version) =>
+            api.post<Build>(`${path}/lines/${sizing.packLine}/swap`, { version, part: pack.libraryId, quantity: pack.count }),
+        );
         if (answer instanceof Problem) return;
-        notices.say(`${pack.count > 1 ? `${pack.count} × ` : ''}${pack.name} taken. Run time was ${runTime(before.runTime)}; clashes ${before.clashes} → ${answer.appraisal.vitals.clashes}.`);
+        notices.say(
+            `${pack.count > 1 ? `${pack.count} × ` : ''}${pack.name} taken. Run time was ${runTime(before.runTime)}; clashes ${before.clashes} → ${answer.appraisal.vitals.clashes}.`,
+        );
     };
     const inUse = build.lines.find((line) => line.id === sizing?.packLine);
-    const shown = (sizing?.packs ?? []).filter((pack) => all || pack.does).sort((a, b) => Number(a.clashes.length > 0) - Number(b.clashes.length > 0) || Number(a.fits === false) - Number(b.fits === false) || orders[order][1](a) - orders[order][1](b));
+    const shown = (sizing?.packs ?? [])
+        .filter((pack) => all || pack.does)
+        .sort(
+            (a, b) =>
+                Number(a.clashes.length > 0) - Number(b.clashes.length > 0) ||
+                Number(a.fits === false) - Number(b.fits === false) ||
+                orders[order][1](a) - orders[order][1](b),
+        );
     return (
         <section aria-label="Which pack">
             <form
@@ -53,8 +68,22 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                     setAsk(typed);
                 }}
             >
-                <Field className="w-44" label="It should last" value={typed.hours} problem={problem?.about('hours')} onChange={(event) => setTyped({ ...typed, hours: event.target.value })} placeholder="4 h 30 min" />
-                <Field className="w-44" label="Room for the pack, cm³" value={typed.cm3} problem={problem?.about('cm3')} onChange={(event) => setTyped({ ...typed, cm3: event.target.value })} placeholder={sizing?.leftCm3 == null ? 'if you know it' : `the body leaves ${Math.round(sizing.leftCm3)}`} />
+                <Field
+                    className="w-44"
+                    label="It should last"
+                    value={typed.hours}
+                    problem={problem?.about('hours')}
+                    onChange={(event) => setTyped({ ...typed, hours: event.target.value })}
+                    placeholder="4 h 30 min"
+                />
+                <Field
+                    className="w-44"
+                    label="Room for the pack, cm³"
+                    value={typed.cm3}
+                    problem={problem?.about('cm3')}
+                    onChange={(event) => setTyped({ ...typed, cm3: event.target.value })}
+                    placeholder={sizing?.leftCm3 == null ? 'if you know it' : `the body leaves ${Math.round(sizing.leftCm3)}`}
+                />
                 <Button type="submit" look="pen">
                     Work it out
                 </Button>
@@ -73,7 +102,9 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                             <h3 className="mb-1 text-lg">
                                 Longest in {Math.round(sizing.roomCm3)} cm³{sizing.roomCm3 === sizing.leftCm3 && ', which the body leaves'}
                             </h3>
-                            {sizing.within.length === 0 && <p className="mb-5">No pack of the library goes into that room and runs this build without a clash.</p>}
+                            {sizing.within.length === 0 && (
+                                <p className="mb-5">No pack of the library goes into that room and runs this build without a clash.</p>
+                            )}
                             <ol className="mb-5 list-decimal pl-6">
                                 {sizing.within.map((one) => (
                                     <li key={one.part}>
@@ -88,13 +119,20 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                         <h3 className="text-lg">Packs that last {hours(sizing.hours)}</h3>
                         <span className="flex gap-1" role="group" aria-label="Order">
                             {(Object.keys(orders) as (keyof typeof orders)[]).map((one) => (
-                                <button key={one} type="button" aria-pressed={order === one} onClick={() => setOrder(one)} className={`min-h-8 rounded-sm border px-2 text-sm ${order === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}>
+                                <button
+                                    key={one}
+                                    type="button"
+                                    aria-pressed={order === one}
+                                    onClick={() => setOrder(one)}
+                                    className={`min-h-8 rounded-sm border px-2 text-sm ${order === one ? 'border-ink bg-ink font-semibold text-paper' : 'border-line bg-leaf hover:border-pen'}`}
+                                >
                                     {orders[one][0]}
                                 </button>
                             ))}
                         </span>
                         <label className="flex items-center gap-2 text-sm">
-                            <input type="checkbox" className="size-5" checked={all} onChange={(event) => setAll(event.target.checked)} /> also those that do not do it
+                            <input type="checkbox" className="size-5" checked={all} onChange={(event) => setAll(event.target.checked)} /> also those that do not
+                            do it
                         </label>
                     </div>
                     {shown.length === 0 && <p className="mb-4">No pack of the library does it, even six in parallel.</p>}
@@ -120,7 +158,8 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                                                 {pack.name}
                                             </span>
                                             <span className="block text-sm text-pencil">
-                                                {pack.why ?? `${pack.chemistry}, ${pack.series} in a row${pack.count === 1 ? '' : pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined side by side'}`}
+                                                {pack.why ??
+                                                    `${pack.chemistry}, ${pack.series} in a row${pack.count === 1 ? '' : pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined side by side'}`}
                                             </span>
                                             {pack.clashes.map((says) => (
                                                 <span key={says} className="flex items-start gap-1.5 text-sm">
@@ -130,8 +169,12 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                                         </td>
                                         <td className="figures p-1 text-right whitespace-nowrap">{hours(pack.hours)}</td>
                                         <td className="figures p-1 pl-3 text-right">{pack.cm3 === null ? '–' : Math.round(pack.cm3)}</td>
-                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">{pack.grams === null ? '–' : `${Math.round(pack.grams)} g`}</td>
-                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">{pack.price === null ? '–' : `${pack.price.amount} ${pack.price.currency}`}</td>
+                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">
+                                            {pack.grams === null ? '–' : `${Math.round(pack.grams)} g`}
+                                        </td>
+                                        <td className="figures p-1 pl-3 text-right whitespace-nowrap">
+                                            {pack.price === null ? '–' : `${pack.price.amount} ${pack.price.currency}`}
+                                        </td>
                                         <td className="p-1 pl-4 text-sm">{pack.fits === null ? 'not drawn' : pack.fits ? 'goes in' : 'too large'}</td>
                                         <td className="p-1 text-right">
                                             {inUse?.part.id === pack.part && inUse.quantity === pack.count ? (
@@ -160,7 +203,8 @@ function Needs({ sizing }: { sizing: Sized }) {
         <>
             <h3 className="mb-1 text-lg">What the wish asks for</h3>
             <p className="mb-2 max-w-prose text-sm text-pencil">
-                {sizing.meanW.toFixed(2)} W on average, losses included. New cells give about nine tenths of what is printed; sag, cut-off and rate are counted in.
+                {sizing.meanW.toFixed(2)} W on average, losses included. New cells give about nine tenths of what is printed; sag, cut-off and rate are counted
+                in.
             </p>
             <table className="w-full max-w-4xl">
                 <thead>
@@ -174,7 +218,10 @@ function Needs({ sizing }: { sizing: Sized }) {
                 </thead>
                 <tbody>
                     {sizing.needs.map((need) => (
-                        <tr key={`${need.chemistry} ${need.series}`} className={`border-b border-dotted border-line align-top ${need.mah === null ? 'text-pencil' : ''}`}>
+                        <tr
+                            key={`${need.chemistry} ${need.series}`}
+                            className={`border-b border-dotted border-line align-top ${need.mah === null ? 'text-pencil' : ''}`}
+                        >
                             <td className="p-1">
                                 {need.chemistry}, {need.series} in a row
                             </td>
