@@ -131,7 +131,9 @@ final class KeepPart
                         'updated_at' => $now,
                     ];
                 } elseif ($overwrite) {
-                    $row = PartRecord::query()->where('user_id', $user->id)->where('key', $part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+                    $row = PartRecord::query()->where(
+                        'user_id',
+                        $user->id)->where('key', $part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
                     $row->fill($columns)->fill(['spec' => $part->raw, 'version' => $row->version + 1])->save();
                     $changed++;
                 }
@@ -189,7 +191,9 @@ final class KeepPart
         [$parts, $bytes] = is_object($kept) && is_numeric($kept->parts) && is_numeric($kept->bytes) ? [(int) $kept->parts, (int) $kept->bytes] : [0, 0];
         if ($parts > self::MOST_PARTS || $bytes > Format::MOST_BYTES - self::FRAME_BYTES) {
             throw ValidationException::withMessages(['part.name' => sprintf(
-                'A library holds at most %d parts and %.0f MB, so that its file can always be taken in again. Remove some first.', self::MOST_PARTS, Format::MOST_BYTES / 1e6,
+                'A library holds at most %d parts and %.0f MB, so that its file can always be taken in again. Remove some first.',
+                self::MOST_PARTS,
+                Format::MOST_BYTES / 1e6,
             )]);
         }
     }
@@ -221,7 +225,10 @@ final class KeepPart
     {
         $base = Str::limit(Str::slug($name), 70, '');
         $base = $base === '' ? 'part' : $base;
-        $taken = PartRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->where('key', 'like', addcslashes($base, '%_\\').'%')->pluck('key')->flip();
+        $taken = PartRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->where(
+            'key',
+            'like',
+            addcslashes($base, '%_\\').'%')->pluck('key')->flip();
         for ($number = 1; ; $number++) {
             $key = $number === 1 ? $base : "{$base}-{$number}";
             if (! $taken->has($key)) {

@@ -126,7 +126,9 @@ final class ReadBack
         $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * $kept;
         if ($all > Format::MOST_BYTES) {
             throw ValidationException::withMessages(['build' => sprintf(
-                'This build would have %.1f MB; at most %.1f MB are kept, so that its file can always be taken in again. Put readings with long logs or photographs aside, or begin another build.', $all / 1e6, Format::MOST_BYTES / 1e6,
+                'This build would have %.1f MB; at most %.1f MB are kept, so that its file can always be taken in again. Put readings with long logs or photographs aside, or begin another build.',
+                $all / 1e6,
+                Format::MOST_BYTES / 1e6,
             )]);
         }
     }

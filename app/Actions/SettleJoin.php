@@ -37,7 +37,10 @@ final class SettleJoin
         }
         self::out($build, $join->kind->value, $join->to, $join->input, $join->kind === JoinKind::Parallel ? $join->from : null);
         JoinRecord::query()->create([
-            'build_id' => $build->id, 'kind' => $join->kind->value, 'from_line_id' => Lines::find($build, $join->from)->id, 'to_line_id' => Lines::find($build, $join->to)->id,
+            'build_id' => $build->id,
+            'kind' => $join->kind->value,
+            'from_line_id' => Lines::find($build, $join->from)->id,
+            'to_line_id' => Lines::find($build, $join->to)->id,
             'output' => $join->output, 'input' => $join->input, 'through_line_id' => $join->through === '' ? null : Lines::find($build, $join->through)->id,
             'gauge_awg' => $join->gaugeAwg, 'length_mm' => $join->lengthMm, 'extra' => [],
         ]);

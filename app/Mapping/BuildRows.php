@@ -33,7 +33,10 @@ final class BuildRows
             JoinRecord::query()->create([
                 'build_id' => $build->id, 'kind' => $join->kind->value,
                 'from_line_id' => $lines[$join->from]->id, 'to_line_id' => $lines[$join->to]->id, 'output' => $join->output, 'input' => $join->input,
-                'through_line_id' => $join->through === '' ? null : ($lines[$join->through]->id ?? null), 'gauge_awg' => $join->gaugeAwg, 'length_mm' => $join->lengthMm, 'extra' => $join->extra,
+                'through_line_id' => $join->through === '' ? null : ($lines[$join->through]->id ?? null),
+                'gauge_awg' => $join->gaugeAwg,
+                'length_mm' => $join->lengthMm,
+                'extra' => $join->extra,
             ]);
         }
         foreach ($core->ticks as $step => $day) {

@@ -32,7 +32,11 @@ final class RawDocument
             'joins' => $record->joins->filter(
                 static fn (JoinRecord $join): bool => $keys->has($join->from_line_id) && $keys->has($join->to_line_id),
             )->map(static fn (JoinRecord $join): array => self::filled([
-                'kind' => $join->kind, 'from' => $keys->get($join->from_line_id), 'to' => $keys->get($join->to_line_id), 'output' => $join->output, 'input' => $join->input,
+                'kind' => $join->kind,
+                'from' => $keys->get($join->from_line_id),
+                'to' => $keys->get($join->to_line_id),
+                'output' => $join->output,
+                'input' => $join->input,
                 'through' => $join->through_line_id === null
                     ? null
                     : $keys->get($join->through_line_id), 'gaugeAwg' => $join->gauge_awg, 'lengthMm' => $join->length_mm,
@@ -49,9 +53,19 @@ final class RawDocument
     private static function line(LineRecord $row, string $part): array
     {
         return self::filled([
-            'id' => $row->key, 'part' => $part, 'role' => $row->role, 'slot' => $row->slot, 'chosen' => $row->chosen, 'quantity' => $row->quantity, 'state' => $row->state, 'origin' => $row->origin,
+            'id' => $row->key,
+            'part' => $part,
+            'role' => $row->role,
+            'slot' => $row->slot,
+            'chosen' => $row->chosen,
+            'quantity' => $row->quantity,
+            'state' => $row->state,
+            'origin' => $row->origin,
             'price' => $row->price_amount === null ? null : ['amount' => rtrim(rtrim($row->price_amount, '0'), '.'), 'currency' => $row->price_currency],
-            'vendor' => $row->vendor, 'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10), 'note' => $row->note, 'place' => $row->place,
+            'vendor' => $row->vendor,
+            'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
+            'note' => $row->note,
+            'place' => $row->place,
         ]) + $row->extra;
     }
 

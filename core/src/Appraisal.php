@@ -126,10 +126,17 @@ final readonly class Appraisal
 
         return [
             'feeds' => array_values(array_map(static fn (Feed $feed): array => [
-                'line' => $feed->line->id, 'input' => $feed->key() === $feed->line->id ? '' : $feed->input->name, 'rail' => $feed->railId, 'settled' => $feed->join !== null, 'reason' => $feed->reason,
+                'line' => $feed->line->id,
+                'input' => $feed->key() === $feed->line->id ? '' : $feed->input->name,
+                'rail' => $feed->railId,
+                'settled' => $feed->join !== null,
+                'reason' => $feed->reason,
             ], $tree->feeds)),
             'rails' => array_values(array_map(static fn (Rail $rail): array => [
-                'id' => $rail->id, 'line' => $rail->line->id, 'output' => $rail->isRawPack ? 'pack' : $rail->name, 'says' => "{$rail->line->name()}, {$rail->name} ({$rail->volts->says()})",
+                'id' => $rail->id,
+                'line' => $rail->line->id,
+                'output' => $rail->isRawPack ? 'pack' : $rail->name,
+                'says' => "{$rail->line->name()}, {$rail->name} ({$rail->volts->says()})",
             ], $tree->rails)),
         ];
     }

@@ -126,7 +126,9 @@ final readonly class Vitals
                 'verdict' => $this->costVerdict->value,
             ],
             'runTime' => [
-                'leastHours' => self::round($this->runTime->least), 'usualHours' => self::round($this->runTime->usual), 'mostHours' => self::round($this->runTime->most),
+                'leastHours' => self::round($this->runTime->least),
+                'usualHours' => self::round($this->runTime->usual),
+                'mostHours' => self::round($this->runTime->most),
                 'targetHours' => $this->runTimeWanted, 'fromPack' => $this->hasPack, 'verdict' => $this->runTimeVerdict->value,
             ],
             'size' => [

@@ -51,7 +51,7 @@ final class RuleController
             $facets[] = [
                 'facet' => $name,
                 'label' => $facet['label'],
-                'many' => in_array($name, FacetBook::MANY, true),
+                'many' => FacetBook::isMany($name),
                 'fields' => self::fields($facet['fields']),
             ];
         }

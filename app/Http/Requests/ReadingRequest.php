@@ -65,7 +65,8 @@ final class ReadingRequest extends EditRequest
         }
         if (is_array($steps = $reading['steps'] ?? null)) {
             $reading['steps'] = array_map(static fn (mixed $step): array => is_array($step) ? [
-                'volts' => is_numeric($step['volts'] ?? null) ? (float) $step['volts'] : 0.0, 'lit' => filter_var($step['lit'] ?? false, FILTER_VALIDATE_BOOLEAN),
+                'volts' => is_numeric($step['volts'] ?? null) ? (float) $step['volts'] : 0.0,
+                'lit' => filter_var($step['lit'] ?? false, FILTER_VALIDATE_BOOLEAN),
                 ...(is_numeric($step['milliamps'] ?? null) ? ['milliamps' => (float) $step['milliamps']] : []),
             ] : [], array_values($steps));
         }

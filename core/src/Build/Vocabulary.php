@@ -44,7 +44,19 @@ final class Vocabulary
 
     /** Connectors known by name; others are written "other:…" and fit only their like. */
     public const CONNECTORS = [
-        'usb-c', 'usb-a', 'usb-b', 'usb-micro', 'usb-mini', 'hdmi-a', 'hdmi-mini', 'hdmi-micro', 'barrel-5.5', 'barrel-4.0', 'barrel-3.5', 'jack-3.5', 'jack-2.5',
+        'usb-c',
+        'usb-a',
+        'usb-b',
+        'usb-micro',
+        'usb-mini',
+        'hdmi-a',
+        'hdmi-mini',
+        'hdmi-micro',
+        'barrel-5.5',
+        'barrel-4.0',
+        'barrel-3.5',
+        'jack-3.5',
+        'jack-2.5',
         'din-4', 'din-8', 'rca', 'microsd', 'sd', 'm2-slot', 'network-8', 'power-lead', 'power-terminal', 'power-pins', 'pins', 'pads', 'wires', 'terminal',
         'jst-1.0', 'jst-1.25', 'jst-2.0', 'jst-2.5', 'xt30', 'cell-holder', 'edge-lamps', 'pogo',
     ];

@@ -51,7 +51,8 @@ final readonly class Subject
     public function isSame(self $other, Facts $facts): bool
     {
         return $this->kind === $other->kind && $this->line === $other->line && $this->other === $other->other
-            && ($this->feed === null || $facts->isUnchanged("feed {$this->feed->key()}")) && ($this->rail === null || $facts->isUnchanged("rail {$this->rail->id}"));
+            && ($this->feed === null || $facts->isUnchanged("feed {$this->feed->key()}")) && ($this->rail === null || $facts->isUnchanged(
+                "rail {$this->rail->id}"));
     }
 
     /** @return array{kind: string, line: ?string, other: ?string, input: ?string, rail: ?string} */

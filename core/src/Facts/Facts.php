@@ -51,9 +51,16 @@ final class Facts
 
     /** By fact, the facets and roles that have to be touched before it can be another. */
     private const RESTS_ON = [
-        'protectorOf' => ['pack' => true, 'protector' => true], 'chargerOf' => ['pack' => true, 'charger' => true], 'cutOffOf' => ['pack' => true, 'protector' => true],
+        'protectorOf' => ['pack' => true, 'protector' => true],
+        'chargerOf' => ['pack' => true, 'charger' => true],
+        'cutOffOf' => ['pack' => true, 'protector' => true],
         'chargeSourceOf' => ['charger' => true, 'outputs' => true, 'poweredBy' => true], 'bodyLine' => ['body' => true], 'board' => ['role:board' => true],
-        'misfed' => self::TREE_RESTS_ON, 'sources' => self::TREE_RESTS_ON, 'rails' => self::TREE_RESTS_ON, 'rail' => self::TREE_RESTS_ON, 'railOf' => self::TREE_RESTS_ON, 'railsOf' => self::TREE_RESTS_ON,
+        'misfed' => self::TREE_RESTS_ON,
+        'sources' => self::TREE_RESTS_ON,
+        'rails' => self::TREE_RESTS_ON,
+        'rail' => self::TREE_RESTS_ON,
+        'railOf' => self::TREE_RESTS_ON,
+        'railsOf' => self::TREE_RESTS_ON,
         'feeds' => self::TREE_RESTS_ON, 'feed' => self::TREE_RESTS_ON, 'wattsFrom' => self::TREE_RESTS_ON, 'demandOf' => self::TREE_RESTS_ON,
         'socketsOf' => self::TREE_RESTS_ON + ['cable' => true], 'leadOf' => self::TREE_RESTS_ON + ['cable' => true],
     ];

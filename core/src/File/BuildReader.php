@@ -199,7 +199,12 @@ final class BuildReader
     public static function join(Fields $fields): Join
     {
         return new Join(
-            $fields->oneOf('kind', JoinKind::class, JoinKind::Power), $fields->string('from'), $fields->string('to'), $fields->string('output', ''), $fields->string('input', ''), $fields->string('through', ''),
+            $fields->oneOf('kind', JoinKind::class, JoinKind::Power),
+            $fields->string('from'),
+            $fields->string('to'),
+            $fields->string('output', ''),
+            $fields->string('input', ''),
+            $fields->string('through', ''),
             $fields->number('gaugeAwg'), $fields->number('lengthMm'), $fields->rest(self::JOIN_KEYS),
         );
     }

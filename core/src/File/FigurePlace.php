@@ -123,7 +123,7 @@ final readonly class FigurePlace
         };
         $facets = self::asGroup($raw['facets'] ?? null);
         $name = $this->facetIn($facets);
-        $isMany = in_array($name, FacetBook::MANY, true);
+        $isMany = FacetBook::isMany($name);
         $facet = self::asGroup($facets[$name] ?? null);
         if ($this->list !== null) {
             $groups = self::asGroup($facet[$this->list] ?? null);

@@ -102,7 +102,11 @@ final class PartReader
             body: BodyReader::body($facets->child('body')),
             mount: $mount === null ? null : new Mount($mount->string('pattern'), $mount->string('thread', '')),
             fastener: $fastener === null ? null : new Fastener(
-                $fastener->string('thread'), $fastener->figure('lengthMm', 'mm'), $fastener->figure('headAcrossMm', 'mm'), $fastener->figure('headHighMm', 'mm'), $fastener->string('into', ''),
+                $fastener->string('thread'),
+                $fastener->figure('lengthMm', 'mm'),
+                $fastener->figure('headAcrossMm', 'mm'),
+                $fastener->figure('headHighMm', 'mm'),
+                $fastener->string('into', ''),
             ),
             spots: $spots === null ? null : new Spots($spots->string('takes'), $spots->strings('orElse')),
             bare: $facets->child('surface')?->yesNo('bare') ?? YesNo::Unknown,

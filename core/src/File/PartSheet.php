@@ -26,7 +26,7 @@ final class PartSheet
             $rows = [];
             if (isset($facet['fields'][''])) {
                 $rows[] = self::row('', $facet['fields'][''][1], self::plain($facets->data[$name]));
-            } elseif (in_array($name, FacetBook::MANY, true)) {
+            } elseif (FacetBook::isMany($name)) {
                 foreach ($facets->children($name) as $index => $group) {
                     $title = $group->data['name'] ?? $group->data['family'] ?? '';
                     $called = is_string($title) && $title !== '' ? $title : (string) ($index + 1);

@@ -142,7 +142,12 @@ final class PowerReader
     public static function protector(?Fields $protector): ?Protector
     {
         return $protector === null ? null : new Protector(
-            $protector->strings('chemistries'), $protector->int('series'), $protector->figure('cutOffV', 'V'), $protector->figure('mostMa', 'mA'), $protector->figure('recoveryV', 'V'), $protector->yesNo('latches'),
+            $protector->strings('chemistries'),
+            $protector->int('series'),
+            $protector->figure('cutOffV', 'V'),
+            $protector->figure('mostMa', 'mA'),
+            $protector->figure('recoveryV', 'V'),
+            $protector->yesNo('latches'),
         );
     }
 
@@ -150,7 +155,11 @@ final class PowerReader
     public static function switch(?Fields $switch): ?PowerSwitch
     {
         return $switch === null ? null : new PowerSwitch(
-            $switch->string('kind', 'slide'), $switch->figure('ratingMa', 'mA'), $switch->figure('ratingV', 'V'), $switch->figure('travelMm', 'mm'), $switch->bool('carriesPower', true),
+            $switch->string('kind', 'slide'),
+            $switch->figure('ratingMa', 'mA'),
+            $switch->figure('ratingV', 'V'),
+            $switch->figure('travelMm', 'mm'),
+            $switch->bool('carriesPower', true),
         );
     }
 

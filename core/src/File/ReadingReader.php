@@ -91,7 +91,14 @@ final class ReadingReader
             ReadingKind::Sweep => new Sweep($taken, self::steps($fields), $fields->has('signal') ? $fields->yesNo('signal') : YesNo::Unknown),
             ReadingKind::Draw => new Draw($taken, $fields->oneOf('state', MeteredState::class), $number('volts'), $number('milliamps')),
             ReadingKind::Run => new Run(
-                $taken, $number('hours'), $fields->oneOf('stopped', Stopped::class), $fields->string('profile', ''), $fields->number('brightness'), $fields->number('airC'), $fields->number('wattHours'), self::log($fields),
+                $taken,
+                $number('hours'),
+                $fields->oneOf('stopped', Stopped::class),
+                $fields->string('profile', ''),
+                $fields->number('brightness'),
+                $fields->number('airC'),
+                $fields->number('wattHours'),
+                self::log($fields),
             ),
             ReadingKind::Charge => new Charge(
                 $taken,

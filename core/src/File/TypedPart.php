@@ -28,7 +28,7 @@ final class TypedPart
             if (! isset($facets[$name]) || isset($facet['fields'][''])) {
                 continue;
             }
-            if (in_array($name, FacetBook::MANY, true)) {
+            if (FacetBook::isMany($name)) {
                 $groups = is_array($facets[$name]) ? $facets[$name] : [];
                 foreach ($groups as $index => $group) {
                     $groups[$index] = is_array($group) ? self::group($group, $facet['fields'], "facets/{$name}/{$index}", $problems) : $group;
@@ -54,7 +54,7 @@ final class TypedPart
     private static function groups(array $facets): array|\stdClass
     {
         foreach ($facets as $name => $facet) {
-            if ($facet === [] && ! in_array($name, FacetBook::MANY, true)) {
+            if ($facet === [] && ! FacetBook::isMany($name)) {
                 $facets[$name] = new \stdClass;
             }
         }

@@ -34,7 +34,12 @@ final class EnergyUsed
     public function toArray(): array
     {
         return array_map(static fn (float $wh): float => round($wh, 3), [
-            'stored' => $this->storedWh, 'used' => $this->usedWh, 'converters' => $this->converterWh, 'leads' => $this->leadWh, 'inside' => $this->insideWh, 'rate' => $this->rateWh,
+            'stored' => $this->storedWh,
+            'used' => $this->usedWh,
+            'converters' => $this->converterWh,
+            'leads' => $this->leadWh,
+            'inside' => $this->insideWh,
+            'rate' => $this->rateWh,
         ]);
     }
 }

@@ -41,7 +41,11 @@ final class PackModel
         /** Amps above which protection trips; null when it has no such limit. */
         public readonly ?float $tripA,
     ) {
-        $this->rest = self::$curves["{$chemistry} {$cellFullV} {$cellNominalV} {$cellEmptyV}"] ??= Chemistry::openCircuitVolts($chemistry, $cellFullV, $cellNominalV, $cellEmptyV);
+        $this->rest = self::$curves["{$chemistry} {$cellFullV} {$cellNominalV} {$cellEmptyV}"] ??= Chemistry::openCircuitVolts(
+            $chemistry,
+            $cellFullV,
+            $cellNominalV,
+            $cellEmptyV);
         $this->last = count($this->rest) - 1;
         [$hours, $this->exponent] = Chemistry::rate($chemistry);
         $this->gentleA = $ratedCoulombs / 3600 / $hours;

@@ -29,7 +29,12 @@ final class Sampling
     private const WORTH = 0.01;
 
     private const KEYS = [
-        'capacity' => 'capacity', 'share' => 'usable share', 'resistance' => 'internal resistance', 'cut-off' => 'cut-off', 'trip' => 'tripping current', 'cycles' => 'age',
+        'capacity' => 'capacity',
+        'share' => 'usable share',
+        'resistance' => 'internal resistance',
+        'cut-off' => 'cut-off',
+        'trip' => 'tripping current',
+        'cycles' => 'age',
         'draw' => 'draw', 'efficiency' => 'efficiency', 'idle' => 'own idle draw', 'dropout' => 'dropout',
     ];
 

@@ -64,7 +64,14 @@ final class TreeView
     {
         $isPack = $source->part->pack !== null;
         $says = implode(', ', array_map(static fn (Line $line): string => $line->name(), self::inTheLead($source, $build)));
-        $this->nodes[] = ['id' => $source->id, 'parent' => null, 'kind' => 'source', 'line' => $source->id, 'name' => $source->name(), 'says' => $says, 'holds' => true,
+        $this->nodes[] = [
+            'id' => $source->id,
+            'parent' => null,
+            'kind' => 'source',
+            'line' => $source->id,
+            'name' => $source->name(),
+            'says' => $says,
+            'holds' => true,
             'values' => $this->values(
                 static fn (array $flow): ?array => $isPack ? ['volts' => $flow[1], 'amps' => $flow[2], 'watts' => $flow[1] * $flow[2], 'lost' => 0.0] : null,
             )];
@@ -83,13 +90,22 @@ final class TreeView
     private function addRail(Rail $rail, string $parent): void
     {
         $flow = $this->flows['usual'];
-        $this->nodes[] = ['id' => $rail->id, 'parent' => $parent, 'kind' => 'rail', 'line' => $rail->line->id, 'name' => $rail->name, 'says' => $rail->volts->says(),
+        $this->nodes[] = [
+            'id' => $rail->id,
+            'parent' => $parent,
+            'kind' => 'rail',
+            'line' => $rail->line->id,
+            'name' => $rail->name,
+            'says' => $rail->volts->says(),
             'holds' => $flow === null || ($flow[0]->rails[$rail->id]['holds'] ?? true),
-            'values' => $this->circuit === null ? self::stated($rail->volts, $rail->watts, $rail->missing === []) : $this->values(static function (array $flow) use ($rail): ?array {
-                $one = $flow[0]->rails[$rail->id] ?? null;
+            'values' => $this->circuit === null ? self::stated(
+                $rail->volts,
+                $rail->watts,
+                $rail->missing === []) : $this->values(static function (array $flow) use ($rail): ?array {
+                    $one = $flow[0]->rails[$rail->id] ?? null;
 
-                return $one === null ? null : ['volts' => $one['volts'], 'amps' => $one['amps'], 'watts' => $one['watts'], 'lost' => $one['lost']];
-            })];
+                    return $one === null ? null : ['volts' => $one['volts'], 'amps' => $one['amps'], 'watts' => $one['watts'], 'lost' => $one['lost']];
+                })];
         $this->addFeeds($rail, $rail->id);
     }
 
@@ -100,12 +116,22 @@ final class TreeView
             $line = $feed->line;
             [$watts, , $missing] = $this->tree->demandOf($feed);
             $times = $line->quantity > 1 ? "{$line->quantity} × " : '';
-            $this->nodes[] = ['id' => "feed {$key}", 'parent' => $parent, 'kind' => $line->part->isConverter() ? 'converter' : 'load', 'line' => $line->id, 'name' => $times.$line->name(), 'says' => $feed->input->name, 'holds' => true,
-                'values' => $this->circuit === null ? self::stated($rail->volts, $watts, $missing === []) : $this->values(static function (array $flow) use ($key): ?array {
-                    $one = $flow[0]->feeds[$key] ?? null;
+            $this->nodes[] = [
+                'id' => "feed {$key}",
+                'parent' => $parent,
+                'kind' => $line->part->isConverter() ? 'converter' : 'load',
+                'line' => $line->id,
+                'name' => $times.$line->name(),
+                'says' => $feed->input->name,
+                'holds' => true,
+                'values' => $this->circuit === null ? self::stated(
+                    $rail->volts,
+                    $watts,
+                    $missing === []) : $this->values(static function (array $flow) use ($key): ?array {
+                        $one = $flow[0]->feeds[$key] ?? null;
 
-                    return $one === null ? null : [...$one, 'lost' => 0.0];
-                })];
+                        return $one === null ? null : [...$one, 'lost' => 0.0];
+                    })];
             if ($key === $line->id && $line->part->pack === null && $line->part->poweredBy === PoweredBy::ItsOwn) {
                 foreach ($this->tree->railsOf($line) as $below) {
                     if ($below->loads !== []) {

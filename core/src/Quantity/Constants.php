@@ -23,7 +23,14 @@ final class Constants
     /** Milliamps a connector family is made for, from the standards and drawings of the families; a maker's figure outranks it. */
     public const CONNECTOR_MA = [
         'usb-c' => 3000.0, 'usb-a' => 1500.0, 'usb-b' => 1500.0, 'usb-micro' => 1800.0, 'usb-mini' => 1000.0,
-        'barrel-5.5' => 5000.0, 'barrel-4.0' => 3000.0, 'barrel-3.5' => 2000.0, 'jst-1.0' => 1000.0, 'jst-1.25' => 1000.0, 'jst-2.0' => 2000.0, 'jst-2.5' => 3000.0, 'xt30' => 15000.0,
+        'barrel-5.5' => 5000.0,
+        'barrel-4.0' => 3000.0,
+        'barrel-3.5' => 2000.0,
+        'jst-1.0' => 1000.0,
+        'jst-1.25' => 1000.0,
+        'jst-2.0' => 2000.0,
+        'jst-2.5' => 3000.0,
+        'xt30' => 15000.0,
     ];
 
     /** Milliamps that a computer's USB port gives for sure when its maker says no more, by the standards. */
@@ -109,7 +116,13 @@ final class Constants
 
     /** What a tool of a hobby bench usually costs, in euros; our estimate, for a first idea. */
     public const TOOL_EUR = [
-        'soldering iron' => '35.00', 'multimeter' => '20.00', 'bench supply' => '60.00', 'printer' => '220.00', 'saw' => '15.00', 'drill' => '45.00', 'callipers' => '15.00',
+        'soldering iron' => '35.00',
+        'multimeter' => '20.00',
+        'bench supply' => '60.00',
+        'printer' => '220.00',
+        'saw' => '15.00',
+        'drill' => '45.00',
+        'callipers' => '15.00',
         'crimping tool' => '22.00', 'hot air' => '55.00', 'small screwdrivers' => '10.00', 'spare screen' => '40.00', 'card writer' => '8.00',
     ];
 

@@ -116,8 +116,15 @@ final class BenchReport
         $round = static fn (?float $value): ?float => $value === null || ! is_finite($value) ? null : round($value, 3);
 
         return [
-            'reading' => $test->reading->id, 'takenOn' => (string) $test->reading->takenOn, 'part' => $test->reading->part, 'profile' => $test->reading->profile, 'simulated' => $test->reading->taken->simulated,
-            'measuredHours' => $round($test->measuredHours), 'predictedHours' => $round($test->predictedHours), 'leastHours' => $round($test->leastHours), 'mostHours' => $round($test->mostHours),
+            'reading' => $test->reading->id,
+            'takenOn' => (string) $test->reading->takenOn,
+            'part' => $test->reading->part,
+            'profile' => $test->reading->profile,
+            'simulated' => $test->reading->taken->simulated,
+            'measuredHours' => $round($test->measuredHours),
+            'predictedHours' => $round($test->predictedHours),
+            'leastHours' => $round($test->leastHours),
+            'mostHours' => $round($test->mostHours),
             'ratio' => $round($test->ratio()), 'within' => $test->isWithin(), 'says' => $test->says(),
             'predicted' => array_map(
                 static fn (array $row): array => [round($row['h'], 4), round($row['volts'], 3), round($row['amps'], 4)],

@@ -44,7 +44,9 @@ final readonly class SizingReport
             'leftCm3' => $this->left->cm3 === null ? null : round($this->left->cm3, 1),
             'leftWants' => $this->left->wants === null || $this->left->figure === null
                 ? null
-                : Measuring::name($this->left->figure)." of {$this->left->wants->name()}", 'roomCm3' => $this->roomCm3 === null ? null : round($this->roomCm3, 1),
+                : Measuring::name($this->left->figure)." of {$this->left->wants->name()}", 'roomCm3' => $this->roomCm3 === null ? null : round(
+                    $this->roomCm3,
+                    1),
             'within' => array_map(
                 static fn (array $one): array => [
                     'part' => $one['part']->id,

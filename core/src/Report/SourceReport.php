@@ -111,7 +111,12 @@ final readonly class SourceReport
     {
         return [
             'rows' => array_map(static fn (array $row): array => [
-                'key' => $row['key'], 'line' => $row['line']->id, 'name' => $row['name'], 'watts' => array_map(self::round(...), $row['watts']), 'fromSource' => self::round($row['fromSource']), 'share' => self::round($row['share']),
+                'key' => $row['key'],
+                'line' => $row['line']->id,
+                'name' => $row['name'],
+                'watts' => array_map(self::round(...), $row['watts']),
+                'fromSource' => self::round($row['fromSource']),
+                'share' => self::round($row['share']),
             ], $budget->rows),
             'total' => array_map(self::round(...), $budget->total), 'mean' => self::round($budget->mean), 'lost' => self::round($budget->lost),
         ];
@@ -131,13 +136,19 @@ final readonly class SourceReport
     private static function charge(ChargePlan $plan): array
     {
         $one = static fn (?Charging $charging): ?array => $charging === null ? null : [
-            'hoursTo80' => self::round($charging->hoursTo80), 'hoursToFull' => self::round($charging->hoursToFull), 'hoursAtFullVolts' => self::round($charging->hoursAtFullVolts),
+            'hoursTo80' => self::round($charging->hoursTo80),
+            'hoursToFull' => self::round($charging->hoursToFull),
+            'hoursAtFullVolts' => self::round($charging->hoursAtFullVolts),
             'mostHeatW' => self::round($charging->mostHeatW), 'heldBack' => $charging->heldBack,
             'rows' => array_map(static fn (array $row): array => array_map(self::round(...), $row), self::thinned($charging->rows, 4)),
         ];
 
         return [
-            'charger' => $plan->path->line->id, 'chargerName' => $plan->path->line->name(), 'source' => $plan->path->source?->id, 'sourceName' => $plan->path->source?->name(), 'inSun' => $plan->path->isInSun(),
+            'charger' => $plan->path->line->id,
+            'chargerName' => $plan->path->line->name(),
+            'source' => $plan->path->source?->id,
+            'sourceName' => $plan->path->source?->name(),
+            'inSun' => $plan->path->isInSun(),
             'pastPack' => $plan->path->charger->powerPath->value, 'atRest' => $one($plan->atRest), 'inPlay' => $one($plan->inPlay),
             'netMa' => self::round($plan->netMa), 'playW' => self::round($plan->playW), 'hottestC' => self::round($plan->hottestC),
             'missing' => array_map(self::gap(...), $plan->missing),

@@ -41,8 +41,16 @@ final readonly class PackChoice
         $offer = $this->part->bestOffer();
 
         return [
-            'part' => $this->part->id, 'name' => $this->part->name, 'chemistry' => $this->part->pack->chemistry ?? '', 'series' => $this->part->pack->series ?? 1,
-            'sealed' => $this->part->pack->sealed ?? false, 'oneHours' => self::hours($this->one), 'count' => $this->count, 'hours' => self::hours($this->reached), 'does' => $this->does, 'fits' => $this->fits,
+            'part' => $this->part->id,
+            'name' => $this->part->name,
+            'chemistry' => $this->part->pack->chemistry ?? '',
+            'series' => $this->part->pack->series ?? 1,
+            'sealed' => $this->part->pack->sealed ?? false,
+            'oneHours' => self::hours($this->one),
+            'count' => $this->count,
+            'hours' => self::hours($this->reached),
+            'does' => $this->does,
+            'fits' => $this->fits,
             'cm3' => $this->cm3 === null ? null : round($this->cm3, 1), 'grams' => $this->grams === null ? null : round($this->grams, 1),
             'price' => $offer === null ? null : $offer->price->times($this->count)->toArray(),
             'why' => $this->why(), 'clashes' => $this->clashes,

@@ -41,7 +41,13 @@ final readonly class Run extends Reading
     public function ownFields(): array
     {
         return [
-            'profile' => $this->profile, 'brightness' => $this->brightness, 'hours' => $this->hours, 'stopped' => $this->stopped->value, 'airC' => $this->airC, 'log' => $this->log, 'wattHours' => $this->wattHours,
+            'profile' => $this->profile,
+            'brightness' => $this->brightness,
+            'hours' => $this->hours,
+            'stopped' => $this->stopped->value,
+            'airC' => $this->airC,
+            'log' => $this->log,
+            'wattHours' => $this->wattHours,
         ];
     }
 }

@@ -123,7 +123,9 @@ final class AudioPath extends WholeRule
         return $this->answer(Verdict::Clash, [$amp, $near ?? $board], fn (): Words => new Words($near === null
             ? "{$board->name()} gives no sound that {$amp->name()} understands."
             : "No lead goes from {$near->name()} to {$amp->name()}.", $working, $near === null ? 'no signal in common' : 'the lead is missing', [
-                $this->swap($amp, 'Take an amplifier that the board can feed'), Remedy::add(Role::Cable, 'Add a lead or a USB sound adapter'), $this->swap($board, 'Take a board with that output'),
+                $this->swap($amp, 'Take an amplifier that the board can feed'),
+                Remedy::add(Role::Cable, 'Add a lead or a USB sound adapter'),
+                $this->swap($board, 'Take a board with that output'),
             ]));
     }
 

@@ -129,7 +129,10 @@ final class Fasteners extends WholeRule
         };
 
         return $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, [
-            $this->row("{$line->name()}, length", $screw->lengthMm), $this->row('Clamped', $post->clampMm), $this->row('Post takes', $post->depthMm), $this->count(
+            $this->row("{$line->name()}, length", $screw->lengthMm),
+            $this->row('Clamped', $post->clampMm),
+            $this->row('Post takes', $post->depthMm),
+            $this->count(
                 "Grip wanted in a {$post->holdsBy}",
                 $needs,
                 'mm',

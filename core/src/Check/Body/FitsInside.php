@@ -157,22 +157,25 @@ final class FitsInside extends WholeRule
         $working[] = $this->row('All parts inside, as blocks', Figure::exactly($filled, 'cm³'));
         $working[] = $this->row("{$bodyLine->name()}, room inside", Figure::exactly($room, 'cm³', $cavity->lengthMm->source));
 
-        return $this->answer($verdict, [$bodyLine], fn (): Words => new Words(sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),
-            match ($verdict) {
-                Verdict::Clash => '; wires, switches and screws find no place.',
-                Verdict::Tight => '; wires and switches will be a squeeze.',
-                default => '.',
-            }), $working, sprintf(
-                'up to %s %% is easy, up to %s %% can be done',
-                Number::says($this->packingEasy * 100),
-                Number::says($this->packingMost * 100),
-            ), $verdict === Verdict::Fits ? [] : [
-                Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
-                ...array_map(
-                    static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"),
-                    array_slice($sized, 0, 3),
-                ),
-            ]), 'together');
+        return $this->answer(
+            $verdict,
+            [$bodyLine],
+            fn (): Words => new Words(sprintf('The parts take %s %% of the room in %s%s', Number::says($share * 100), $bodyLine->name(),
+                match ($verdict) {
+                    Verdict::Clash => '; wires, switches and screws find no place.',
+                    Verdict::Tight => '; wires and switches will be a squeeze.',
+                    default => '.',
+                }), $working, sprintf(
+                    'up to %s %% is easy, up to %s %% can be done',
+                    Number::says($this->packingEasy * 100),
+                    Number::says($this->packingMost * 100),
+                ), $verdict === Verdict::Fits ? [] : [
+                    Remedy::swap($bodyLine->id, $bodyLine->role, 'Take a larger body'),
+                    ...array_map(
+                        static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something smaller for {$line->name()}"),
+                        array_slice($sized, 0, 3),
+                    ),
+                ]), 'together');
     }
 
     /** @return iterable<Finding> */

@@ -63,7 +63,10 @@ final class Openings extends WholeRule
         if ($index === null) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
                 fn (): Words => new Words($cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."
-                    : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.", [$need], 'no opening for it', $this->remedies($line, $bodyLine, $cuttable)), $about);
+                    : "{$bodyLine->name()} has no opening for the {$socket->name} of {$line->name()}, and cannot be cut.",
+                    [$need],
+                    'no opening for it',
+                    $this->remedies($line, $bodyLine, $cuttable)), $about);
         }
         $opening = $free[$index];
         unset($free[$index]);

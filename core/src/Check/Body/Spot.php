@@ -33,13 +33,16 @@ final class Spot extends WholeRule
             if (count($lines) > 1 || $lines[0]->quantity > 1) {
                 yield $this->shared((string) $spot, $lines, $named, array_keys($taken));
             } elseif ($body !== null && $named !== [] && ! in_array($spot, $named, true)) {
-                yield $this->answer(Verdict::Clash, [$lines[0], $body], fn (): Words => new Words("{$lines[0]->name()} goes to the {$spot}, and {$body->name()} has no such place.", [
-                    $this->text("{$body->name()}, places", implode(', ', $named)),
-                ], 'no such place', [
-                    $this->swap($lines[0]),
-                    $this->swap($body, 'Take a body with that place'),
-                    Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken))),
-                ]));
+                yield $this->answer(
+                    Verdict::Clash,
+                    [$lines[0], $body],
+                    fn (): Words => new Words("{$lines[0]->name()} goes to the {$spot}, and {$body->name()} has no such place.", [
+                        $this->text("{$body->name()}, places", implode(', ', $named)),
+                    ], 'no such place', [
+                        $this->swap($lines[0]),
+                        $this->swap($body, 'Take a body with that place'),
+                        Remedy::byHand(self::elsewhere($lines[0], $named, array_keys($taken))),
+                    ]));
             } else {
                 yield $this->answer(
                     Verdict::Fits,

@@ -48,10 +48,14 @@ final class Variant extends LineRule
                         fn (): Words => new Words("{$other->name()} is the variant that {$line->name()} was made for.", $working, 'same'),
                         $key,
                     )
-                    : $this->answer(Verdict::Clash, [$line, $other], fn (): Words => new Words("{$line->name()} was made for {$wanted}; {$other->name()} is {$has}.", $working, 'different', [
-                        Remedy::swap($line->id, $line->role, "Take the other variant of {$line->name()}"),
-                        Remedy::swap($other->id, $other->role, "Take the other variant of {$other->name()}"),
-                    ]), $key);
+                    : $this->answer(Verdict::Clash, [$line, $other], fn (): Words => new Words(
+                        "{$line->name()} was made for {$wanted}; {$other->name()} is {$has}.",
+                        $working,
+                        'different',
+                        [
+                            Remedy::swap($line->id, $line->role, "Take the other variant of {$line->name()}"),
+                            Remedy::swap($other->id, $other->role, "Take the other variant of {$other->name()}"),
+                        ]), $key);
             }
         }
     }

@@ -53,9 +53,13 @@ final class BoardFit extends LineRule
                     [Remedy::add(Role::Controls, 'Add that controller board'), $this->swap($line, 'Take controls that stand alone')],
                 ),
             ),
-            default => $this->answer(Verdict::Clash, [$line, $boards[0]], fn (): Words => new Words("{$line->name()} was made for \"{$madeFor}\"; its contacts miss those of {$boards[0]->name()}.", $working, 'different', [
-                $this->swap($line, 'Take the ones made for this board'), $this->swap($boards[0], 'Take the board they were made for'),
-            ])),
+            default => $this->answer(Verdict::Clash, [$line, $boards[0]], fn (): Words => new Words(
+                "{$line->name()} was made for \"{$madeFor}\"; its contacts miss those of {$boards[0]->name()}.",
+                $working,
+                'different',
+                [
+                    $this->swap($line, 'Take the ones made for this board'), $this->swap($boards[0], 'Take the board they were made for'),
+                ])),
         };
     }
 }

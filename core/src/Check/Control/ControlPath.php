@@ -78,12 +78,16 @@ final class ControlPath extends LineRule
             }
         }
 
-        return $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words("{$line->name()} speaks ".implode(' or ', $controls->speaks).', and nothing here listens.', $tried, 'no way to the computer', [
-            $this->swap($line, 'Take controls that the board hears'),
-            Remedy::add(Role::Controls, 'Add a controller board'),
-            Remedy::add(Role::Cable, 'Add a USB Wi-Fi and Bluetooth adapter, or a hub'),
-            $this->swap($board, 'Take a board that hears them'),
-        ]));
+        return $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words(
+            "{$line->name()} speaks ".implode(' or ', $controls->speaks).', and nothing here listens.',
+            $tried,
+            'no way to the computer',
+            [
+                $this->swap($line, 'Take controls that the board hears'),
+                Remedy::add(Role::Controls, 'Add a controller board'),
+                Remedy::add(Role::Cable, 'Add a USB Wi-Fi and Bluetooth adapter, or a hub'),
+                $this->swap($board, 'Take a board that hears them'),
+            ]));
     }
 
     /** @return array{Line|Finding|null, string} who listens, or that nobody knows; and what to say of it */

@@ -86,13 +86,17 @@ final class Coverage extends WholeRule
             );
         }
 
-        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(ucfirst($games->class).' games need '.implode(' and ', $lacking).'.', $working, 'too few', [
-            Remedy::add(Role::Controls, 'Add what is lacking'),
-            ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
-            ...($games->touch
-                ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a touch panel'), $facts->filling(Role::Display))
-                : []),
-        ]), $about);
+        return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(
+            ucfirst($games->class).' games need '.implode(' and ', $lacking).'.',
+            $working,
+            'too few',
+            [
+                Remedy::add(Role::Controls, 'Add what is lacking'),
+                ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take other controls for {$line->name()}"), $lines),
+                ...($games->touch
+                    ? array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a touch panel'), $facts->filling(Role::Display))
+                    : []),
+            ]), $about);
     }
 
     /**
@@ -124,7 +128,10 @@ final class Coverage extends WholeRule
             $set = $touch ? $controls->together(new Controls(1, 0, 0, 0, 0, true)) : $controls;
             array_push($sets, ...array_fill(0, min($pieces, max(1, $games->players)), $set));
         }
-        $wealth = static fn (Controls $set): int => min($set->dPads, $games->dPads) + min($set->buttons, $games->buttons) + min($set->sticks, $games->sticks) + min($set->knobs, $games->knobs);
+        $wealth = static fn (Controls $set): int => min($set->dPads, $games->dPads)
+            + min($set->buttons, $games->buttons)
+            + min($set->sticks, $games->sticks)
+            + min($set->knobs, $games->knobs);
         usort($sets, static fn (Controls $a, Controls $b): int => $wealth($b) <=> $wealth($a));
         if ($games->players === 1) {
             return [[$sets === [] ? $loose : $sets[0]->together($loose)], 1];

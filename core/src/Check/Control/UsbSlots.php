@@ -61,13 +61,17 @@ final class UsbSlots extends WholeRule
                 .'; a keyboard for the first start has to wait its turn.',
             default => "{$needed} of {$there} USB sockets are taken.",
         };
-        yield $this->answer($verdict, [...$users, ...$givers], fn (): Words => new Words($says, $working, "{$needed} needed, {$there} there, ".$spare.' wanted to spare', $verdict === Verdict::Fits ? [] : [
-            Remedy::add(Role::Cable, 'Add a hub'),
-            ...array_map(
-                static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"),
-                [...$givers, ...$users],
-            ),
-        ]));
+        yield $this->answer($verdict, [...$users, ...$givers], fn (): Words => new Words(
+            $says,
+            $working,
+            "{$needed} needed, {$there} there, ".$spare.' wanted to spare',
+            $verdict === Verdict::Fits ? [] : [
+                Remedy::add(Role::Cable, 'Add a hub'),
+                ...array_map(
+                    static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take another part for {$line->name()}"),
+                    [...$givers, ...$users],
+                ),
+            ]));
     }
 
     private function sockets(Line $line, bool $given): int

@@ -47,17 +47,20 @@ final class AirInside extends WholeRule
         $limit = $cells === [] ? Constants::HAND_LIMIT_C + 20.0 : Constants::CELL_LIMIT_C;
         $verdict = self::byMargin($limit - $air, $facts->margin('heat-kelvin'));
 
-        yield $this->answer($verdict, [$bodyLine, ...$cells], fn (): Words => new Words(sprintf('At the heaviest the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
-            Verdict::Clash => $cells === [] ? '; the body gets too hot to hold.' : ': too hot for the cells. Hot lithium cells can burn.',
-            Verdict::Tight => ', close to the limit.',
-            default => '.',
-        }), [
-            ...WarmthRows::of($warmth),
-            $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet'),
-        ], 'room + watts ÷ (surface, vents, fan)', [
-            Remedy::add(Role::Cooling, 'Add a fan, with openings for it'),
-            $this->swap($bodyLine, 'Take a larger or better vented body'),
-            ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something cooler for {$line->name()}"), $facts->filling(Role::Board)),
-        ]));
+        yield $this->answer(
+            $verdict,
+            [$bodyLine, ...$cells],
+            fn (): Words => new Words(sprintf('At the heaviest the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
+                Verdict::Clash => $cells === [] ? '; the body gets too hot to hold.' : ': too hot for the cells. Hot lithium cells can burn.',
+                Verdict::Tight => ', close to the limit.',
+                default => '.',
+            }), [
+                ...WarmthRows::of($warmth),
+                $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet'),
+            ], 'room + watts ÷ (surface, vents, fan)', [
+                Remedy::add(Role::Cooling, 'Add a fan, with openings for it'),
+                $this->swap($bodyLine, 'Take a larger or better vented body'),
+                ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something cooler for {$line->name()}"), $facts->filling(Role::Board)),
+            ]));
     }
 }

@@ -46,11 +46,15 @@ final class Airflow extends LineRule
         }
         $working = [$this->row("{$line->name()} wants", $cooling->ventMm2->times($line->quantity)), $this->row("{$bodyLine->name()} has", $body->ventMm2)];
         if ($body->drawn) {
-            return $this->answer(Verdict::Tight, [$line, $bodyLine], fn (): Words => new Words("{$bodyLine->name()} has to be drawn with {$cooling->ventMm2->says()} of openings for {$line->name()}, in and out together.", $working, 'holds when it is drawn so', [
-                Remedy::byHand(
-                    'Half of it low where the cool air comes in, half beside the fan. Slits of 2 mm keep fingers out.',
-                ), $this->swap($line, 'Take cooling without a fan'),
-            ]));
+            return $this->answer(Verdict::Tight, [$line, $bodyLine], fn (): Words => new Words(
+                "{$bodyLine->name()} has to be drawn with {$cooling->ventMm2->says()} of openings for {$line->name()}, in and out together.",
+                $working,
+                'holds when it is drawn so',
+                [
+                    Remedy::byHand(
+                        'Half of it low where the cool air comes in, half beside the fan. Slits of 2 mm keep fingers out.',
+                    ), $this->swap($line, 'Take cooling without a fan'),
+                ]));
         }
         if (! $body->ventMm2->isKnown()) {
             return $this->unmeasured($bodyLine, 'body.ventMm2', [$line], $working);

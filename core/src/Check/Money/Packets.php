@@ -44,7 +44,10 @@ final class Packets extends LineRule
             $of,
             $over,
         ), [
-            $this->count('Needed', $line->quantity), $this->count('In a packet', $of, '', 'listing'), $this->count('Packets', $packets), $this->count('Left over', $over),
+            $this->count('Needed', $line->quantity),
+            $this->count('In a packet', $of, '', 'listing'),
+            $this->count('Packets', $packets),
+            $this->count('Left over', $over),
         ], self::n($share * 100).' % left over', [
             $this->swap($line, 'Take a smaller packet'),
             Remedy::byHand('Share a packet with another builder, or keep the rest for the next build.'),

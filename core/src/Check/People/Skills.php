@@ -55,9 +55,13 @@ final class Skills extends LineRule
         $hazards = array_values(array_intersect($lacking, Constants::HAZARDOUS_SKILLS));
         $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
         yield $hazards !== []
-            ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.', $working, 'a mistake here can hurt someone', [
-                $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
-            ]))
+            ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words(
+                "{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.',
+                $working,
+                'a mistake here can hurt someone',
+                [
+                    $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
+                ]))
             : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
                 .implode(' and ', $lacking)
                 .', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [

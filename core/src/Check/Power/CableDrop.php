@@ -103,13 +103,19 @@ final class CableDrop extends FeedRule
         $verdict = self::byMargin($left - $feed->input->volts->least(), 0.0);
         $verdict = $verdict === Verdict::Fits && $warns->isKnown() && $left < $warns->most() ? Verdict::Tight : $verdict;
 
-        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf('At the peak %s V are lost in %s; %s V arrive at %s%s.', self::n($drop), $lead === null ? 'the wires' : $lead->name(), self::n($left), $line->name(), match ($verdict) {
-            Verdict::Clash => ', too few to run',
-            Verdict::Tight => ', where it shows its low-voltage warning',
-            default => '',
-        }), $working, 'volts left against the window and the warning', [
-            ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),
-            $this->swap($rail->line),
-        ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
+        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf(
+            'At the peak %s V are lost in %s; %s V arrive at %s%s.',
+            self::n($drop),
+            $lead === null ? 'the wires' : $lead->name(),
+            self::n($left),
+            $line->name(),
+            match ($verdict) {
+                Verdict::Clash => ', too few to run',
+                Verdict::Tight => ', where it shows its low-voltage warning',
+                default => '',
+            }), $working, 'volts left against the window and the warning', [
+                ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),
+                $this->swap($rail->line),
+            ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
     }
 }

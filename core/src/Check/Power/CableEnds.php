@@ -72,10 +72,14 @@ final class CableEnds extends LineRule
             }
         }
 
-        return $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.", $working, 'no sense resistors', [
-            Remedy::add(Role::Cable, 'Add a usb-a to usb-c lead'),
-            $this->swap($line, 'Take one whose inlet has its resistors'),
-            Remedy::byHand('Two resistors of 5.1 kΩ from the inlet\'s two sense contacts to minus; fine soldering.'),
-        ]), $socket->name);
+        return $this->answer(Verdict::Tight, [$line], fn (): Words => new Words(
+            "Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.",
+            $working,
+            'no sense resistors',
+            [
+                Remedy::add(Role::Cable, 'Add a usb-a to usb-c lead'),
+                $this->swap($line, 'Take one whose inlet has its resistors'),
+                Remedy::byHand('Two resistors of 5.1 kΩ from the inlet\'s two sense contacts to minus; fine soldering.'),
+            ]), $socket->name);
     }
 }

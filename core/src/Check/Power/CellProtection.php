@@ -67,9 +67,13 @@ final class CellProtection extends LineRule
             return;
         }
         yield $this->answer(Verdict::Clash, [$line],
-            fn (): Words => new Words("{$line->name()} has no protection and nothing in the parts list cuts it off. A shorted or over-emptied lithium cell can burn.", $working, 'one known protection is wanted', [
-                Remedy::add(Role::Regulator, 'Add a protection board for it'),
-                Remedy::swap($line->id, $line->role, 'Take a protected pack'),
-            ]));
+            fn (): Words => new Words(
+                "{$line->name()} has no protection and nothing in the parts list cuts it off. A shorted or over-emptied lithium cell can burn.",
+                $working,
+                'one known protection is wanted',
+                [
+                    Remedy::add(Role::Regulator, 'Add a protection board for it'),
+                    Remedy::swap($line->id, $line->role, 'Take a protected pack'),
+                ]));
     }
 }

@@ -49,9 +49,13 @@ final class ChargerMatch extends LineRule
         $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series}S");
         $chargers = $facts->with('charger');
         if ($chargers === []) {
-            return $this->answer(Verdict::Clash, [$packLine], fn (): Words => new Words("Nothing in the parts list can charge {$packLine->name()}.", [$wanted], 'no charger', [
-                Remedy::add(Role::Charger, 'Add a charger for it'),
-            ]));
+            return $this->answer(Verdict::Clash, [$packLine], fn (): Words => new Words(
+                "Nothing in the parts list can charge {$packLine->name()}.",
+                [$wanted],
+                'no charger',
+                [
+                    Remedy::add(Role::Charger, 'Add a charger for it'),
+                ]));
         }
         $right = $facts->chargerOf($packLine);
         $charger = $right?->part->charger;
@@ -60,13 +64,15 @@ final class ChargerMatch extends LineRule
             $other = $line->part->charger;
 
             return $this->answer(Verdict::Clash, [$line, $packLine],
-                fn (): Words => new Words("{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series}S). Charging cells with the wrong charger can set them on fire.", [
-                    $wanted,
-                    $this->text($line->name(), $other === null ? '' : self::made($other)),
-                ], 'chemistry or cell count differ', [
-                    $this->swap($line, 'Take a charger made for this pack'),
-                    $this->swap($packLine, 'Take a pack that this charger is made for'),
-                ]));
+                fn (): Words => new Words(
+                    "{$line->name()} is not made for {$packLine->name()} ({$pack->chemistry}, {$pack->series}S). Charging cells with the wrong charger can set them on fire.",
+                    [
+                        $wanted,
+                        $this->text($line->name(), $other === null ? '' : self::made($other)),
+                    ], 'chemistry or cell count differ', [
+                        $this->swap($line, 'Take a charger made for this pack'),
+                        $this->swap($packLine, 'Take a pack that this charger is made for'),
+                    ]));
         }
 
         return $this->fed($packLine, $right, $charger, [$wanted, $this->text($right->name(), self::made($charger))], $facts);

@@ -68,9 +68,13 @@ final class ParallelCells extends Rule
         }
         $working = [$this->text($one->name(), "{$a->chemistry}, {$a->series}S"), $this->text($other->name(), "{$b->chemistry}, {$b->series}S")];
         if ($a->chemistry !== $b->chemistry || $a->series !== $b->series) {
-            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} must not be in parallel: one would pour into the other.", $working, 'chemistry or cell count differ', [
-                $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
-            ]), $other->id);
+            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words(
+                "{$one->name()} and {$other->name()} must not be in parallel: one would pour into the other.",
+                $working,
+                'chemistry or cell count differ',
+                [
+                    $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
+                ]), $other->id);
         }
         foreach ([[$one, $a], [$other, $b]] as [$line, $pack]) {
             if (! $pack->capacityMah->isKnown()) {
@@ -78,9 +82,12 @@ final class ParallelCells extends Rule
             }
         }
         if (abs($a->capacityMah->usual() - $b->capacityMah->usual()) > 0.1 * max($a->capacityMah->usual(), $b->capacityMah->usual())) {
-            return $this->answer(Verdict::Tight, [$one, $other], fn (): Words => new Words("{$one->name()} and {$other->name()} differ in capacity; the smaller one ages faster.", [
-                ...$working, $this->row($one->name(), $a->capacityMah), $this->row($other->name(), $b->capacityMah),
-            ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')]), $other->id);
+            return $this->answer(
+                Verdict::Tight,
+                [$one, $other],
+                fn (): Words => new Words("{$one->name()} and {$other->name()} differ in capacity; the smaller one ages faster.", [
+                    ...$working, $this->row($one->name(), $a->capacityMah), $this->row($other->name(), $b->capacityMah),
+                ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')]), $other->id);
         }
 
         return $this->levelled([$one, $other], $a, "{$one->name()} and {$other->name()}", $facts);

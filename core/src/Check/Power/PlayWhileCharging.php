@@ -58,7 +58,10 @@ final class PlayWhileCharging extends LineRule
             $wanted = $facts->brief()->playWhileCharging === true;
 
             return $this->answer($wanted ? Verdict::Clash : Verdict::Tight, $lines,
-                fn (): Words => new Words("{$line->name()} cannot tell what the cells take from what the play takes; switch off while it charges.", $working, $wanted
+                fn (): Words => new Words(
+                    "{$line->name()} cannot tell what the cells take from what the play takes; switch off while it charges.",
+                    $working,
+                    $wanted
                     ? 'the brief wants to play while it charges'
                     : 'holds when it is switched off', [
                         $this->swap($line, 'Take a charger that feeds the loads past the pack'),

@@ -77,20 +77,23 @@ final class RailCurrent extends RailRule
             default => Verdict::Fits,
         };
 
-        return $this->answer($verdict, [$rail->line, ...$rail->loads], fn (): Words => new Words(sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
-            $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
-            $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf(
-                '%s %% of the continuous rating; above %s %% counts as tight',
-                Number::says($share * 100),
-                Number::says($tightAt * 100),
-            ), $verdict === Verdict::Fits ? [] : [
-                Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
-                Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
-                ...array_map(
-                    static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"),
-                    $rail->loads,
-                ),
-            ]), $rail->name);
+        return $this->answer(
+            $verdict,
+            [$rail->line, ...$rail->loads],
+            fn (): Words => new Words(sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
+                $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
+                $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf(
+                    '%s %% of the continuous rating; above %s %% counts as tight',
+                    Number::says($share * 100),
+                    Number::says($tightAt * 100),
+                ), $verdict === Verdict::Fits ? [] : [
+                    Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
+                    Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
+                    ...array_map(
+                        static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"),
+                        $rail->loads,
+                    ),
+                ]), $rail->name);
     }
 
     /** @return list<WorkingLine> */

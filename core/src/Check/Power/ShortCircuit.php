@@ -70,11 +70,15 @@ final class ShortCircuit extends LineRule
         }
 
         return $this->answer($pack->isLithium() ? Verdict::Clash : Verdict::Tight, [$line],
-            fn (): Words => new Words("Nothing opens when {$line->name()} is shorted: wires glow before the cells are empty.", $working, 'no fuse and no protection', [
-                Remedy::add(Role::Material, 'Add a fuse near the pack'),
-                Remedy::add(Role::Regulator, 'Add a protection board'),
-                $this->swap($line, 'Take a protected pack'),
-            ]));
+            fn (): Words => new Words(
+                "Nothing opens when {$line->name()} is shorted: wires glow before the cells are empty.",
+                $working,
+                'no fuse and no protection',
+                [
+                    Remedy::add(Role::Material, 'Add a fuse near the pack'),
+                    Remedy::add(Role::Regulator, 'Add a protection board'),
+                    $this->swap($line, 'Take a protected pack'),
+                ]));
     }
 
     private function rated(Line $line, Pack $pack, Line $fuseLine, Fuse $fuse, Facts $facts): Finding

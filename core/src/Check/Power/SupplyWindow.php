@@ -122,7 +122,10 @@ final class SupplyWindow extends Rule
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
         $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
 
-        return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}."
+        return $this->answer(
+            $verdict,
+            [$line, $rail->line],
+            fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}."
             .($breaks ? ' That is above its absolute maximum.' : ''), $working, sprintf(
                 '%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)',
                 self::n($below),

@@ -71,12 +71,20 @@ final class DriverKnown extends LineRule
                 [$line, $board],
                 fn (): Words => new Words("{$board->name()} knows {$line->name()} once its lines are set.", $working, 'lines to set, written down as a step'),
             ),
-            DriverState::Open => $this->answer(Verdict::Tight, [$line, $board], fn (): Words => new Words("{$line->name()} waits for others: its driver for {$board->name()} is still being written; {$again}.", $working, 'open, waiting on others', [
-                Remedy::byHand("Build without it for now and {$again}."), $this->swap($line, 'Take one that is known today'),
-            ])),
-            default => $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words("There is no driver for {$line->name()} on {$board->name()}.", $working, 'no driver', [
-                $this->swap($line, 'Take one that the board knows'), $this->swap($board, 'Take a board that knows it'),
-            ])),
+            DriverState::Open => $this->answer(Verdict::Tight, [$line, $board], fn (): Words => new Words(
+                "{$line->name()} waits for others: its driver for {$board->name()} is still being written; {$again}.",
+                $working,
+                'open, waiting on others',
+                [
+                    Remedy::byHand("Build without it for now and {$again}."), $this->swap($line, 'Take one that is known today'),
+                ])),
+            default => $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words(
+                "There is no driver for {$line->name()} on {$board->name()}.",
+                $working,
+                'no driver',
+                [
+                    $this->swap($line, 'Take one that the board knows'), $this->swap($board, 'Take a board that knows it'),
+                ])),
         };
     }
 }

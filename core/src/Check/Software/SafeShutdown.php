@@ -50,14 +50,18 @@ final class SafeShutdown extends LineRule
         }
         $gauge = $facts->with('gauge')[0] ?? null;
         if ($gauge === null || $gauge->part->gauge === null) {
-            return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words("Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.", $working, 'holds when it is shut down by hand in time', [
-                Remedy::add(Role::Charger, 'Add a managed board that gives a low-battery warning'), $this->swap(
-                    $facts->with('pack')[0],
-                    'Take a pack that gives a low-battery warning',
-                ), Remedy::byHand(
-                    'Keep a second card with a copy; shut down by the menu when the play gets long.',
-                ),
-            ]));
+            return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words(
+                "Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.",
+                $working,
+                'holds when it is shut down by hand in time',
+                [
+                    Remedy::add(Role::Charger, 'Add a managed board that gives a low-battery warning'), $this->swap(
+                        $facts->with('pack')[0],
+                        'Take a pack that gives a low-battery warning',
+                    ), Remedy::byHand(
+                        'Keep a second card with a copy; shut down by the menu when the play gets long.',
+                    ),
+                ]));
         }
         if (! $gauge->part->gauge->warningSeconds->isKnown()) {
             return $this->unmeasured($gauge, 'gauge.warningSeconds', [$board], $working);

@@ -53,7 +53,10 @@ final class FirstStart extends WholeRule
         yield $this->answer($spare ? Verdict::Fits : Verdict::Tight, [$board, ...$displays],
             fn (): Words => new Words($spare
                 ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up."
-                : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.", $working, 'another screen at first', [
+                : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.",
+                $working,
+                'another screen at first',
+                [
                     Remedy::add(Role::Tool, 'Have a spare screen on the bench'),
                     Remedy::brief('Tick a spare screen in the brief, if there is one'),
                     Remedy::byHand('Set everything up from another computer over the network or a serial lead.'),

@@ -82,10 +82,14 @@ final class VideoMode extends LineRule
             return $this->unmeasured($board, 'video.ownModes', [$display], $working, $display->id);
         }
         if ($video->ownModes === YesNo::Yes) {
-            return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} gives {$display->name()} its {$own} once a line is set.", $working, 'holds with a line in the set-up', [
-                Remedy::byHand("Set {$own} at 60 Hz as the board's own format before the first start with this display."),
-                $this->swap($display, 'Take a display with a common format'),
-            ]));
+            return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words(
+                "{$board->name()} gives {$display->name()} its {$own} once a line is set.",
+                $working,
+                'holds with a line in the set-up',
+                [
+                    Remedy::byHand("Set {$own} at 60 Hz as the board's own format before the first start with this display."),
+                    $this->swap($display, 'Take a display with a common format'),
+                ]));
         }
         if ($panel->modes === null) {
             return $this->unmeasured($display, 'panel.modes', [$board], $working);
@@ -98,15 +102,23 @@ final class VideoMode extends LineRule
         foreach ($video->modes as $mode) {
             foreach ($panel->modes as $taken) {
                 if ($mode->widthPx === $taken->widthPx && $mode->heightPx === $taken->heightPx) {
-                    return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words("{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.", $working, 'scaled, so a little soft', [
-                        $this->swap($display, 'Take a display whose own pixels the board gives'), $this->swap($board, 'Take a board that gives these pixels'),
-                    ]));
+                    return $this->answer(Verdict::Tight, [$display, $board], fn (): Words => new Words(
+                        "{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.",
+                        $working,
+                        'scaled, so a little soft',
+                        [
+                            $this->swap($display, 'Take a display whose own pixels the board gives'), $this->swap($board, 'Take a board that gives these pixels'),
+                        ]));
                 }
             }
         }
 
-        return $this->answer(Verdict::Clash, [$display, $board], fn (): Words => new Words("No picture format is known to both {$board->name()} and {$display->name()}.", $working, 'nothing in common', [
-            $this->swap($display), $this->swap($board),
-        ]));
+        return $this->answer(Verdict::Clash, [$display, $board], fn (): Words => new Words(
+            "No picture format is known to both {$board->name()} and {$display->name()}.",
+            $working,
+            'nothing in common',
+            [
+                $this->swap($display), $this->swap($board),
+            ]));
     }
 }

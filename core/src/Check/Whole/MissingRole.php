@@ -29,9 +29,13 @@ final class MissingRole extends WholeRule
     protected function ofWhole(Facts $facts): iterable
     {
         if ($facts->lines() === []) {
-            yield $this->answer(Verdict::Unmeasured, [], fn (): Words => new Words('The parts list is empty; nothing can be said yet.', [], 'nothing to compare', [
-                Remedy::add(Role::Board, 'Begin with the board'),
-            ]), 'empty');
+            yield $this->answer(Verdict::Unmeasured, [], fn (): Words => new Words(
+                'The parts list is empty; nothing can be said yet.',
+                [],
+                'nothing to compare',
+                [
+                    Remedy::add(Role::Board, 'Begin with the board'),
+                ]), 'empty');
 
             return;
         }

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\Build\Vocabulary;
+use PocketPlot\File\Facet;
+use PocketPlot\Quantity\Constants;
+
+final class BodyFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'body';
+    }
+
+    public function label(): string
+    {
+        return 'Body';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'cavityLengthMm' => ['mm', 'room inside, length'],
+            'cavityWidthMm' => ['mm', 'room inside, width'],
+            'cavityHeightMm' => ['mm', 'room inside, depth'],
+            'wallMm' => ['mm', 'wall'],
+            'drawn' => ['flag', 'drawn around the parts'],
+            'cuttable' => ['flag', 'can be cut'],
+            'process' => [
+                'choice',
+                'made by',
+                ['', ...array_keys(Constants::WALL_LEAST_MM)],
+            ],
+            'openings' => [
+                'many',
+                'openings',
+                [
+                    'name' => ['text', 'name'],
+                    'connector' => ['connector', 'connector'],
+                    'widthMm' => ['mm', 'width'],
+                    'heightMm' => ['mm', 'height'],
+                    'face' => ['choice', 'face', Vocabulary::FACES],
+                    'offsetMm' => ['mm±', 'from the middle'],
+                ],
+            ],
+            'zones' => [
+                'many',
+                'rooms with their own depth',
+                ['name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth']],
+            ],
+            'posts' => [
+                'many',
+                'posts',
+                [
+                    'pattern' => ['text', 'hole pattern'],
+                    'thread' => ['text', 'thread'],
+                    'depthMm' => ['mm', 'depth for the screw'],
+                    'clampMm' => ['mm', 'thickness clamped'],
+                    'headAcrossMm' => ['mm', 'room for the head'],
+                    'headHighMm' => ['mm', 'height for the head'],
+                    'holdsBy' => ['choice', 'holds by', ['post', 'insert', 'nut']],
+                ],
+            ],
+            'sliders' => [
+                'many',
+                'caps that move something',
+                ['name' => ['text', 'name'], 'moves' => ['choice', 'moves', ['slide', 'push', 'button']], 'travelMm' => ['mm', 'travel']],
+            ],
+            'spots' => ['words', 'places for add-ons', []],
+            'ventMm2' => ['mm²', 'air openings together'],
+            'bedLengthMm' => ['mm', 'printer bed, length'],
+            'bedWidthMm' => ['mm', 'printer bed, width'],
+            'bedHeightMm' => ['mm', 'printer, height'],
+            'fieldWindow' => ['yes-no', 'lets radio and coils through'],
+        ];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\Build\Vocabulary;
+use PocketPlot\File\Facet;
+
+final class ControlsFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'controls';
+    }
+
+    public function label(): string
+    {
+        return 'Controls';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'players' => ['int', 'players'],
+            'dPads' => ['int', 'd-pads'],
+            'buttons' => ['int', 'buttons'],
+            'sticks' => ['int', 'sticks'],
+            'knobs' => ['int', 'knobs'],
+            'triggers' => ['int', 'triggers'],
+            'touch' => ['flag', 'touch'],
+            'speaks' => ['words', 'ways to the computer', Vocabulary::CONTROL_LINKS],
+            'padMode' => [
+                'choice',
+                'says it is',
+                ['pad', 'keyboard', 'contacts', 'unknown'],
+            ],
+            'analogueTriggers' => ['yes-no', 'triggers are analogue'],
+            'heightMm' => ['mm', 'height above the face'],
+            'travelMm' => ['mm', 'travel'],
+            'madeFor' => ['text', 'made for the controller board'],
+            'boardName' => ['text', 'is the controller board'],
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class FuseFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'fuse';
+    }
+
+    public function label(): string
+    {
+        return 'Fuse';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'ratingMa' => ['mA', 'rating'],
+        ];
+    }
+}

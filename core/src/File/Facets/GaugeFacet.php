@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class GaugeFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'gauge';
+    }
+
+    public function label(): string
+    {
+        return 'Low-battery warning';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'warningSeconds' => ['s', 'warning before the power goes'],
+        ];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class HeatFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'heat';
+    }
+
+    public function label(): string
+    {
+        return 'Heat';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'watts' => ['W', 'turned into heat'],
+            'limitC' => ['°C', 'throttles or fails at'],
+            'riseKPerW' => ['K/W', 'rise, still air'],
+            'riseFanKPerW' => ['K/W', 'rise, with cooling'],
+        ];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class MountFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'mount';
+    }
+
+    public function label(): string
+    {
+        return 'Mounting holes';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'pattern' => ['text', 'hole pattern'],
+            'thread' => ['text', 'thread'],
+        ];
+    }
+
+    public function required(): array
+    {
+        return ['pattern'];
+    }
+}

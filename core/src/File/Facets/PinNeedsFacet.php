@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class PinNeedsFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'pinNeeds';
+    }
+
+    public function label(): string
+    {
+        return 'Pins it takes';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'logicV' => ['V', 'logic level'],
+            'wants' => ['counts', 'function and how many'],
+        ];
+    }
+}

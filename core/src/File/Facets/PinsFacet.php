@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class PinsFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'pins';
+    }
+
+    public function label(): string
+    {
+        return 'Pins it has';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'logicV' => ['V', 'logic level'],
+            'does' => ['lists', 'pin and what it can do'],
+        ];
+    }
+}

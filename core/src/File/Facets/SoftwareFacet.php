@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class SoftwareFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'software';
+    }
+
+    public function label(): string
+    {
+        return 'Software';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'imageGb' => ['GB', 'size of the image'],
+            'card' => ['text', 'starts from'],
+            'family' => ['text', 'family of boards'],
+            'image' => ['yes-no', 'ready image exists'],
+            'needsShutdown' => ['yes-no', 'has to be shut down'],
+            'shutdownSeconds' => ['s', 'a shutdown takes'],
+        ];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class StorageFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'storage';
+    }
+
+    public function label(): string
+    {
+        return 'Storage';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'capacityGb' => ['GB', 'capacity'],
+            'card' => ['text', 'kind of card'],
+        ];
+    }
+}

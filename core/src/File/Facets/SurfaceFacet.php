@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\File\Facets;
+
+use PocketPlot\File\Facet;
+
+final class SurfaceFacet extends Facet
+{
+    public function name(): string
+    {
+        return 'surface';
+    }
+
+    public function label(): string
+    {
+        return 'Surface';
+    }
+
+    public function fields(): array
+    {
+        return [
+            'bare' => ['yes-no', 'bare contacts outside'],
+        ];
+    }
+}
