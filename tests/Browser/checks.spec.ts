@@ -63,7 +63,7 @@ test('the grid leads to the finding, its working, and the page of its rule', asy
 test('a join is settled, obeyed and taken back', async ({ page }) => {
     const build = await withBuild(page, 'refuge');
     await page.goto(`${build}/checks?leaf=joins`);
-    const feeds = page.getByLabel('What Rook 9 panel lives on');
+    const feeds = page.getByLabel('What powers Rook 9 panel');
     await feeds.selectOption({ label: 'Brook 5 V buck, 4 A, 5 V (4.95 to 5.15 V)' });
     await expect(page.getByText('settled by you')).toBeVisible();
     await page.getByRole('button', { name: 'Take back' }).click();

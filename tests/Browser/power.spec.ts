@@ -9,7 +9,7 @@ for (const light of ['day', 'night'] as const) {
         look(`${leaf} can be read by everyone, by ${light}`, async ({ page, workshop }) => {
             await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
             await page.goto(`${workshop.refuge}/${leaf}`);
-            if (leaf === 'power?leaf=sure') await expect(page.getByRole('heading', { name: 'What it hangs on' })).toBeVisible();
+            if (leaf === 'power?leaf=sure') await expect(page.getByRole('heading', { name: 'Depends on' })).toBeVisible();
             await page.waitForLoadState('networkidle');
             await expectAccessible(page);
         });

@@ -25,11 +25,11 @@ test('the brief takes figures as people write them and says which it cannot read
     await page.locator('body').press('1');
     await page.getByLabel('Run time on a charge').fill('rather long');
     await page.getByLabel('Largest weight').fill('0,1 kg');
-    await page.getByRole('button', { name: 'Write the brief' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('"rather long" cannot be read as a figure', { exact: false })).toBeVisible();
     await expect(page.getByLabel('Largest weight')).toHaveValue('0,1 kg');
     await page.getByLabel('Run time on a charge').fill('4 h 30 min');
-    await page.getByRole('button', { name: 'Write the brief' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByLabel('Run time on a charge')).toHaveValue('4.5');
     await expect(page.getByLabel('Largest weight')).toHaveValue('100');
     await expect(page.locator('[data-vital="Run time"]')).toContainText('wanted 4.5 h');

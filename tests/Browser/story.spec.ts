@@ -63,7 +63,7 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     // Out as a file, in again as a new build.
     const vitalsBefore = await page.getByRole('region', { name: 'Vitals' }).locator('dd:first-of-type').allInnerTexts();
     const download = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Save as file' }).click();
+    await page.getByRole('link', { name: 'Export' }).click();
     const file = await (await download).path();
     expect((await readFile(file, 'utf8')).startsWith('{\n    "format": "pocketplot-build"')).toBe(true);
     await page.locator('body').press('h');

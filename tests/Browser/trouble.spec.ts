@@ -7,7 +7,7 @@ test('a stale page says so, shows the fresh build and keeps what was typed', asy
     await other.goto(`${build}/parts`);
     await other.getByLabel('Note on Cobnut 500 cell').fill('written elsewhere');
     await other.keyboard.press('Enter');
-    await expect(other.getByText('page 2')).toBeVisible();
+    await expect(other.getByText('version 2')).toBeVisible();
 
     await page.getByLabel('Note on Quill micro board').fill('typed here');
     await page.keyboard.press('Enter');
@@ -15,7 +15,7 @@ test('a stale page says so, shows the fresh build and keeps what was typed', asy
     await expect(page.getByLabel('Note on Cobnut 500 cell')).toHaveValue('written elsewhere');
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
     await page.getByLabel('Note on Quill micro board').press('Enter');
-    await expect(page.getByText('page 3')).toBeVisible();
+    await expect(page.getByText('version 3')).toBeVisible();
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
 });
 
@@ -29,7 +29,7 @@ test('an expired session keeps what was typed, and saving goes on after signing 
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed in time');
     await context.addCookies(kept);
     await page.getByLabel('Note on Quill micro board').press('Enter');
-    await expect(page.getByText('page 2')).toBeVisible();
+    await expect(page.getByText('version 2')).toBeVisible();
 });
 
 test('a session that ran out is taken up again without a word where one stays signed in', async ({ page, context }) => {
@@ -41,7 +41,7 @@ test('a session that ran out is taken up again without a word where one stays si
     await context.clearCookies({ name: 'pocketplot_session' });
     await context.clearCookies({ name: 'XSRF-TOKEN' });
     await page.keyboard.press('Enter');
-    await expect(page.getByText('page 2')).toBeVisible();
+    await expect(page.getByText('version 2')).toBeVisible();
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed over night');
 });
 
@@ -54,7 +54,7 @@ test('a server that went away keeps what was typed', async ({ page }) => {
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed anyway');
     await page.unroute('**/api/builds/**');
     await page.getByLabel('Note on Quill micro board').press('Enter');
-    await expect(page.getByText('page 2')).toBeVisible();
+    await expect(page.getByText('version 2')).toBeVisible();
 });
 
 test("a build that is not one's own cannot be opened", async ({ page, browser }) => {

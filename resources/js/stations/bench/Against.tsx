@@ -1,7 +1,7 @@
 import type { Bench } from '../../api/client';
 import { date } from '../../ui/format';
 import { Peg } from '../../ui/Peg';
-import { Plot } from '../../ui/Plot';
+import { Plot } from '../../ui/plot/Plot';
 import { hours } from '../../ui/electric';
 
 /** Run tests beside what was predicted for them, what they can correct, and those that cannot all be true. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, Problem, type LogPreview } from '../../api/client';
-import { Plot } from '../../ui/Plot';
+import { Plot } from '../../ui/plot/Plot';
 import { hours } from '../../ui/electric';
 import { big, Labelled } from './Labelled';
 

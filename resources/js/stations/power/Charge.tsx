@@ -1,5 +1,5 @@
 import type { PowerSource } from '../../api/client';
-import { Plot } from '../../ui/Plot';
+import { Plot } from '../../ui/plot/Plot';
 import { ChargeStrip } from './ChargeStrip';
 import { hours, watts } from '../../ui/electric';
 

@@ -1,94 +1,17 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Finding, PowerNode, PowerSource } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Peg } from '../../ui/Peg';
+import { cardWide, layOut, railWide, type State } from './railLayout';
 import { amps, percent, volts, watts } from '../../ui/electric';
-
-type State = 'idle' | 'usual' | 'heavy';
-
-/** Columns of the drawing: a card, then the rail that it gives, then the cards on it. */
-const cardWide = 184;
-const railWide = 118;
-const rowHigh = 74;
-/** Room above a row over which the name of a rail stands. */
-const nameHigh = 18;
-
-interface Placed {
-    node: PowerNode;
-    x: number;
-    y: number;
-}
-
-interface Bus {
-    node: PowerNode;
-    x: number;
-    top: number;
-    bottom: number;
-    label: number;
-}
-
-interface Wire {
-    key: string;
-    path: string;
-    amps: number;
-}
-
-/** Puts every node in its place: parents left, children right, each beside its first child. */
-function draw(nodes: PowerNode[], state: State): { cards: Placed[]; buses: Bus[]; wires: Wire[]; wide: number; high: number } {
-    const children = (id: string) => nodes.filter((node) => node.parent === id);
-    const cards: Placed[] = [];
-    const buses: Bus[] = [];
-    const wires: Wire[] = [];
-    let next = 24;
-    const groupsOf = (node: PowerNode): { rail: PowerNode; members: PowerNode[] }[] => {
-        const below = children(node.id);
-        const rails = below.filter((child) => child.kind === 'rail').map((rail) => ({ rail, members: children(rail.id) }));
-        // Raw cells are a rail, too: what hangs on them directly shares one bar.
-        const direct = below.filter((child) => child.kind !== 'rail');
-        return direct.length > 0 ? [{ rail: node, members: direct }, ...rails] : rails;
-    };
-    const isNamed = (node: PowerNode): boolean => {
-        const first = groupsOf(node)[0];
-        return first !== undefined && (first.rail.kind === 'rail' || (first.members[0] !== undefined && isNamed(first.members[0])));
-    };
-    const flow = (node: PowerNode) => node.values[state]?.amps ?? 0;
-    const place = (node: PowerNode, x: number, opensRow: boolean, isUnderName: boolean): number => {
-        if (opensRow && next > 24 && (isUnderName || isNamed(node))) next += nameHigh;
-        const y = next;
-        cards.push({ node, x, y });
-        const groups = groupsOf(node);
-        if (groups.length === 0) {
-            next += rowHigh;
-            return y;
-        }
-        for (const [at, { rail, members }] of groups.entries()) {
-            const busX = x + cardWide + railWide / 2;
-            const ys = members.map((member, index) => {
-                const top = place(member, x + cardWide + railWide, at > 0 || index > 0, index === 0 && rail.kind === 'rail');
-                wires.push({ key: `${rail.id} ${member.id}`, path: `M${busX} ${top + 28} H${x + cardWide + railWide}`, amps: flow(member) });
-                return top;
-            });
-            const top = Math.min(...ys) + 28;
-            buses.push({ node: rail, x: busX, top, bottom: Math.max(...ys) + 28, label: top });
-            wires.push({
-                key: `${node.id} ${rail.id}`,
-                path: top === y + 28 ? `M${x + cardWide} ${y + 28} H${busX}` : `M${x + cardWide} ${y + 40} h${railWide / 4} V${top} H${busX}`,
-                amps: flow(rail),
-            });
-        }
-        return y;
-    };
-    nodes.filter((node) => node.parent === null).forEach((node) => place(node, 0, true, false));
-    return { cards, buses, wires, wide: Math.max(...cards.map((card) => card.x)) + cardWide + 2, high: next - 12 };
-}
 
 /** The supply tree of one source, drawn as rails, and the budget of watts by state. */
 export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode }) {
     const { build } = useOpenBuild();
     const [state, setState] = useState<State>('usual');
     const power = build.appraisal.findings.filter((finding) => finding.station === 'power');
-    const { cards, buses, wires, wide, high } = draw(source.nodes, state);
+    const { cards, buses, wires, wide, high } = useMemo(() => layOut(source.nodes, state), [source.nodes, state]);
     const most = Math.max(0.001, ...wires.map((wire) => wire.amps));
     const ofLine = (line: string) => power.filter((finding) => finding.lines[0] === line || (finding.subject === 'feed' && finding.lines.includes(line)));
     const ofRail = (node: PowerNode) => power.filter((finding) => finding.rail === node.id);

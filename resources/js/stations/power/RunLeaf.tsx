@@ -1,5 +1,5 @@
 import type { Power, PowerSource } from '../../api/client';
-import { Plot } from '../../ui/Plot';
+import { Plot } from '../../ui/plot/Plot';
 import { ChargeStrip } from './ChargeStrip';
 import { hours, percent } from '../../ui/electric';
 
