@@ -29,7 +29,7 @@ async function shot(name, build, station, { width = 1280, height = 800, light = 
 
 const openNote = async (page) => {
     await page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').first().click();
-    await page.getByRole('button', { name: /Add Tide/ }).first().waitFor();
+    await page.getByRole('button', { name: /Add Sluice/ }).first().waitFor();
 };
 const openPicker = async (page) => {
     await page.getByRole('button', { name: 'More for Rook 9 panel' }).click();

@@ -18,7 +18,9 @@ return new class extends Migration
             }, 200);
         }
         DB::table('builds')->select(['id', 'brief'])->orderBy('id')->each(static function (object $row): void {
-            DB::table('builds')->where('id', $row->id)->update(['brief' => self::upgraded($row->brief, FromVersion1::brief(...)), 'card' => null, 'card_made' => '']);
+            DB::table('builds')->where('id', $row->id)->update(
+                ['brief' => self::upgraded($row->brief, FromVersion1::brief(...)), 'card' => null, 'card_made' => ''],
+            );
         }, 200);
         DB::table('build_joins')->where('kind', 'picture')->update(['kind' => 'video']);
     }

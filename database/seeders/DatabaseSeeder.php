@@ -30,7 +30,10 @@ final class DatabaseSeeder extends Seeder
 
     private function shelf(): void
     {
-        $shelf = User::query()->firstOrCreate(['email' => config('pocketplot.shelf_email')], ['name' => 'The shared shelf', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()]);
+        $shelf = User::query()->firstOrCreate(
+            ['email' => config('pocketplot.shelf_email')],
+            ['name' => 'The shared shelf', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()],
+        );
         $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
         $document = new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path('demo/library.pocketplot.json'))));
         foreach ($document->children('vendors') as $vendor) {
@@ -49,7 +52,10 @@ final class DatabaseSeeder extends Seeder
 
     private function demoBuilder(): void
     {
-        $demo = User::query()->firstOrCreate(['email' => config('pocketplot.demo_email')], ['name' => 'Demo builder', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()]);
+        $demo = User::query()->firstOrCreate(
+            ['email' => config('pocketplot.demo_email')],
+            ['name' => 'Demo builder', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()],
+        );
         if ($demo->wasRecentlyCreated || $this->wasCutShort($demo)) {
             foreach (array_reverse(StartBuild::DEMOS) as $slug) {
                 StartBuild::fromDemo($demo, $slug, null);

@@ -28,17 +28,17 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     const leaf = page.getByRole('dialog');
     await expect(leaf.getByRole('row', { name: /Ridge LiFePO4 pack, 12 Ah gives/ })).toContainText('10 to 14.6 V');
     await expect(leaf).toContainText('-1.6 V at the high end');
-    await expect(leaf.getByRole('button', { name: 'Add Sluice 12 V up-and-down, 3 A' })).toBeVisible();
+    await expect(leaf.getByRole('button', { name: 'Add Sluice 12 V buck-boost, 3 A' })).toBeVisible();
     await expectAccessible(page);
 
     // One press settles it; the vitals move with the same answer.
-    await leaf.getByRole('button', { name: 'Add Sluice 12 V up-and-down, 3 A' }).click();
+    await leaf.getByRole('button', { name: 'Add Sluice 12 V buck-boost, 3 A' }).click();
     await expect(leaf).toBeHidden();
     await expect(vital(page, 'Clashes')).toHaveText('1');
     await expect(page.locator('[data-vital="Clashes"]')).toContainText('was 2');
     await expect(vital(page, 'Cost')).not.toHaveText(costBefore);
     await expect(page.locator('[data-finding="power.supply-window/panel"]')).toHaveCount(0);
-    await expect(page.getByText('Sluice 12 V up-and-down, 3 A', { exact: true })).toBeVisible();
+    await expect(page.getByText('Sluice 12 V buck-boost, 3 A', { exact: true })).toBeVisible();
 
     // A part by keyboard alone.
     await page.locator('body').press('a');

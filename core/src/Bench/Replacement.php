@@ -90,29 +90,15 @@ final readonly class Replacement
         if ($supply === null || $reading->volts <= 0.0) {
             return [];
         }
-        if ($reading->state === MeteredState::Off) {
-            return [
-                new self(FigureRef::supply($supply, 'offMa'), Number::exact($reading->milliamps).' mA', self::stated($supply->offMa), 'Draw when switched off'),
-            ];
-        }
-        if ($reading->state === MeteredState::StartUp) {
-            return [
-                new self(
-                    FigureRef::supply($supply, 'startUpMa'),
-                    Number::exact($reading->milliamps).' mA',
-                    self::stated($supply->startUpMa),
-                    'Draw at start-up',
-                ),
-            ];
+        if (! $reading->state->isOfPlay()) {
+            [$field, $stated, $says] = $reading->state === MeteredState::Off
+                ? ['offMa', $supply->offMa, 'Draw when switched off']
+                : ['startUpMa', $supply->startUpMa, 'Draw at start-up'];
+
+            return [new self(FigureRef::supply($supply, $field), Number::exact($reading->milliamps).' mA', self::stated($stated), $says)];
         }
         $at = $reading->volts;
-        $metered = [];
-        foreach ([...$all, $reading] as $other) {
-            if ($other instanceof Draw && $other->line === $reading->line && $other->part === $reading->part && $other->state->isOfPlay()) {
-                // The same watts at the volts of this reading.
-                $metered[$other->state->value] = $other->milliamps * $other->volts / $at;
-            }
-        }
+        $metered = self::metered($reading, $all);
         $stated = self::statedAt($supply, $at);
         if ($stated === [] && count($metered) < 3) {
             // Nothing is known of the other states, and nothing is made up for them.
@@ -154,6 +140,23 @@ final readonly class Replacement
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<Reading>  $all
+     * @return array<string, float> milliamps by state at the volts of this reading, of all readings of the same part
+     */
+    private static function metered(Draw $reading, array $all): array
+    {
+        $metered = [];
+        foreach ([...$all, $reading] as $other) {
+            if ($other instanceof Draw && $other->line === $reading->line && $other->part === $reading->part && $other->state->isOfPlay()) {
+                // The same watts at the volts of this reading.
+                $metered[$other->state->value] = $other->milliamps * $other->volts / $reading->volts;
+            }
+        }
+
+        return $metered;
     }
 
     /** @return array<string, float> milliamps by state at these volts, by the part's own figures */

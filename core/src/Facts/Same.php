@@ -20,8 +20,8 @@ final class Same
             return self::arrays($one, $other);
         }
         if ($one instanceof Figure && $other instanceof Figure) {
-            return $one->least === $other->least && $one->usual === $other->usual && $one->most === $other->most && $one->unit === $other->unit && $one->source === $other->source
-                && $one->on === $other->on && $one->stated === $other->stated;
+            return $one->least === $other->least && $one->usual === $other->usual && $one->most === $other->most
+                && $one->unit === $other->unit && $one->source === $other->source && $one->on === $other->on && $one->stated === $other->stated;
         }
         if (! is_object($one)
             || ! is_object($other)

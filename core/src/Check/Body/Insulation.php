@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
@@ -73,24 +74,31 @@ final class Insulation extends WholeRule
         foreach ($open as $line) {
             yield $this->unmeasured($line, 'surface.bare', $metal);
         }
+        foreach ($boards as $line) {
+            yield $this->between($line, $metal[0], $facts);
+        }
+    }
+
+    /** What keeps a bare board off the metal. */
+    private function between(Line $line, Line $metal, Facts $facts): Finding
+    {
         $stuff = array_values(
             array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []),
         );
         $atHand = array_intersect(self::INSULATORS, $facts->brief()->consumables ?? []);
-        foreach ($boards as $line) {
-            $kept = $stuff !== [] || $atHand !== [];
-            yield $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal[0], ...$stuff],
-                fn (): Words => new Words($kept
-                    ? "{$line->name()} is kept off {$metal[0]->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.'
-                    : "{$line->name()} is bare and {$metal[0]->name()} is metal: the first touch is a short.", [
-                        $this->text($line->name(), 'bare contacts'),
-                        $this->text($metal[0]->name(), 'metal'),
-                        $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out'),
-                    ], $kept ? 'something insulates' : 'nothing insulates', [
-                        Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal[0], 'Take a body that is not metal'), Remedy::byHand(
-                            'Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.',
-                        ),
-                    ]));
-        }
+        $kept = $stuff !== [] || $atHand !== [];
+
+        return $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal, ...$stuff],
+            fn (): Words => new Words($kept
+                ? "{$line->name()} is kept off {$metal->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.'
+                : "{$line->name()} is bare and {$metal->name()} is metal: the first touch is a short.", [
+                    $this->text($line->name(), 'bare contacts'),
+                    $this->text($metal->name(), 'metal'),
+                    $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out'),
+                ], $kept ? 'something insulates' : 'nothing insulates', [
+                    Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal, 'Take a body that is not metal'), Remedy::byHand(
+                        'Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.',
+                    ),
+                ]));
     }
 }

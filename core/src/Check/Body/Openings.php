@@ -98,6 +98,19 @@ final class Openings extends WholeRule
                 "nobody can say whether it lines up with the {$opening->name}",
             );
         }
+        [$beside, $working] = $this->beside($margin, $line, $socket, $bodyLine, $opening, $cuttable, $working, $facts);
+
+        return $beside ?? $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
+    }
+
+    /**
+     * What stands too far beside its opening; null when it meets it.
+     *
+     * @param  list<WorkingLine>  $working
+     * @return array{?Finding, list<WorkingLine>} with the working so far
+     */
+    private function beside(float $margin, Line $line, Socket $socket, Line $bodyLine, Opening $opening, bool $cuttable, array $working, Facts $facts): array
+    {
         $off = abs($opening->offsetMm->usual() - $socket->offsetMm->usual());
         $may = $margin / 2 + $facts->margin('offset-mm');
         $working = [
@@ -105,8 +118,9 @@ final class Openings extends WholeRule
             $this->row("{$socket->name}, from the middle of its edge", $socket->offsetMm),
             $this->row("{$opening->name}, from the middle", $opening->offsetMm),
         ];
-        if ($off > $may) {
-            return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
+        $finding = $off <= $may
+            ? null
+            : $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
                 fn (): Words => new Words(
                     sprintf(
                         'The %s of %s sits %s mm beside the %s%s',
@@ -119,10 +133,9 @@ final class Openings extends WholeRule
                     $working,
                     sprintf('%s mm beside, %s mm may be', self::n($off), self::n($may)),
                     [...$this->remedies($line, $bodyLine, $cuttable), Remedy::add(Role::Cable, 'Bring the socket to the opening with a short extension')],
-                ), $about);
-        }
+                ), $socket->name);
 
-        return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
+        return [$finding, $working];
     }
 
     /** @param  list<WorkingLine>  $working */

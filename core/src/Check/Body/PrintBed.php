@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Body;
 
+use PocketPlot\Build\Line;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
@@ -11,6 +13,8 @@ use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Fit\BodySize;
+use PocketPlot\Part\Body;
 
 final class PrintBed extends WholeRule
 {
@@ -42,16 +46,22 @@ final class PrintBed extends WholeRule
 
             return;
         }
+        yield $this->onto($line, $body, $outside, $sides);
+    }
+
+    /** @param  non-empty-list<float>  $sides  of the whole, falling */
+    private function onto(Line $line, Body $body, BodySize $outside, array $sides): Finding
+    {
         $bed = [$body->bedLengthMm->least(), $body->bedWidthMm->least()];
         rsort($bed);
         // Two halves, parted across the thickness, each laid on its face.
-        [$long, $wide, $high] = [$sides[0], $sides[1], $sides[2] / 2];
+        [$long, $wide, $high] = [$sides[0], $sides[1] ?? 0.0, ($sides[2] ?? 0.0) / 2];
         $straight = min($bed[0] - $long, $bed[1] - $wide);
         $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
         $margin = min(max($straight, $slant), $body->bedHeightMm->least() - $high);
         $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
-        yield $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
+        return $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
             $margin < 0.0 => sprintf(
                 'Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.',
                 $line->name(),

@@ -27,12 +27,7 @@ final class ControlRoom extends WholeRule
     {
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
-        $onFace = array_values(
-            array_filter(
-                $facts->inBody(),
-                static fn (Line $line): bool => $line->part->sits === Sits::Face && ($line->part->panel !== null || $line->part->controls !== null),
-            ),
-        );
+        $onFace = self::onFace($facts);
         if ($bodyLine === null
             || $body === null
             || $body->drawn
@@ -78,14 +73,22 @@ final class ControlRoom extends WholeRule
         $share = $taken / ($room[0] * $room[1]);
         $working[] = $this->row("{$bodyLine->name()}, face", Figure::exactly($room[0] * $room[1] / 100, 'cm²'));
 
-        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], fn (): Words => new Words((sprintf(
-            'Panel and controls take %s %% of the face of %s',
+        yield $this->answer(self::byShare($share, self::FACE_TIGHT), [$bodyLine, ...$onFace], fn (): Words => new Words(sprintf(
+            'Panel and controls take %s %% of the face of %s%s',
             self::n($share * 100),
             $bodyLine->name(),
-        ))
-            .($share > 1.0 ? '; something has to go.' : '.'), $working, 'area of the face; up to 85 % is easy', [
-                $this->swap($bodyLine, 'Take a larger body'),
-                ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something smaller for {$line->name()}"), [...$onFace, ...$cells]),
-            ]), 'face');
+            $share > 1.0 ? '; something has to go.' : '.',
+        ), $working, 'area of the face; up to 85 % is easy', [
+            $this->swap($bodyLine, 'Take a larger body'),
+            ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something smaller for {$line->name()}"), [...$onFace, ...$cells]),
+        ]), 'face');
+    }
+
+    /** @return list<Line> panels and controls that sit on the face */
+    private static function onFace(Facts $facts): array
+    {
+        $isOnFace = static fn (Line $line): bool => $line->part->sits === Sits::Face && ($line->part->panel !== null || $line->part->controls !== null);
+
+        return array_values(array_filter($facts->inBody(), $isOnFace));
     }
 }

@@ -51,32 +51,7 @@ final class Coverage extends WholeRule
         $touch = array_filter($facts->lines(), static fn (Line $line): bool => $line->part->panel?->touch === true) !== [];
         [$sets, $players] = $this->sets($lines, $games, $touch);
         $each = $this->poorest(array_slice($sets, 0, $games->players));
-        $working = $lacking = [];
-        $asked = [
-            'players' => [$games->players, $players],
-            'd-pads' => [$games->dPads, $each->dPads],
-            'buttons' => [$games->buttons, $each->buttons],
-            'sticks' => [$games->sticks, $each->sticks],
-            'knobs' => [$games->knobs, $each->knobs],
-            'triggers' => [$games->triggers, $each->triggers],
-        ];
-        foreach ($asked as $what => [$need, $have]) {
-            if ($need === 0) {
-                continue;
-            }
-            $working[] = new WorkingLine("{$what} needed", (float) $need, '', 'brief');
-            $working[] = new WorkingLine("{$what} there", (float) $have, '', 'datasheet');
-            if ($have < $need) {
-                $lacking[] = $what === 'players' ? "controls for {$need} players (there are {$have})" : "{$need} {$what} for each player (there are {$have})";
-            }
-        }
-        if ($games->touch) {
-            $working[] = new WorkingLine('touch needed', 'yes', '', 'brief');
-            $working[] = new WorkingLine('touch there', $each->touch ? 'yes' : 'no', '', 'datasheet');
-            if (! $each->touch) {
-                $lacking[] = 'a touch panel';
-            }
-        }
+        [$working, $lacking] = self::compared($games, $each, $players);
         if ($lacking === []) {
             return $this->answer(
                 Verdict::Fits,
@@ -162,5 +137,38 @@ final class Coverage extends WholeRule
         }
 
         return $poorest;
+    }
+
+    /** @return array{list<WorkingLine>, list<string>} the working, and what there is too little of */
+    private static function compared(GamesClass $games, Controls $each, int $players): array
+    {
+        $working = $lacking = [];
+        $asked = [
+            'players' => [$games->players, $players],
+            'd-pads' => [$games->dPads, $each->dPads],
+            'buttons' => [$games->buttons, $each->buttons],
+            'sticks' => [$games->sticks, $each->sticks],
+            'knobs' => [$games->knobs, $each->knobs],
+            'triggers' => [$games->triggers, $each->triggers],
+        ];
+        foreach ($asked as $what => [$need, $have]) {
+            if ($need === 0) {
+                continue;
+            }
+            $working[] = new WorkingLine("{$what} needed", (float) $need, '', 'brief');
+            $working[] = new WorkingLine("{$what} there", (float) $have, '', 'datasheet');
+            if ($have < $need) {
+                $lacking[] = $what === 'players' ? "controls for {$need} players (there are {$have})" : "{$need} {$what} for each player (there are {$have})";
+            }
+        }
+        if ($games->touch) {
+            $working[] = new WorkingLine('touch needed', 'yes', '', 'brief');
+            $working[] = new WorkingLine('touch there', $each->touch ? 'yes' : 'no', '', 'datasheet');
+            if (! $each->touch) {
+                $lacking[] = 'a touch panel';
+            }
+        }
+
+        return [$working, $lacking];
     }
 }

@@ -66,6 +66,15 @@ final class PinAssignment extends WholeRule
         if ($wants === []) {
             return;
         }
+        yield $this->plan($wants, $host, $pins, $needing);
+    }
+
+    /**
+     * @param  non-empty-list<array{who: string, function: string, count: int}>  $wants
+     * @param  list<Line>  $needing
+     */
+    private function plan(array $wants, Line $host, Pins $pins, array $needing): Finding
+    {
         // The pickiest first keeps the plan readable; the method finds a plan in any order.
         usort($wants, static fn (array $a, array $b): int => ($a['function'] === 'gpio') <=> ($b['function'] === 'gpio'));
         $plan = PinPlan::of($pins->does, $wants);
@@ -76,7 +85,7 @@ final class PinAssignment extends WholeRule
         $free = count($pins->does) - count($plan['assigned']);
         $lines = [$host, ...$needing];
         if ($plan['unmet'] === []) {
-            yield $this->answer(
+            return $this->answer(
                 Verdict::Fits,
                 $lines,
                 fn (): Words => new Words(
@@ -86,15 +95,14 @@ final class PinAssignment extends WholeRule
                 ),
                 'plan',
             );
-
-            return;
         }
         $lacking = [];
         foreach ($plan['unmet'] as $want) {
             $what = "{$want['function']} for {$want['who']}";
             $lacking[$what] = ($lacking[$what] ?? 0) + $want['count'];
         }
-        yield $this->answer(Verdict::Clash, $lines,
+
+        return $this->answer(Verdict::Clash, $lines,
             fn (): Words => new Words("{$host->name()} lacks pins: "
                 .implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking))
                 .'.', $working, 'whichever way they are shared out', [

@@ -11,6 +11,7 @@ use PocketPlot\Check\RailRule;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
@@ -69,6 +70,13 @@ final class LinearHeat extends RailRule
             $this->row('Heavy current', Figure::exactly($current->most(), 'mA')),
             $this->row('Burnt in it', Figure::exactly($watts, 'W')),
         ];
+
+        return $this->burnt($line, $watts, $working, $about, $facts);
+    }
+
+    /** @param  list<WorkingLine>  $working */
+    private function burnt(Line $line, float $watts, array $working, string $about, Facts $facts): Finding
+    {
         $heat = $line->part->heat;
         if ($heat !== null && $heat->riseKPerW->isKnown() && $heat->limitC->isKnown()) {
             $hot = $facts->brief()->roomC + $watts * $heat->riseKPerW->most();

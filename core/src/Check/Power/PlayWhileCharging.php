@@ -11,6 +11,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Pack;
@@ -68,6 +69,18 @@ final class PlayWhileCharging extends LineRule
                         Remedy::brief('Say in the brief that it is switched off while it charges'),
                     ]), $packLine->id);
         }
+
+        return $this->fills($packLine, $pack, $line, $charger, $working, $facts);
+    }
+
+    /**
+     * Whether the pack still fills while the loads are fed past it.
+     *
+     * @param  list<WorkingLine>  $working
+     */
+    private function fills(Line $packLine, Pack $pack, Line $line, Charger $charger, array $working, Facts $facts): Finding
+    {
+        $lines = [$line, $packLine];
         [$watts, , $missing] = $facts->wattsFrom($packLine);
         if ($missing !== []) {
             return $this->unmeasured(

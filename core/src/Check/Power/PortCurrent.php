@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
+use PocketPlot\Build\Line;
 use PocketPlot\Check\FeedRule;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
@@ -59,37 +61,16 @@ final class PortCurrent extends FeedRule
         // Several of a kind plug in one by one.
         $need = $peak->most() / max(1, $line->quantity) / $rail->volts->least() * 1000;
         $working = [$this->row("{$line->name()}, peak", Figure::exactly($need, 'mA'))];
-        $rating = INF;
-        foreach ([[$rail->line, $from], [$line, $to]] as [$owner, $socket]) {
-            $isPort = $owner === $rail->line && $socket->carries === 'usb';
-            $family = ($isPort ? Constants::USB_PORT_MA : Constants::CONNECTOR_MA)[$socket->connector] ?? null;
-            if ($socket->ratingMa->isKnown()) {
-                $working[] = $this->row("{$owner->name()}, {$socket->name}", $socket->ratingMa);
-                $rating = min($rating, $socket->ratingMa->least());
-            } elseif ($family !== null) {
-                $working[] = $this->count("{$owner->name()}, {$socket->name} ({$socket->connector}, as its family)", $family, 'mA', 'datasheet');
-                $rating = min($rating, $family);
-            } else {
-                return $this->unmeasured(
-                    $owner,
-                    FigureRef::socket($socket, 'ratingMa'),
-                    [$owner === $line ? $rail->line : $line],
-                    $working,
-                    "{$line->id}/{$about}",
-                );
-            }
-        }
-        foreach ([[$rail->line, $from], [$line, $to]] as [$owner, $socket]) {
-            if ($need > $rating && ! $socket->ratingMa->isKnown()) {
-                // The family's standard is what it bears at least; its maker may allow more.
-                return $this->unmeasured(
-                    $owner,
-                    FigureRef::socket($socket, 'ratingMa'),
-                    [$owner === $line ? $rail->line : $line],
-                    $working,
-                    "{$line->id}/{$about}",
-                    sprintf('nobody can say whether it carries %s mA', self::n($need)),
-                );
+        [$rating, $rows, $open] = $this->rating($line, $to, $rail->line, $from);
+        $working = [...$working, ...$rows];
+        if ($open !== null) {
+            [$owner, $socket] = $open;
+            // The family's standard is what it bears at least; its maker may allow more.
+            $why = $rating > 0.0 && is_finite($rating) ? sprintf('nobody can say whether it carries %s mA', self::n($need)) : '';
+            if ($why === '' || $need > $rating) {
+                $other = $owner === $line ? $rail->line : $line;
+
+                return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$other], $working, "{$line->id}/{$about}", $why);
             }
         }
         $share = $rating > 0.0 ? $need / $rating : INF;
@@ -114,5 +95,35 @@ final class PortCurrent extends FeedRule
                 $this->swap($rail->line, 'Take one with a stronger socket'),
                 Remedy::add(Role::Cable, 'Add a hub with a supply of its own'),
             ]), $about);
+    }
+
+    /**
+     * What the weaker of two sockets is made for, by its own figure or by that of its family.
+     *
+     * @return array{float, list<WorkingLine>, array{Line, Socket}|null} milliamps, the working, and the first socket of which only the family is known; nought when not even that
+     */
+    private function rating(Line $taker, Socket $to, Line $giver, Socket $from): array
+    {
+        $rating = INF;
+        $rows = [];
+        $open = null;
+        foreach ([[$giver, $from], [$taker, $to]] as [$owner, $socket]) {
+            $isPort = $owner === $giver && $socket->carries === 'usb';
+            $family = ($isPort ? Constants::USB_PORT_MA : Constants::CONNECTOR_MA)[$socket->connector] ?? null;
+            if ($socket->ratingMa->isKnown()) {
+                $rows[] = $this->row("{$owner->name()}, {$socket->name}", $socket->ratingMa);
+                $rating = min($rating, $socket->ratingMa->least());
+
+                continue;
+            }
+            if ($family === null) {
+                return [0.0, $rows, [$owner, $socket]];
+            }
+            $rows[] = $this->count("{$owner->name()}, {$socket->name} ({$socket->connector}, as its family)", $family, 'mA', 'datasheet');
+            $rating = min($rating, $family);
+            $open ??= [$owner, $socket];
+        }
+
+        return [$rating, $rows, $open];
     }
 }

@@ -62,13 +62,7 @@ final class Ribbon extends LineRule
 
     private function judge(Line $board, Socket $gives, Line $display, Socket $takes, Facts $facts): Finding
     {
-        $lead = null;
-        foreach ($facts->with('cable') as $line) {
-            if ($line->part->cable?->joins($gives->connector, $takes->connector, $takes->carries) === true) {
-                $lead = $line;
-                break;
-            }
-        }
+        $lead = self::leadBetween($gives, $takes, $facts);
         $lines = $lead === null ? [$display, $board] : [$display, $board, $lead];
         $working = [$this->text("{$board->name()}, {$gives->name}", self::says($gives)), $this->text("{$display->name()}, {$takes->name}", self::says($takes))];
         $remedies = [
@@ -77,24 +71,11 @@ final class Ribbon extends LineRule
             ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')]),
         ];
         $about = $takes->name;
+        $clash = fn (string $says, string $why): Finding => $this->answer(Verdict::Clash, $lines, fn (): Words => new Words($says, $working, $why, $remedies), $about);
         if ($lead === null && self::contacts($gives) !== self::contacts($takes)) {
-            return $this->answer(
-                Verdict::Clash,
-                $lines,
-                fn (): Words => new Words(
-                    sprintf(
-                        'The ribbon of %s has %d contacts, the socket of %s %d.',
-                        $display->name(),
-                        self::contacts($takes),
-                        $board->name(),
-                        self::contacts($gives),
-                    ),
-                    $working,
-                    'contacts differ',
-                    $remedies,
-                ),
-                $about,
-            );
+            $says = 'The ribbon of %s has %d contacts, the socket of %s %d.';
+
+            return $clash(sprintf($says, $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), 'contacts differ');
         }
         foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
             if (! $socket->pitchMm->isKnown()) {
@@ -105,23 +86,9 @@ final class Ribbon extends LineRule
             }
         }
         if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
-            return $this->answer(
-                Verdict::Clash,
-                $lines,
-                fn (): Words => new Words(
-                    sprintf(
-                        'The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.',
-                        $display->name(),
-                        $takes->pitchMm->saysBand(),
-                        $board->name(),
-                        $gives->pitchMm->saysBand(),
-                    ),
-                    $working,
-                    'pitch differs',
-                    $remedies,
-                ),
-                $about,
-            );
+            $says = 'The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.';
+
+            return $clash(sprintf($says, $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), 'pitch differs');
         }
         $sides = $lead === null ? 'same' : ($lead->part->cable->sides ?? '');
         if ($lead !== null) {
@@ -141,6 +108,17 @@ final class Ribbon extends LineRule
                 $agree ? 'count, pitch and side agree' : 'side differs',
                 $remedies,
             ), $about);
+    }
+
+    private static function leadBetween(Socket $gives, Socket $takes, Facts $facts): ?Line
+    {
+        foreach ($facts->with('cable') as $line) {
+            if ($line->part->cable?->joins($gives->connector, $takes->connector, $takes->carries) === true) {
+                return $line;
+            }
+        }
+
+        return null;
     }
 
     private static function contacts(Socket $socket): int
