@@ -71,7 +71,12 @@ final class Ribbon extends LineRule
             ...($lead === null ? [] : [$this->swap($lead, 'Take another ribbon')]),
         ];
         $about = $takes->name;
-        $clash = fn (string $says, string $why): Finding => $this->answer(Verdict::Clash, $lines, fn (): Words => new Words($says, $working, $why, $remedies), $about);
+        $clash = fn (string $says, string $why): Finding => $this->answer(
+            Verdict::Clash,
+            $lines,
+            fn (): Words => new Words($says, $working, $why, $remedies),
+            $about,
+        );
         if ($lead === null && self::contacts($gives) !== self::contacts($takes)) {
             $says = 'The ribbon of %s has %d contacts, the socket of %s %d.';
 

@@ -66,8 +66,8 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                         .map((bus) => (
                             <div key={bus.node.id}>
                                 <div
-                                    className="absolute grid justify-items-center text-xs leading-tight"
-                                    style={{ left: bus.x - railWide / 2, width: railWide, top: bus.label - 50 }}
+                                    className="absolute grid justify-items-end text-xs leading-tight"
+                                    style={{ left: bus.x - railWide + 18, width: railWide - 24, top: bus.label - 26 }}
                                 >
                                     <span className="flex max-w-full items-center gap-0.5 font-semibold">
                                         <NotePeg findings={ofRail(bus.node)} name={bus.node.name} />
@@ -78,7 +78,7 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                                 </div>
                                 <span
                                     className="figures absolute text-right text-xs leading-tight"
-                                    style={{ left: bus.x - railWide / 2, width: railWide / 2 - 6, top: bus.label + 6 }}
+                                    style={{ left: bus.x - railWide + 18, width: railWide - 24, top: bus.label + 6 }}
                                 >
                                     {volts(bus.node.values[state]?.volts)}
                                     <br />
@@ -89,7 +89,7 @@ export function Rails({ source, notes }: { source: PowerSource; notes: ReactNode
                     {cards.map(({ node, x, y }) => (
                         <div
                             key={node.id}
-                            className={`absolute flex min-h-14 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`}
+                            className={`absolute flex min-h-14 -translate-y-1/2 flex-col justify-center border bg-leaf px-2 py-1 ${node.kind === 'source' ? 'rounded-md border-2 border-ink' : node.kind === 'converter' ? 'border-ink' : 'rounded-md border-edge'}`}
                             style={{ left: x, top: y, width: cardWide }}
                         >
                             <span className="flex items-center gap-1.5 text-sm leading-tight font-semibold">

@@ -8,14 +8,17 @@ export type State = 'idle' | 'usual' | 'heavy';
 export const cardWide = 184;
 export const cardHigh = 56;
 export const railWide = 118;
+/** From the bus to the cards on it; the name and the figures of the rail stand before the bus. */
+const stub = 14;
 /** A rail has its name above its wire and its figures below. */
 const railHigh = 62;
 const edge = 24;
 
 export interface Card {
     node: PowerNode;
-    /** Upper left corner. */
+    /** Left edge. */
     x: number;
+    /** Middle, top to bottom. */
     y: number;
 }
 
@@ -76,7 +79,7 @@ export function layOut(nodes: readonly PowerNode[], state: State): Layout {
     const flow = (node: PowerNode) => node.values[state]?.amps ?? 0;
     const wires: Wire[] = [];
     const buses = groups.map(({ id, card, rail, members }): Bus => {
-        const bus = at(id);
+        const bus = { x: at(id).x + railWide / 2 - stub, y: at(id).y };
         const from = at(card.id);
         const ends = members.map((member) => at(member.id).y);
         wires.push({
@@ -90,7 +93,7 @@ export function layOut(nodes: readonly PowerNode[], state: State): Layout {
         return { node: rail, x: bus.x, top: min([bus.y, ...ends]) ?? bus.y, bottom: max([bus.y, ...ends]) ?? bus.y, label: bus.y };
     });
     return {
-        cards: cards.map((node) => ({ node, x: at(node.id).x - cardWide / 2, y: at(node.id).y - cardHigh / 2 })),
+        cards: cards.map((node) => ({ node, x: at(node.id).x - cardWide / 2, y: at(node.id).y })),
         buses,
         wires,
         wide: (max(cards, (node) => at(node.id).x) ?? 0) + cardWide / 2 + 2,
