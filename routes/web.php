@@ -84,6 +84,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('parts.csv', [BuildController::class, 'exportCsv']);
             Route::get('candidates', [FindingController::class, 'candidates']);
             Route::get('fits', [FindingController::class, 'fits']);
+            Route::get('grid', [FindingController::class, 'grid']);
+            Route::get('steps', [FindingController::class, 'steps']);
             Route::get('finding', [FindingController::class, 'show']);
             Route::get('remedies', [FindingController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);

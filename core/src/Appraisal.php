@@ -147,7 +147,31 @@ final readonly class Appraisal
         return Tabs::of($this->build, $this->findings, $this->steps, $this->vitals);
     }
 
-    /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal") */
+    /** @return list<array<string, mixed>> the steps in their order (contract/openapi.json, "Step") */
+    public function stepList(): array
+    {
+        return array_map(fn (Step $step): array => [
+            'id' => $step->id,
+            'phase' => $step->phase->value,
+            'title' => $step->title,
+            'says' => $step->says,
+            'lines' => array_map(static fn (Line $line): string => $line->id, $step->lines),
+            'waitsFor' => array_map(static fn (Line $line): string => $line->id, $step->waitsFor()),
+            'minutes' => $step->minutes,
+            'cautions' => array_values(array_unique($step->cautions)),
+            'gate' => $step->isGate,
+            'cannotBeUndone' => $step->cannotBeUndone,
+            'tickedOn' => $this->build->ticks[$step->id] ?? null,
+        ], $this->steps);
+    }
+
+    /** @return list<array{one: string, other: string, verdict: string, findings: list<string>}> part against part */
+    public function grid(): array
+    {
+        return Grid::of($this->findings);
+    }
+
+    /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal"): what every page needs; steps and grid come when they are looked at */
     public function toArray(): array
     {
         return [
@@ -155,24 +179,10 @@ final readonly class Appraisal
             'vitals' => $this->vitals->toArray(),
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
             'tabs' => $this->tabs(),
-            'steps' => array_map(fn (Step $step): array => [
-                'id' => $step->id,
-                'phase' => $step->phase->value,
-                'title' => $step->title,
-                'says' => $step->says,
-                'lines' => array_map(static fn (Line $line): string => $line->id, $step->lines),
-                'waitsFor' => array_map(static fn (Line $line): string => $line->id, $step->waitsFor()),
-                'minutes' => $step->minutes,
-                'cautions' => array_values(array_unique($step->cautions)),
-                'gate' => $step->isGate,
-                'cannotBeUndone' => $step->cannotBeUndone,
-                'tickedOn' => $this->build->ticks[$step->id] ?? null,
-            ], $this->steps),
             'toMeasure' => array_map(
                 static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => FigurePlace::of($figure->figure)?->toArray()],
                 $this->open,
             ),
-            'grid' => Grid::of($this->findings),
             'supply' => $this->supply(),
             'costs' => [
                 'planned' => $this->costs->planned->rounded(),

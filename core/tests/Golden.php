@@ -67,6 +67,37 @@ final class Golden
         return $before;
     }
 
+    /**
+     * What was said without asking the library, which takes most of the time.
+     *
+     * @param  array<string, mixed>  $said
+     * @return array<string, mixed>
+     */
+    public static function withoutLibrary(array $said): array
+    {
+        foreach ($said['findings'] as $key => $findings) {
+            foreach (array_keys($findings) as $at) {
+                unset($said['findings'][$key][$at]['tried']);
+            }
+        }
+        unset($said['power']['scatter'], $said['power']['sizing']);
+
+        return $said;
+    }
+
+    /** Whether anything is said differently of some builds, without asking the library: seconds, not minutes. */
+    public static function isOther(int $drawn): bool
+    {
+        $before = self::before();
+        foreach (self::builds($drawn) as $name => $build) {
+            if (self::differences(self::withoutLibrary($before[$name]), self::plain(self::said("drawn {$name}", $build))) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** What a build of version 1 makes the core say, with the words that are others since version 2 (golden/words.php). */
     public static function inTodaysWords(mixed $said): mixed
     {
@@ -122,7 +153,7 @@ final class Golden
             $power['sizing'] = $report->sizing($build->brief->runTimeHours ?? 4.0, array_values(array_filter(Make::library(), static fn (Part $part): bool => $part->pack !== null)))?->toArray();
         }
 
-        return ['findings' => $findings, 'rest' => array_diff_key($all, ['findings' => true, 'tabs' => true]), 'power' => $power];
+        return ['findings' => $findings, 'rest' => [...array_diff_key($all, ['findings' => true, 'tabs' => true]), 'steps' => $appraisal->stepList(), 'grid' => $appraisal->grid()], 'power' => $power];
     }
 
     /**

@@ -93,7 +93,7 @@ final class Incremental
                 array_map(static fn ($row): array => $row->toArray(), $finding->working()), array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()),
             ];
         }
-        $rest = $appraisal->toArray();
+        $rest = [...$appraisal->toArray(), 'steps' => $appraisal->stepList(), 'grid' => $appraisal->grid()];
         unset($rest['findings']);
 
         return ['findings' => $findings, 'rest' => json_decode(Json::encode($rest), true, 64, JSON_THROW_ON_ERROR)];

@@ -16,13 +16,7 @@ it('opens a build of version 1, whose appraisal differs only in names', function
     $build = BuildReader::read(Make::buildFormat()->decode($old($name)));
     // Without what the library offers: that is asked of the library as it is now.
     $said = Golden::inTodaysWords(Golden::plain(Golden::said("drawn {$name}", $build)));
-    $before = Golden::before()[$name];
-    foreach ($before['findings'] as $key => $findings) {
-        foreach (array_keys($findings) as $at) {
-            unset($before['findings'][$key][$at]['tried']);
-        }
-    }
-    unset($before['power']['scatter'], $before['power']['sizing']);
+    $before = Golden::withoutLibrary(Golden::before()[$name]);
     expect(Golden::differences($before, $said))->toBe([]);
 })->with([...Golden::IN_TREE, ...Golden::TRIALS]);
 

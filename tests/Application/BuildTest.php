@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 use App\Actions\ImportBuild;
 use App\Actions\StartBuild;
+use App\Library\JudgedParts;
 use App\Mapping\BuildMapper;
 use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
 use App\Models\TickRecord;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PocketPlot\Appraisal;
 use PocketPlot\File\Json;
+use PocketPlot\Part\Role;
 
 beforeEach(function (): void {
     $this->travelTo('2026-11-23 12:00:00');
@@ -149,7 +152,7 @@ describe('edits of lines', function (): void {
 
     it('ticks a step and takes the tick away', function (): void {
         $after = $this->putJson("{$this->path}/ticks", ['version' => 1, 'step' => 'meter/pack', 'done' => true])->assertOk()->json();
-        expect(array_column($after['appraisal']['steps'], 'tickedOn', 'id')['meter/pack'])->toBe('2026-11-23')
+        expect(array_column($this->getJson("{$this->path}/steps")->assertOk()->json('steps'), 'tickedOn', 'id')['meter/pack'])->toBe('2026-11-23')
             ->and($after['appraisal']['vitals']['stepsLeft'])->toBe($this->getJson($this->path)->json('appraisal.vitals.stepsLeft'));
         $this->putJson("{$this->path}/ticks", ['version' => 2, 'step' => 'meter/pack', 'done' => false])->assertOk();
         expect(TickRecord::query()->where('build_id', $this->build->id)->where('step', 'meter/pack')->exists())->toBeFalse();
@@ -273,6 +276,29 @@ describe('the library', function (): void {
             ->and($byId['panel-slate-10']['verdict'])->toBe('unmeasured')
             ->and($byId['panel-attic-4']['newClashes'])->toBe(1)
             ->and(array_search('clash', $verdicts, true))->toBeGreaterThan(array_search('tight', $verdicts, true));
+    });
+
+    it('judges each part once a version of the build; a further search only filters', function (): void {
+        $build = $this->refuge($this->user);
+        $says = fn (string $words = ''): array => array_column($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&q={$words}")->assertOk()->json('candidates'), 'says');
+        $first = $says();
+        $key = JudgedParts::key($build->refresh(), Role::Display, 'panel');
+        $kept = Cache::get($key);
+        expect($kept)->toHaveCount(count($first));
+        Cache::put($key, array_map(static fn (array $one): array => [...$one, 'says' => 'kept'], $kept));
+        expect(array_unique($says('rook')))->toBe(['kept']);
+        // An edit makes another version, and everything is judged anew.
+        $this->patchJson("/api/builds/{$build->id}/lines/panel", ['version' => 1, 'note' => 'other'])->assertOk();
+        expect($says())->toBe($first);
+    });
+
+    it('judges a part anew once it is another', function (): void {
+        $build = $this->refuge($this->user);
+        $own = $this->postJson('/api/parts', ['part' => ['name' => 'Zephyr panel', 'role' => 'display', 'facets' => []]])->assertCreated()->json();
+        $verdict = fn (): string => array_column($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel")->assertOk()->json('candidates'), 'verdict', 'libraryId')[$own['libraryId']];
+        expect($verdict())->toBe('unmeasured');
+        $this->putJson("/api/parts/{$own['libraryId']}", ['version' => $own['version'], 'part' => ['name' => 'Zephyr panel', 'role' => 'display', 'facets' => ['supply' => ['volts' => ['typed' => '1 to 2 V', 'source' => 'datasheet']]]]])->assertOk();
+        expect($verdict())->toBe('clash');
     });
 });
 

@@ -260,7 +260,7 @@ describe('plot:power', function (): void {
         expect(Artisan::call('plot:power', ['file' => base_path('demo/barge.pocketplot.json'), '--json' => true]))->toBe(2);
         $all = json_decode(Artisan::output(), true, 32, JSON_THROW_ON_ERROR);
         expect($all['band'])->toBeNull()->and($all['sources'][1]['missing'][0]['figure'])->toBe('supply.drawMa');
-        expect(Artisan::call('plot:power', ['file' => '/nowhere.json']))->toBe(3)->and(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--way' => 'Upside down']))->toBe(3)
+        expect(Artisan::call('plot:power', ['file' => '/nowhere.json']))->toBe(3)->and(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--profile' => 'Upside down']))->toBe(3)
             ->and(Artisan::call('plot:power', ['file' => base_path('demo/refuge.pocketplot.json'), '--hours' => '-1']))->toBe(3);
     });
 

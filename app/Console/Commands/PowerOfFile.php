@@ -36,7 +36,7 @@ final class PowerOfFile extends Command
 
     private const MOST_WORTHS = 6;
 
-    protected $signature = 'plot:power {file : a .pocketplot.json file, or - for standard input} {--json : print everything as JSON} {--way= : the way of playing, by its name} {--hours= : hours to size for; the brief\'s when left out} {--cm3= : room for the pack in cubic centimetres}';
+    protected $signature = 'plot:power {file : a .pocketplot.json file, or - for standard input} {--json : print everything as JSON} {--profile= : the way of playing, by its name} {--hours= : hours to size for; the brief\'s when left out} {--cm3= : room for the pack in cubic centimetres}';
 
     protected $description = 'Supply tree, power budget, run time, charge and sizing of a build file: 0 all known, 2 something is unmeasured, 3 unreadable';
 
@@ -49,7 +49,7 @@ final class PowerOfFile extends Command
             return $this->unreadable($bad->problems);
         }
         $names = array_map(static fn (Profile $profile): string => $profile->name, $build->profilesOrDefaults());
-        $wanted = $this->option('way');
+        $wanted = $this->option('profile');
         $way = is_string($wanted) ? array_search($wanted, $names, true) : 0;
         if ($way === false) {
             return $this->unreadable(["There is no way of playing \"{$wanted}\"; it has ".implode(', ', $names).'.']);

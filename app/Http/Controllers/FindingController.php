@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Lines;
 use App\Http\Requests\CandidatesRequest;
+use App\Library\JudgedParts;
 use App\Library\PartQueries;
 use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
@@ -17,10 +19,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Verdict;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
-use PocketPlot\WhatIf\Candidates;
 use PocketPlot\WhatIf\RemedyFinder;
 
 /** What the findings of a build say, and what would become of it with other parts. */
@@ -45,29 +47,32 @@ final class FindingController
     /** The sentences of all that fits. */
     public function fits(BuildRecord $build): JsonResponse
     {
-        return new JsonResponse(['fits' => (object) Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())->fits()]);
+        return new JsonResponse(['fits' => (object) self::appraise($build)->fits()]);
+    }
+
+    /** Part against part. */
+    public function grid(BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(['grid' => self::appraise($build)->grid()]);
+    }
+
+    /** The steps in their order. */
+    public function steps(BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(['steps' => self::appraise($build)->stepList()]);
     }
 
     /** Each part of the role with its verdict against this build and its effect on the vitals. */
     public function candidates(CandidatesRequest $request, User $user, BuildRecord $build): JsonResponse
     {
         $role = $request->enum('role', Role::class) ?? Role::Board;
-        $swap = $request->string('swap')->toString();
-        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
-        abort_if($swap !== '' && $core->line($swap) === null, 404);
-        $rows = PartQueries::ofRole($user, $role->value, $request->string('q')->toString());
-        $judged = Candidates::judge($core, self::parts($rows), $role, $swap === '' ? null : $swap, Today::day());
-        // Mildest first; the rows' order, by name, among equals. Keys stay: they lead back to the rows.
-        uasort($judged, static fn (array $a, array $b): int => $a['effect']->verdict->weight() <=> $b['effect']->verdict->weight());
-        $answers = [];
-        foreach ($judged as $index => $one) {
-            $answers[] = [
-                'libraryId' => $rows[$index]->id,
-                'part' => BuildView::part($one['part']),
-                'inUse' => $swap !== '' && $core->line($swap)?->part->id === $one['part']->id,
-                ...$one['effect']->toArray(),
-            ];
+        $swap = $request->filled('swap') ? $request->string('swap')->toString() : null;
+        if ($swap !== null) {
+            Lines::find($build, $swap);
         }
+        $answers = JudgedParts::of($build, PartQueries::ofRole($user, $role->value, $request->string('q')->toString()), $role, $swap);
+        // Mildest first; by name among equals.
+        usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b));
 
         return new JsonResponse(['candidates' => $answers]);
     }
@@ -98,6 +103,17 @@ final class FindingController
             'part' => BuildView::part($one['part']),
             ...$one['effect']->toArray(),
         ], $found)]);
+    }
+
+    private static function appraise(BuildRecord $build): Appraisal
+    {
+        return Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
+    }
+
+    /** @param  array<string, mixed>  $answer */
+    private static function weight(array $answer): int
+    {
+        return is_string($answer['verdict'] ?? null) ? Verdict::from($answer['verdict'])->weight() : 0;
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Models\VendorRecord;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use PocketPlot\Build\Reading\MeteredState;
 use PocketPlot\Build\Reading\Stopped;
 use PocketPlot\Build\Vocabulary;
 use PocketPlot\File\PartReader;
@@ -51,6 +52,7 @@ final class LibraryController
             'tools' => Vocabulary::TOOLS,
             'consumables' => Vocabulary::CONSUMABLES,
             'connectors' => Vocabulary::CONNECTORS,
+            'meteredStates' => array_map(static fn (MeteredState $one): string => $one->value, MeteredState::cases()),
             'stopped' => array_map(static fn (Stopped $one): string => $one->value, Stopped::cases()),
             'gamesClasses' => array_map(get_object_vars(...), Vocabulary::gamesClasses()),
         ]);

@@ -37,6 +37,7 @@ export type ReadingEffect = Schemas['ReadingEffect'];
 export type RuleBook = Schemas['RuleBook'];
 export type RulePage = Schemas['RulePage'];
 export type Session = Schemas['Session'];
+export type GridCell = Schemas['GridCell'];
 export type Step = Schemas['Step'];
 export type Sizing = Schemas['Sizing'];
 export type Vendor = Schemas['Vendor'];

@@ -432,6 +432,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/grid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Part against part */
+        get: operations["getBuildsBuildGrid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The steps in their order */
+        get: operations["getBuildsBuildSteps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/builds/{build}/remedies": {
         parameters: {
             query?: never;
@@ -663,7 +697,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The rule book and the house margins */
+        /** The rule book and the default margins */
         get: operations["getRules"];
         put?: never;
         post?: never;
@@ -1157,10 +1191,8 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             vitals: components["schemas"]["Vitals"];
             findings: components["schemas"]["Finding"][];
-            steps: components["schemas"]["Step"][];
             costs: components["schemas"]["Costs"];
             toMeasure: components["schemas"]["OpenFigure"][];
-            grid: components["schemas"]["GridCell"][];
             supply: components["schemas"]["Supply"];
             tabs: {
                 brief: {
@@ -1885,6 +1917,8 @@ export interface components {
             connectors: string[];
             /** @description why a run ends */
             stopped: string[];
+            /** @description what the console was doing while its draw was metered */
+            meteredStates: string[];
         };
         FieldProblem: {
             /** @description the path; empty when it is about the whole */
@@ -2846,6 +2880,72 @@ export interface operations {
                         fits: {
                             [key: string]: string;
                         };
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildGrid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        grid: components["schemas"]["GridCell"][];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        steps: components["schemas"]["Step"][];
                     };
                 };
             };

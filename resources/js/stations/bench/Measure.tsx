@@ -4,10 +4,10 @@ import { api, Problem, type Bench, type Build, type LogPreview } from '../../api
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
-import { useVocabulary } from '../../ui/useVocabulary';
-import { cautions, inputs, kinds, steps, wanted, type Kind } from './kinds';
-import { big, Choice, Labelled } from './Labelled';
+import { kinds, wanted, type Kind } from './kinds';
+import { Choice } from './Labelled';
 import { LogEntry } from './LogEntry';
+import { Guidance, KindFields, KindList, Surroundings, type Fields } from './MeasureFields';
 import { Stand } from './Stand';
 import { SweepEntry, type Step } from './SweepEntry';
 
@@ -15,14 +15,13 @@ import { SweepEntry, type Step } from './SweepEntry';
 export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; sweeps: Bench['sweeps']; onWritten: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const vocabulary = useVocabulary();
     const [asked] = useSearchParams();
     const [kind, setKind] = useState<Kind>(kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw');
     const lines = build.lines.filter((line) => line.chosen && (kind !== 'run' && kind !== 'charge' ? true : line.role === 'cells'));
     const usual = { sweep: 'display', draw: 'board', run: 'cells', charge: 'cells', temperature: 'board', dimension: 'board' }[kind];
     const [chosen, setChosen] = useState<string | null>(null);
     const line = lines.find((one) => one.id === chosen)?.id ?? lines.find((one) => one.role === usual)?.id ?? lines[0]?.id ?? '';
-    const [fields, setFields] = useState<Record<string, string>>({});
+    const [fields, setFields] = useState<Fields>({});
     /** Volts that a sweep begins at, as typed, by line. */
     const [begins, setBegins] = useState<Record<string, string>>({});
     const [sweep, setSweep] = useState<Step[]>([]);
@@ -34,8 +33,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
     const begin = sweeps[line];
     const from = begins[line] ?? (begin?.fromV == null ? '' : String(begin.fromV));
     const by = fields['by'] ?? '0.5';
-    const set = (more: Record<string, string>) => setFields((before) => ({ ...before, ...more }));
-    const about = (field: string) => problem?.about(field) ?? undefined;
+    const set = (more: Fields) => setFields((before) => ({ ...before, ...more }));
     const turn = (next: Kind) => {
         setKind(next);
         setProblem(null);
@@ -44,28 +42,13 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
         setSimulated(false);
     };
     const write = async () => {
-        const answer = await edit((path, version) =>
-            api.post<Build>(`${path}/readings`, {
-                version,
-                kind,
-                line,
-                ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
-                ...(kind === 'sweep'
-                    ? {
-                          steps: sweep.map((step) => ({
-                              volts: step.volts,
-                              lit: step.lit,
-                              ...(step.milliamps.trim() === '' ? {} : { milliamps: step.milliamps }),
-                          })),
-                      }
-                    : {}),
-                ...(kind === 'draw' && fields['state'] === undefined ? { state: 'usual' } : {}),
-                ...(kind === 'run' && fields['profile'] === undefined && profiles[0] !== undefined ? { profile: profiles[0] } : {}),
-                ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
-                ...(simulated ? { simulated: true, instrument: 'Simulated bench' } : {}),
-                ...(photo === null ? {} : { photo }),
-            }),
-        );
+        const body = { kind, line, ...written(kind, fields, profiles), ...(kind === 'sweep' ? { steps: sweep.map(stepOf) } : {}) };
+        const extras = {
+            ...(log !== null && (kind === 'run' || kind === 'charge') ? { log: log.log } : {}),
+            ...(simulated ? { simulated: true, instrument: 'Simulated bench' } : {}),
+            ...(photo === null ? {} : { photo }),
+        };
+        const answer = await edit((path, version) => api.post<Build>(`${path}/readings`, { version, ...body, ...extras }));
         if (answer instanceof Problem) {
             setProblem(answer);
             return;
@@ -77,21 +60,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
         return <p className="dot-grid border border-dashed border-edge p-6">Nothing to measure yet. Add the first part, then come back with the meter.</p>;
     return (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[16rem_minmax(0,1fr)]">
-            <ul className="grid content-start gap-2 max-lg:grid-cols-2">
-                {kinds.map(([value, name, says]) => (
-                    <li key={value}>
-                        <button
-                            type="button"
-                            aria-pressed={kind === value}
-                            onClick={() => turn(value)}
-                            className={`w-full rounded-sm border px-3 py-2.5 text-left ${kind === value ? 'border-ink bg-ink text-paper' : 'border-edge bg-leaf hover:border-pen'}`}
-                        >
-                            <span className="block text-lg leading-tight font-semibold">{name}</span>
-                            <span className="block text-sm max-sm:hidden">{says}</span>
-                        </button>
-                    </li>
-                ))}
-            </ul>
+            <KindList kind={kind} onTurn={turn} />
             <form
                 ref={form}
                 className="min-w-0"
@@ -100,19 +69,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                     void write();
                 }}
             >
-                <ol className="mb-3 max-w-prose list-decimal pl-6 text-lg">
-                    {steps[kind].map((says) => (
-                        <li key={says}>{says}</li>
-                    ))}
-                </ol>
-                {cautions[kind] !== undefined && (
-                    <p className="mb-4 max-w-prose border-l-4 border-tight pl-3">
-                        {cautions[kind]}{' '}
-                        <span className="text-pencil">
-                            Makers’ instructions and local rules come first; mains and doubtful packs are for a qualified person.
-                        </span>
-                    </p>
-                )}
+                <Guidance kind={kind} />
                 <div className="mb-4 flex flex-wrap items-end gap-4">
                     <Choice
                         className="min-w-64 flex-1"
@@ -121,59 +78,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                         options={lines.map((one) => [one.id, one.part.name])}
                         onChange={setChosen}
                     />
-                    {kind === 'draw' && (
-                        <Choice
-                            label="What it was doing"
-                            value={fields['state'] ?? 'usual'}
-                            options={same(['off', 'idle', 'usual', 'heavy', 'start-up'])}
-                            onChange={(state) => set({ state })}
-                        />
-                    )}
-                    {kind === 'run' && (
-                        <Choice
-                            label="Played as"
-                            value={fields['profile'] ?? profiles[0] ?? ''}
-                            options={same(profiles)}
-                            onChange={(profile) => set({ profile })}
-                        />
-                    )}
-                    {kind === 'dimension' && (
-                        <Choice
-                            label="Side"
-                            value={fields['figure'] ?? ''}
-                            options={[
-                                ['', 'choose'],
-                                ['lengthMm', 'length'],
-                                ['widthMm', 'width'],
-                                ['heightMm', 'height, tallest spot'],
-                            ]}
-                            onChange={(figure) => set({ figure })}
-                            problem={about('figure')}
-                        />
-                    )}
-                    {inputs[kind].map(([field, label, hint]) => (
-                        <Labelled key={field} label={label} problem={about(field)}>
-                            {(id) => (
-                                <input
-                                    id={id}
-                                    className={`${big} figures w-40`}
-                                    placeholder={hint}
-                                    value={fields[field] ?? ''}
-                                    aria-invalid={about(field) !== undefined}
-                                    onChange={(event) => set({ [field]: event.target.value })}
-                                />
-                            )}
-                        </Labelled>
-                    ))}
-                    {kind === 'run' && (
-                        <Choice
-                            label="Why it stopped"
-                            value={fields['stopped'] ?? ''}
-                            options={[['', 'choose'], ...same(vocabulary.data?.stopped ?? [])]}
-                            onChange={(why) => set({ stopped: why })}
-                            problem={about('stopped')}
-                        />
-                    )}
+                    <KindFields kind={kind} profiles={profiles} fields={fields} set={set} problem={problem} />
                 </div>
                 {kind === 'sweep' && (
                     <SweepEntry
@@ -217,41 +122,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
                         set({ hours: `${(read.hours ?? 0).toFixed(3)} h`, stopped: why });
                     }}
                 />
-                <details className="mb-4">
-                    <summary className="min-h-9 cursor-pointer text-pencil">Instrument, conditions, note, photograph</summary>
-                    <div className="mt-2 flex flex-wrap gap-4">
-                        {[
-                            ['takenOn', 'Day', 'today', 'date'],
-                            ['instrument', 'Instrument', 'name of the meter', 'text'],
-                            ['conditions', 'Conditions', 'body open, 21 °C …', 'text'],
-                            ['note', 'Note', '', 'text'],
-                        ].map(([field = '', label = '', hint, type]) => (
-                            <Labelled key={field} label={label} problem={about(field)}>
-                                {(id) => (
-                                    <input
-                                        id={id}
-                                        type={type}
-                                        className={big}
-                                        placeholder={hint}
-                                        value={fields[field] ?? ''}
-                                        onChange={(event) => set({ [field]: event.target.value })}
-                                    />
-                                )}
-                            </Labelled>
-                        ))}
-                        <Labelled label="Photograph" problem={about('photo')}>
-                            {(id) => (
-                                <input
-                                    id={id}
-                                    type="file"
-                                    accept="image/*"
-                                    className={`${big} py-2.5`}
-                                    onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)}
-                                />
-                            )}
-                        </Labelled>
-                    </div>
-                </details>
+                <Surroundings fields={fields} set={set} problem={problem} onPhoto={setPhoto} />
                 {problem !== null && (
                     <p role="alert" className="mb-2 text-clash">
                         {[...new Set(Object.values(problem.fields).flat())].join(' ') || problem.message}
@@ -266,14 +137,11 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
     );
 }
 
-const same = (words: readonly string[]): [string, string][] => words.map((word) => [word, word]);
+/** The fields that belong to the kind and were filled in; what stands chosen in a list counts untouched, too. */
+const written = (kind: Kind, fields: Fields, profiles: string[]): Fields => ({
+    ...(kind === 'draw' ? { state: 'usual' } : {}),
+    ...(kind === 'run' && profiles[0] !== undefined ? { profile: profiles[0] } : {}),
+    ...Object.fromEntries(Object.entries(fields).filter(([key, value]) => value.trim() !== '' && wanted[kind].includes(key))),
+});
 
-function dataUrl(file: File | undefined): Promise<string | null> {
-    if (file === undefined) return Promise.resolve(null);
-    return new Promise((resolve) => {
-        const reader = new FileReader();
-        reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : null);
-        reader.onerror = () => resolve(null);
-        reader.readAsDataURL(file);
-    });
-}
+const stepOf = ({ volts, lit, milliamps }: Step) => ({ volts, lit, ...(milliamps.trim() === '' ? {} : { milliamps }) });

@@ -1,25 +1,32 @@
 import { api, type Build, type Step } from '../../api/client';
+import { useSteps } from '../../frame/useAsked';
 import { useOpenBuild } from '../../frame/useBuild';
 import { capital, date } from '../../ui/format';
 
 /** The steps in their order, made for dirty fingers and read at arm's length. */
 export default function BuildStation() {
     const { build } = useOpenBuild();
-    const { steps, vitals } = build.appraisal;
+    const { vitals } = build.appraisal;
+    const asked = useSteps();
+    const steps = asked.data?.steps ?? [];
     const phases = [...new Set(steps.map((step) => step.phase))];
     return (
         <main className="px-4 sm:px-6">
             <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
                 <h2 className="text-xl">Build</h2>
-                <p className="text-pencil">
-                    {steps.length - vitals.stepsLeft} of {steps.length} steps done
-                </p>
+                {steps.length > 0 && (
+                    <p className="text-pencil">
+                        {steps.length - vitals.stepsLeft} of {steps.length} steps done
+                    </p>
+                )}
             </div>
             <p className="mb-4 max-w-prose border-l-4 border-tight pl-3 text-[0.95rem]">
                 Follow the makers' instructions and your local rules before ours, and leave mains wiring and doubtful packs to a qualified person. A step marked{' '}
                 <strong>test</strong> must pass before you go on.
             </p>
-            {steps.length === 0 && (
+            {asked.isError && <p role="alert">{asked.error.message}</p>}
+            {asked.isPending && <p className="text-pencil">Putting the steps in order …</p>}
+            {asked.data?.steps.length === 0 && (
                 <p className="dot-grid border border-dashed border-edge p-6">
                     No parts, no steps. Once there are parts, the steps stand here in the order in which they are best done.
                 </p>

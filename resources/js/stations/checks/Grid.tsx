@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useGrid } from '../../frame/useAsked';
 import { useOpenBuild } from '../../frame/useBuild';
 import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Peg, verdictWords } from '../../ui/Peg';
@@ -8,12 +9,16 @@ export function Grid() {
     const { build } = useOpenBuild();
     const open = useNoteLeaf();
     const [at, setAt] = useState<string | null>(null);
-    const { grid, findings } = build.appraisal;
+    const asked = useGrid();
+    const { findings } = build.appraisal;
+    const grid = asked.data?.grid ?? [];
     const named = build.lines.filter((line) => grid.some((cell) => cell.one === line.id || cell.other === line.id));
     const cellOf = (one: string, other: string) =>
         grid.find((cell) => (cell.one === one && cell.other === other) || (cell.one === other && cell.other === one));
     const pair = at === null ? undefined : grid.find((cell) => `${cell.one} ${cell.other}` === at);
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
+    if (asked.isError) return <p role="alert">{asked.error.message}</p>;
+    if (asked.isPending) return <p className="text-pencil">Laying part against part …</p>;
     if (named.length < 2)
         return <p className="dot-grid border border-dashed border-edge p-6">Two parts that have to do with each other make the first cell.</p>;
     return (
