@@ -82,7 +82,7 @@ final class ConverterHeadroom extends Rule
         if (! $raises && ! $output->dropoutV->isKnown()) {
             return $this->unmeasured($line, FigureRef::output($output, 'dropoutV'), [$rail->line], $working, $about);
         }
-        $margin = $raises ? $output->volts->most() - $rail->volts->most() : $rail->volts->least() - $output->dropoutV->most() - $output->volts->least();
+        $margin = $raises ? $output->volts->least() - $rail->volts->most() : $rail->volts->least() - $output->dropoutV->most() - $output->volts->most();
         if (! $raises) {
             $working[] = $this->row("{$line->name()}, dropout", $output->dropoutV);
         }
