@@ -5,6 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Assembly\Step;
 use PocketPlot\Assembly\StepPlanner;
+use PocketPlot\Assembly\StepSource;
 use PocketPlot\Facts\Facts;
 
 /** @return array<string, Step> by id */
@@ -81,3 +82,50 @@ it('keeps a step\'s id when a part is swapped, so that its tick stays', function
     $ids = static fn ($build): array => array_map(static fn (Step $step): string => $step->id, StepPlanner::plan(new Facts($build)));
     expect($ids($build->withSwap('panel', $panel)))->toBe($ids($build));
 });
+
+describe('the order of the kinds of step', function (): void {
+    it('follows from what comes after what, not from the order of the list', function (): void {
+        $sorted = StepPlanner::inOrder(StepPlanner::SOURCES);
+        $turned = StepPlanner::inOrder(array_reverse(StepPlanner::SOURCES));
+        $half = intdiv(count(StepPlanner::SOURCES), 2);
+        $cut = StepPlanner::inOrder([...array_slice(StepPlanner::SOURCES, $half), ...array_slice(StepPlanner::SOURCES, 0, $half)]);
+        expect($turned)->toBe($sorted)->and($cut)->toBe($sorted)->and($sorted)->toHaveCount(count(StepPlanner::SOURCES));
+        foreach ($sorted as $at => $source) {
+            foreach ($source::comesAfter() as $earlier) {
+                expect(array_search($earlier, $sorted, true))->toBeLessThan($at, "{$source} after {$earlier}");
+            }
+        }
+    });
+
+    it('refuses kinds that wait for each other, and one that waits for what is not there', function (): void {
+        expect(fn () => StepPlanner::inOrder([HenStep::class, EggStep::class]))->toThrow(LogicException::class, 'EggStep, HenStep')
+            ->and(fn () => StepPlanner::inOrder([HenStep::class]))->toThrow(LogicException::class, 'HenStep');
+    });
+
+    it('knows every kind in the folder', function (): void {
+        $files = array_map(static fn (string $file): string => 'PocketPlot\\Assembly\\Steps\\'.basename($file, '.php'), glob(__DIR__.'/../src/Assembly/Steps/*.php') ?: []);
+        $kinds = array_values(array_filter($files, static fn (string $class): bool => is_a($class, StepSource::class, true) && ! (new ReflectionClass($class))->isAbstract()));
+        expect($kinds)->toEqualCanonicalizing(StepPlanner::SOURCES);
+    });
+});
+
+class HenStep implements StepSource
+{
+    public static function comesAfter(): array
+    {
+        return [EggStep::class];
+    }
+
+    public function steps(PocketPlot\Facts\Facts $facts): iterable
+    {
+        return [];
+    }
+}
+
+class EggStep extends HenStep
+{
+    public static function comesAfter(): array
+    {
+        return [HenStep::class];
+    }
+}

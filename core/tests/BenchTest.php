@@ -107,6 +107,10 @@ describe('a reading in the place of a spec figure', function (): void {
         'a side' => fn () => [reading('dimension', 'panel', ['figure' => 'heightMm', 'value' => 7.25]), [['size.heightMm', '7.25 mm']]],
         // Predicted: 9.72 Wh at 0.25 A × 3.6 V, 2700 mAh out of 3000; 0.25 A for 10 h are 2500: 0.9 × 2500 ÷ 2700 = 83.3 %.
         'a logged run' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'went dark', 'profile' => 'Play', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), [['pack.usableShare', '83.3 %']]],
+        // 0.012 A for 10 h are 120 mAh: 0.9 × 120 ÷ 2700 = 4 %, which no pack is: the meter was not in the line.
+        'a logged run without its current' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'went dark', 'profile' => 'Play', 'log' => [[0, 4.1, 0.012], [36000, 3.0, 0.012]]]), []],
+        // 0.018 A: 180 mAh, 6 %.
+        'a logged run of a pack that is worn out' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'went dark', 'profile' => 'Play', 'log' => [[0, 4.1, 0.018], [36000, 3.0, 0.018]]]), [['pack.usableShare', '6 %']]],
         'a run that was broken off' => fn () => [reading('run', 'pack', ['hours' => 10, 'stopped' => 'switched off by hand', 'log' => [[0, 4.1, 0.25], [36000, 3.0, 0.25]]]), []],
     ]);
 
@@ -196,7 +200,9 @@ describe('the odd one out', function (): void {
         // Predicted 10.8 and 5.4 h; the large one ran 5.9 h, as if it held 5.9 ÷ 10.8 ÷ (5.3 ÷ 5.4) = 56 % of what is printed.
         $odd = OddOneOut::among(compared(onBench([$run(5.9, 10.8, 'Large cell'), $run(5.3, 5.4, 'Small cell')]))) ?? throw new RuntimeException('not seen');
         expect(count($odd->odd))->toBe(2)->and($odd->says)->toContain('cannot both be true')->toContain('Large cell')
-            ->and(implode(' ', array_column($odd->explanations, 'says')))->toContain('Large cell holds 55.7 % of what is printed');
+            ->and(implode(' ', array_column($odd->explanations, 'says')))->toContain('Large cell holds 55.7 % of what is printed')
+            // 1 ÷ 0.557 = 1.797, in three figures.
+            ->toContain('took 180 % of its usual watts')->toContain('their packs hold 180 %');
         $off = array_column($odd->explanations, 'off');
         $sorted = $off;
         sort($sorted);

@@ -81,6 +81,13 @@ describe(Coverage::id(), function (): void {
         'flags a panel that feels nothing' => [['pad' => $controls(1, 1, 4)], $games(1, 0, 0, touch: true), ['clash pad']],
         'does not know controls that nobody counted' => [['pad' => ['role' => 'controls']], $games(1, 1, 4), ['unmeasured pad']],
     ]);
+    it('counts in its working what the games ask for, and nothing else', function () use ($controls, $games): void {
+        $build = Make::build(['pad' => $controls(1, 2, 8, sticks: 2)], $games(1, 1, 10));
+        [$finding] = Make::findings(Coverage::class, $build);
+        expect(array_map(static fn ($row): string => "{$row->label}: {$row->value}", $finding->working()))->toBe([
+            'players needed: 1', 'players there: 1', 'd-pads needed: 1', 'd-pads there: 2', 'buttons needed: 10', 'buttons there: 8',
+        ])->and($finding->says())->toBe('Some games need 10 buttons for each player (there are 8).');
+    });
 });
 
 describe(UsbSlots::id(), function () use ($socket): void {

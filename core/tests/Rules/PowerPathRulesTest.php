@@ -40,6 +40,11 @@ describe(ConverterHeadroom::id(), function () use ($pack, $converter): void {
         'accepts one that buck-boost' => [['topology' => 'buck-boost', 'volts' => 12], ['fits five']],
         'flags a step-up below its input' => [['topology' => 'boost', 'volts' => 12], ['clash five']],
         'accepts a step-up above its input' => [['topology' => 'boost', 'volts' => 19], ['fits five']],
+        // Anything between 4.8 and 5.2 V: 10 − 5.2 = 4.8 V are left at the least.
+        'accepts what is left above the upper end of its output' => [['topology' => 'buck', 'volts' => Make::band(4.8, 5.2), 'dropoutV' => 4.6], ['fits five']],
+        'flags what is short at the upper end of its output' => [['topology' => 'buck', 'volts' => Make::band(4.8, 5.2), 'dropoutV' => 4.9], ['clash five']],
+        // The pack stands at 14.6 V when full.
+        'flags a step-up whose lower end is below its input' => [['topology' => 'boost', 'volts' => Make::band(14.4, 19)], ['clash five']],
         'does not know an unknown kind' => [[], ['unmeasured five']],
         'does not know an unknown dropout' => [['topology' => 'buck'], ['unmeasured five']],
     ]);
@@ -273,6 +278,9 @@ describe(LinearHeat::id(), function () use ($pack): void {
         'accepts a warm one below its limit' => [['five' => $linear(['riseKPerW' => 60, 'limitC' => 125]), 'board' => $load(100)], ['fits five']],
         // 165 mA: 1.584 W × 60 + 25 = 120 °C, 5 K below.
         'says tight near its limit' => [['five' => $linear(['riseKPerW' => 60, 'limitC' => 125]), 'board' => $load(165)], ['tight five']],
+        // The same 120 °C, above the lower end of what nobody knows better.
+        'goes by the lowest limit it may have' => [['five' => $linear(['riseKPerW' => 60, 'limitC' => Make::band(115, 140)]), 'board' => $load(165)], ['clash five']],
+        'goes by the largest rise it may have' => [['five' => $linear(['riseKPerW' => Make::band(50, 70), 'limitC' => 125]), 'board' => $load(165)], ['clash five']],
         'flags one that burns' => [['five' => $linear(['riseKPerW' => 60, 'limitC' => 125]), 'board' => $load(300)], ['clash five']],
         'says nothing of switching converters' => [['five' => ['role' => 'regulator', 'facets' => Make::converter(6, 30, 5, 1000)], 'board' => $load(300)], []],
         'does not know an unknown rise' => [['five' => $linear(), 'board' => $load(300)], ['unmeasured five']],
