@@ -116,7 +116,7 @@ class HenStep implements StepSource
         return [EggStep::class];
     }
 
-    public function steps(PocketPlot\Facts\Facts $facts): iterable
+    public function steps(Facts $facts): iterable
     {
         return [];
     }
