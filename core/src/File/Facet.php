@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 /**
- * One side of what a part is, field by field: what each is called, its unit or kind.
+ * One side of what a part is, field by field: what each is called, its unit or kind. Its own name stands in FacetBook.
  *
  * A field is [kind, label] or [kind, label, more]. Kinds: a unit of Quantity\Typed for a figure; "int", "text",
  * "flag", "yes-no", "words" (a list), "choice" (more: the choices), "counts" and "texts" (maps), "lists" (map of
@@ -15,8 +15,6 @@ namespace PocketPlot\File;
  */
 abstract class Facet
 {
-    abstract public function name(): string;
-
     abstract public function label(): string;
 
     /** @return array<string, Field> */

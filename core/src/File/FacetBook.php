@@ -31,58 +31,58 @@ final class FacetBook
         'tool' => [],
     ];
 
-    /** @var list<class-string<Facet>> in the order in which the editor shows them */
+    /** @var array<string, class-string<Facet>> by name, in the order in which the editor shows them */
     public const FACETS = [
-        Facets\SizeFacet::class,
-        Facets\SupplyFacet::class,
-        Facets\SuppliesFacet::class,
-        Facets\OutputsFacet::class,
-        Facets\PoweredByFacet::class,
-        Facets\PackFacet::class,
-        Facets\ChargerFacet::class,
-        Facets\ProtectorFacet::class,
-        Facets\GaugeFacet::class,
-        Facets\FuseFacet::class,
-        Facets\SwitchFacet::class,
-        Facets\SocketsFacet::class,
-        Facets\CableFacet::class,
-        Facets\PinsFacet::class,
-        Facets\PinNeedsFacet::class,
-        Facets\PanelFacet::class,
-        Facets\VideoFacet::class,
-        Facets\ControlsFacet::class,
-        Facets\RadioFacet::class,
-        Facets\AmpFacet::class,
-        Facets\SpeakerFacet::class,
-        Facets\BodyFacet::class,
-        Facets\MountFacet::class,
-        Facets\FastenerFacet::class,
-        Facets\SpotsFacet::class,
-        Facets\SurfaceFacet::class,
-        Facets\HeatFacet::class,
-        Facets\CoolingFacet::class,
-        Facets\StorageFacet::class,
-        Facets\SoftwareFacet::class,
-        Facets\DriversFacet::class,
-        Facets\KitFacet::class,
-        Facets\VariantFacet::class,
+        'size' => Facets\SizeFacet::class,
+        'supply' => Facets\SupplyFacet::class,
+        'supplies' => Facets\SuppliesFacet::class,
+        'outputs' => Facets\OutputsFacet::class,
+        'poweredBy' => Facets\PoweredByFacet::class,
+        'pack' => Facets\PackFacet::class,
+        'charger' => Facets\ChargerFacet::class,
+        'protector' => Facets\ProtectorFacet::class,
+        'gauge' => Facets\GaugeFacet::class,
+        'fuse' => Facets\FuseFacet::class,
+        'switch' => Facets\SwitchFacet::class,
+        'sockets' => Facets\SocketsFacet::class,
+        'cable' => Facets\CableFacet::class,
+        'pins' => Facets\PinsFacet::class,
+        'pinNeeds' => Facets\PinNeedsFacet::class,
+        'panel' => Facets\PanelFacet::class,
+        'video' => Facets\VideoFacet::class,
+        'controls' => Facets\ControlsFacet::class,
+        'radio' => Facets\RadioFacet::class,
+        'amp' => Facets\AmpFacet::class,
+        'speaker' => Facets\SpeakerFacet::class,
+        'body' => Facets\BodyFacet::class,
+        'mount' => Facets\MountFacet::class,
+        'fastener' => Facets\FastenerFacet::class,
+        'spots' => Facets\SpotsFacet::class,
+        'surface' => Facets\SurfaceFacet::class,
+        'heat' => Facets\HeatFacet::class,
+        'cooling' => Facets\CoolingFacet::class,
+        'storage' => Facets\StorageFacet::class,
+        'software' => Facets\SoftwareFacet::class,
+        'drivers' => Facets\DriversFacet::class,
+        'kit' => Facets\KitFacet::class,
+        'variant' => Facets\VariantFacet::class,
     ];
 
-    /** @var array<string, Facet>|null by name */
-    private static ?array $all = null;
+    /** @var array<string, Facet> by name, those that were asked for */
+    private static array $made = [];
+
+    /** Made when it is asked for: most requests need one or two of them. */
+    public static function facet(string $name): ?Facet
+    {
+        $class = self::FACETS[$name] ?? null;
+
+        return $class === null ? null : self::$made[$name] ??= new $class;
+    }
 
     /** @return array<string, Facet> by name */
     public static function all(): array
     {
-        if (self::$all === null) {
-            self::$all = [];
-            foreach (self::FACETS as $class) {
-                $facet = new $class;
-                self::$all[$facet->name()] = $facet;
-            }
-        }
-
-        return self::$all;
+        return array_filter(array_map(self::facet(...), array_combine(array_keys(self::FACETS), array_keys(self::FACETS))));
     }
 
     /** @return array<string, array{label: string, fields: array<string, Field>}> */
@@ -94,7 +94,7 @@ final class FacetBook
     /** Whether a facet holds a list of groups instead of one group. */
     public static function isMany(string $name): bool
     {
-        return (self::all()[$name] ?? null)?->isMany() === true;
+        return self::facet($name)?->isMany() === true;
     }
 
     /** Whether a field of this kind holds a physical figure. */

@@ -63,7 +63,7 @@ final readonly class FigurePlace
         }
         $facet = ['output' => 'outputs', 'socket' => 'sockets'][$figure->facet] ?? $figure->facet;
         $field = self::ONE_OF_BODY[$key] ?? $figure->field;
-        $fields = FacetBook::facets()[$facet]['fields'] ?? [];
+        $fields = FacetBook::facet($facet)?->fields() ?? [];
         if ($list !== null) {
             $fields = FacetBook::nested($fields[$list][2] ?? []);
         }

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class AmpFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'amp';
-    }
-
     public function label(): string
     {
         return 'Amplifier';

@@ -10,11 +10,6 @@ use PocketPlot\Quantity\Constants;
 
 final class BodyFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'body';
-    }
-
     public function label(): string
     {
         return 'Body';

@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class CableFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'cable';
-    }
-
     public function label(): string
     {
         return 'Lead';

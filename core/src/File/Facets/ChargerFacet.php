@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class ChargerFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'charger';
-    }
-
     public function label(): string
     {
         return 'Charger';

@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class ControlsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'controls';
-    }
-
     public function label(): string
     {
         return 'Controls';

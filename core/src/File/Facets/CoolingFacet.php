@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class CoolingFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'cooling';
-    }
-
     public function label(): string
     {
         return 'Cooling';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class DriversFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'drivers';
-    }
-
     public function label(): string
     {
         return 'Drivers';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class FastenerFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'fastener';
-    }
-
     public function label(): string
     {
         return 'Fastener';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class FuseFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'fuse';
-    }
-
     public function label(): string
     {
         return 'Fuse';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class GaugeFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'gauge';
-    }
-
     public function label(): string
     {
         return 'Low-battery warning';

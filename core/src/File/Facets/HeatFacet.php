@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class HeatFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'heat';
-    }
-
     public function label(): string
     {
         return 'Heat';

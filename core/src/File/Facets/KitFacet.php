@@ -9,11 +9,6 @@ use PocketPlot\Part\Role;
 
 final class KitFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'kit';
-    }
-
     public function label(): string
     {
         return 'Kit';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class MountFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'mount';
-    }
-
     public function label(): string
     {
         return 'Mounting holes';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class OutputsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'outputs';
-    }
-
     public function label(): string
     {
         return 'Outputs';

@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class PackFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'pack';
-    }
-
     public function label(): string
     {
         return 'Pack';

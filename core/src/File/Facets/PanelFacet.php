@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class PanelFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'panel';
-    }
-
     public function label(): string
     {
         return 'Panel';

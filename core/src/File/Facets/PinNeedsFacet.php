@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class PinNeedsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'pinNeeds';
-    }
-
     public function label(): string
     {
         return 'Pins it takes';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class PinsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'pins';
-    }
-
     public function label(): string
     {
         return 'Pins it has';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class PoweredByFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'poweredBy';
-    }
-
     public function label(): string
     {
         return 'Powered by';

@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class ProtectorFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'protector';
-    }
-
     public function label(): string
     {
         return 'Protection board';

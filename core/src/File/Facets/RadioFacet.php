@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class RadioFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'radio';
-    }
-
     public function label(): string
     {
         return 'Radio';

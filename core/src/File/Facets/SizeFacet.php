@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class SizeFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'size';
-    }
-
     public function label(): string
     {
         return 'Size and weight';

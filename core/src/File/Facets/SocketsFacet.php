@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class SocketsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'sockets';
-    }
-
     public function label(): string
     {
         return 'Sockets';

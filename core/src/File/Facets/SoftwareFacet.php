@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SoftwareFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'software';
-    }
-
     public function label(): string
     {
         return 'Software';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SpeakerFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'speaker';
-    }
-
     public function label(): string
     {
         return 'Loudspeaker';

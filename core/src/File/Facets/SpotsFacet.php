@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SpotsFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'spots';
-    }
-
     public function label(): string
     {
         return 'Place it takes';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class StorageFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'storage';
-    }
-
     public function label(): string
     {
         return 'Storage';

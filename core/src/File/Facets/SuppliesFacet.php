@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SuppliesFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'supplies';
-    }
-
     public function label(): string
     {
         return 'Further supply inputs';

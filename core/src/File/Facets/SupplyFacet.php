@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SupplyFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'supply';
-    }
-
     public function label(): string
     {
         return 'Supply';

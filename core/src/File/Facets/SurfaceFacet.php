@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SurfaceFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'surface';
-    }
-
     public function label(): string
     {
         return 'Surface';

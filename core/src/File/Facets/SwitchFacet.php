@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class SwitchFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'switch';
-    }
-
     public function label(): string
     {
         return 'Switch';

@@ -8,11 +8,6 @@ use PocketPlot\File\Facet;
 
 final class VariantFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'variant';
-    }
-
     public function label(): string
     {
         return 'Variant';

@@ -9,11 +9,6 @@ use PocketPlot\File\Facet;
 
 final class VideoFacet extends Facet
 {
-    public function name(): string
-    {
-        return 'video';
-    }
-
     public function label(): string
     {
         return 'Video out';
