@@ -281,6 +281,18 @@ describe('a meter\'s log', function (): void {
         $sums = LogTally::sumsOf([[0.0, 4.0, 0.0], [3600.0, 4.0, 1.0]]);
         expect($sums?->milliampHours)->toEqualWithDelta(500.0, 1e-9)->and($sums?->wattHours)->toEqualWithDelta(2.0, 1e-9)->and($sums?->meanW)->toEqualWithDelta(2.0, 1e-9)->and(LogTally::sumsOf([[0.0, 1.0, 1.0]]))->toBeNull();
     });
+
+    it('adds up rows of their own length, wherever the clock began', function (): void {
+        // From 1000 s: 1800 s at 1 A, 4 V are 500 mAh, 2 Wh; 900 s from 1 to 3 A, 4 V to 3 V (4 W to 9 W) are 2 A × 900 s = 500 mAh, 6.5 W × 900 s = 1.625 Wh.
+        $sums = LogTally::sumsOf([[1000.0, 4.0, 1.0], [2800.0, 4.0, 1.0], [3700.0, 3.0, 3.0]]);
+        expect($sums?->milliampHours)->toEqualWithDelta(1000.0, 1e-9)->and($sums?->wattHours)->toEqualWithDelta(3.625, 1e-9)
+            ->and($sums?->hours)->toEqualWithDelta(0.75, 1e-12)->and($sums?->meanW)->toEqualWithDelta(3.625 / 0.75, 1e-9)
+            ->and($sums?->firstV)->toBe(4.0)->and($sums?->lastV)->toBe(3.0);
+    });
+
+    it('makes nothing of rows between which no time went by', function (): void {
+        expect(LogTally::sumsOf([[5.0, 4.0, 1.0], [5.0, 4.0, 1.0]]))->toBeNull();
+    });
 });
 
 describe('in files', function (): void {
