@@ -274,6 +274,12 @@ describe('a meter\'s log', function (): void {
         // 199,998 s at 0.5 A are 27.78 Ah; 200 lines could not be read, all of them told.
         expect($file->taken)->toBe(199800)->and(count($file->troubles) + $file->notListed)->toBe(200)->and($file->sums?->milliampHours)->toEqualWithDelta(27777.5, 0.5)
             ->and(count($file->log))->toBeLessThanOrEqual(600);
+        // The picture of it: means of what never changes are what never changes, in the order of time, the last row too.
+        $seconds = array_column($file->log, 0);
+        $sorted = $seconds;
+        sort($sorted);
+        expect(min(array_column($file->log, 1)))->toEqualWithDelta(3.7, 1e-6)->and(max(array_column($file->log, 1)))->toEqualWithDelta(3.7, 1e-6)
+            ->and($seconds)->toBe($sorted)->and(count(array_unique($seconds)))->toBe(count($seconds))->and($seconds[0])->toBe(0.0)->and(end($seconds))->toBe(199998.0);
     });
 
     it('adds up by trapezoids', function (): void {
