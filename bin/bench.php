@@ -72,7 +72,10 @@ final class Visitor
     /** A page, as a browser opens it. */
     public function open(string $path): void
     {
-        curl_setopt_array($this->curl, [CURLOPT_URL => preg_replace('#/api$#', '', $this->base).$path, CURLOPT_CUSTOMREQUEST => 'GET', CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => []]);
+        curl_setopt_array(
+            $this->curl,
+            [CURLOPT_URL => preg_replace('#/api$#', '', $this->base).$path, CURLOPT_CUSTOMREQUEST => 'GET', CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => []],
+        );
         curl_exec($this->curl);
     }
 
@@ -98,11 +101,22 @@ final class Visitor
 }
 
 $today = Day::of('2026-11-23');
-$shelf = PartRecord::query()->where('user_id', User::shelf()->id)->orderBy('id')->get()->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all();
+$shelf = PartRecord::query()->where('user_id', User::shelf()->id)->orderBy('id')->get()->map(
+    static fn (PartRecord $row): Part => PartReader::read($row->spec),
+)->all();
 
 /** Refuge, widened to so many lines by what a large build has more of: leads, screws, switches, sound, cooling, materials. */
 $refuge = PocketPlot\File\BuildReader::read(App\Actions\ImportBuild::read(App\Actions\StartBuild::demoFile('refuge'))[0]);
-$more = array_values(array_filter($shelf, static fn (Part $part): bool => in_array($part->role, [Role::Cable, Role::Fastener, Role::Switch_, Role::Sound, Role::Cooling, Role::Material, Role::Controls, Role::Storage, Role::Tool], true)));
+$more = array_values(
+    array_filter(
+        $shelf,
+        static fn (Part $part): bool => in_array(
+            $part->role,
+            [Role::Cable, Role::Fastener, Role::Switch_, Role::Sound, Role::Cooling, Role::Material, Role::Controls, Role::Storage, Role::Tool],
+            true,
+        ),
+    ),
+);
 $build = static function (int $size) use ($refuge, $more): Build {
     $build = $refuge;
     for ($index = 0; count($build->lines) < $size; $index++) {
@@ -115,9 +129,33 @@ $build = static function (int $size) use ($refuge, $more): Build {
 /** The worst there is: every part of the shelf in turn, packs and boards and all, one body only. */
 $medley = static function (int $size) use ($shelf): Build {
     $pool = array_values(array_filter($shelf, static fn (Part $part): bool => $part->body === null || $part->id === 'case-barge-desk'));
-    $lines = array_map(static fn (int $index): Line => new Line("line-{$index}", $pool[($index * 7) % count($pool)], $pool[($index * 7) % count($pool)]->role, "slot-{$index}"), range(0, $size - 1));
+    $lines = array_map(
+        static fn (int $index): Line => new Line(
+            "line-{$index}",
+            $pool[($index * 7) % count($pool)],
+            $pool[($index * 7) % count($pool)]->role,
+            "slot-{$index}",
+        ),
+        range(0, $size - 1),
+    );
 
-    return new Build('bench', new Brief('bench', 5.0, Money::of('900', 'EUR'), 'EUR', [450.0, 350.0, 140.0], 9000.0, 20.0, 120, [new GamesClass('twin-stick', 2, 1, 12, 2, 0, false, 640, 480)], ['soldering']), $lines, new Rates('EUR', ['GBP' => '1.17', 'SEK' => '0.088']));
+    return new Build(
+        'bench',
+        new Brief(
+            'bench',
+            5.0,
+            Money::of('900', 'EUR'),
+            'EUR',
+            [450.0, 350.0, 140.0],
+            9000.0,
+            20.0,
+            120,
+            [new GamesClass('twin-stick', 2, 1, 12, 2, 0, false, 640, 480)],
+            ['soldering'],
+        ),
+        $lines,
+        new Rates('EUR', ['GBP' => '1.17', 'SEK' => '0.088']),
+    );
 };
 
 printf("%-52s %8s %8s %8s   %s\n", 'milliseconds', 'least', 'median', 'most', 'target');
@@ -131,30 +169,100 @@ row('appraise() of a 200-line build', timed(20, static fn () => Appraisal::of($t
 $displays = array_values(array_filter($shelf, static fn (Part $part): bool => $part->role === Role::Display));
 $fifty = array_map(static fn (int $index): Part => $displays[$index % count($displays)], range(0, 49));
 row('appraise() of 60 parts of every kind in one build', timed(20, static fn () => Appraisal::of($medley(60), $today)), '');
-row('verdicts of 50 candidates for a role, 18 lines', timed(20, static fn () => Candidates::judge($refuge, $fifty, Role::Display, 'panel', $today)), '20 ms or less');
-row('verdicts of 50 candidates for a role, 60 lines', timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)), '60 ms or less');
+row(
+    'verdicts of 50 candidates for a role, 18 lines',
+    timed(20, static fn () => Candidates::judge($refuge, $fifty, Role::Display, 'panel', $today)),
+    '20 ms or less',
+);
+row(
+    'verdicts of 50 candidates for a role, 60 lines',
+    timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)),
+    '60 ms or less',
+);
 $loads = static fn (int $count): array => array_map(static fn (int $index): array => [
     'id' => "load-{$index}", 'name' => "Load {$index}", 'role' => 'display',
-    'facets' => ['supply' => ['volts' => ['least' => 4.5, 'most' => 5.5], 'drawMa' => ['least' => 4, 'usual' => 8 + $index, 'most' => 20 + 2 * $index], 'peakMa' => 60 + $index, 'drawAtV' => 5]],
+    'facets' => [
+        'supply' => [
+            'volts' => ['least' => 4.5, 'most' => 5.5],
+            'drawMa' => ['least' => 4, 'usual' => 8 + $index, 'most' => 20 + 2 * $index],
+            'peakMa' => 60 + $index,
+            'drawAtV' => 5,
+        ],
+    ],
 ], range(1, $count));
 $supply = static function () use ($loads): Build {
     $parts = [
-        ['id' => 'pack', 'name' => 'Pack', 'role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 2, 'capacityMah' => 2600, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0, 'usableShare' => ['least' => 0.85, 'usual' => 0.9, 'most' => 0.95], 'internalResistanceMohm' => 90, 'protection' => 'built-in', 'cutOffV' => 6.0]]],
-        ['id' => 'five', 'name' => 'Five', 'role' => 'regulator', 'facets' => ['supply' => ['volts' => ['least' => 5.4, 'most' => 18]], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 3000, 'peakMa' => 4000, 'efficiency' => ['least' => 0.86, 'usual' => 0.9, 'most' => 0.93], 'topology' => 'buck', 'dropoutV' => 0.3]]]],
+        [
+            'id' => 'pack',
+            'name' => 'Pack',
+            'role' => 'cells',
+            'facets' => [
+                'pack' => [
+                    'chemistry' => 'Li-ion',
+                    'series' => 2,
+                    'capacityMah' => 2600,
+                    'cellFullV' => 4.2,
+                    'cellNominalV' => 3.6,
+                    'cellEmptyV' => 3.0,
+                    'usableShare' => ['least' => 0.85, 'usual' => 0.9, 'most' => 0.95],
+                    'internalResistanceMohm' => 90,
+                    'protection' => 'built-in',
+                    'cutOffV' => 6.0,
+                ],
+            ],
+        ],
+        [
+            'id' => 'five',
+            'name' => 'Five',
+            'role' => 'regulator',
+            'facets' => [
+                'supply' => ['volts' => ['least' => 5.4, 'most' => 18]],
+                'outputs' => [
+                    [
+                        'name' => 'out',
+                        'volts' => 5,
+                        'continuousMa' => 3000,
+                        'peakMa' => 4000,
+                        'efficiency' => ['least' => 0.86, 'usual' => 0.9, 'most' => 0.93],
+                        'topology' => 'buck',
+                        'dropoutV' => 0.3,
+                    ],
+                ],
+            ],
+        ],
         ...$loads(15),
     ];
 
     return PocketPlot\File\BuildReader::read([
         'format' => 'pocketplot-build', 'version' => 2, 'name' => 'fifteen loads', 'brief' => ['runTimeHours' => 10], 'parts' => $parts,
         'lines' => array_map(static fn (array $part): array => ['id' => $part['id'], 'part' => $part['id']], $parts),
-        'joins' => [['kind' => 'power', 'from' => 'pack', 'to' => 'five'], ...array_map(static fn (int $index): array => ['kind' => 'power', 'from' => 'five', 'to' => "load-{$index}", 'gaugeAwg' => 26, 'lengthMm' => 150], range(1, 15))],
+        'joins' => [
+            ['kind' => 'power', 'from' => 'pack', 'to' => 'five'],
+            ...array_map(
+                static fn (int $index): array => ['kind' => 'power', 'from' => 'five', 'to' => "load-{$index}", 'gaugeAwg' => 26, 'lengthMm' => 150],
+                range(1, 15),
+            ),
+        ],
     ]);
 };
 $fifteen = $supply();
 $facts = new Facts($fifteen);
-$circuit = static fn (): Circuit => Circuit::of($fifteen, $facts->supplyTree(), $facts->lines()[0], $fifteen->profilesOrDefaults()[0], Assumption::usual(), $facts->leadOhms(), 25.0, new Gaps) ?? throw new RuntimeException('figures are missing');
+$circuit = static fn (): Circuit => Circuit::of(
+    $fifteen,
+    $facts->supplyTree(),
+    $facts->lines()[0],
+    $fifteen->profilesOrDefaults()[0],
+    Assumption::usual(),
+    $facts->leadOhms(),
+    25.0,
+    new Gaps,
+) ?? throw new RuntimeException('figures are missing');
 $run = Discharge::run($circuit());
-row(sprintf('a discharge of a 15-load tree, %.1f simulated hours', $run->hours), timed(40, static fn () => Discharge::run($circuit())), '25 ms or less, for 10 h');
+row(
+    sprintf('a discharge of a 15-load tree, %.1f simulated hours', $run->hours),
+    timed(40, static fn () => Discharge::run($circuit())),
+    '25 ms or less, for 10 h',
+);
 row('the same, hours and end only', timed(100, static fn () => Discharge::hours($circuit())), '');
 row('the band of it, 500 samples', timed(5, static fn () => (new PowerReport($fifteen))->scatter()), '1500 ms or less');
 $packs = array_values(array_filter($shelf, static fn (Part $part): bool => $part->pack !== null));
@@ -233,8 +341,16 @@ function underLoad(array $callers, int $requests, string $base): array
         [$method, $path, $body] = $callers[$caller]['next']($last);
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_COOKIE => $callers[$caller]['jar'],
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.urldecode((string) preg_replace('/.*XSRF-TOKEN=([^;]+).*/', '$1', $callers[$caller]['jar']))],
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_URL => $base.$path,
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+            CURLOPT_COOKIE => $callers[$caller]['jar'],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'X-XSRF-TOKEN: '.urldecode((string) preg_replace('/.*XSRF-TOKEN=([^;]+).*/', '$1', $callers[$caller]['jar'])),
+            ],
         ]);
         $under[$curl] = [$caller, hrtime(true)];
         curl_multi_add_handle($multi, $curl);
@@ -269,7 +385,9 @@ function underLoad(array $callers, int $requests, string $base): array
 $callers = [];
 foreach (range(1, 4) as $number) {
     $email = "load-{$number}@example.test";
-    $account = User::query()->create(['name' => "Load {$number}", 'email' => $email, 'password' => 'four calm grey herons', 'sessions_key' => User::newSessionsKey()]);
+    $account = User::query()->create(
+        ['name' => "Load {$number}", 'email' => $email, 'password' => 'four calm grey herons', 'sessions_key' => User::newSessionsKey()],
+    );
     $own = App\Actions\StartBuild::fromDemo($account, 'refuge', null);
     App\Actions\StartBuild::fromDemo($account, 'thimble', null);
     $caller = new Visitor((string) getenv('BASE_URL').'/api');
@@ -321,10 +439,14 @@ foreach (array_chunk(range(1, 10000), 500) as $chunk) {
     PartRecord::query()->insert(array_map(static fn (int $number): array => [
         'user_id' => $demo->id, 'key' => "bench-{$number}", 'name' => $makers[$number % 8]." part {$number}", 'role' => Role::cases()[$number % 15]->value,
         'maker' => $makers[($number * 3) % 8].' Works', 'summary' => 'A part with '.$makers[($number * 5) % 8].' and number '.$number,
-        'spec' => json_encode(['id' => "bench-{$number}", 'name' => "Part {$number}", 'role' => Role::cases()[$number % 15]->value]), 'created_at' => now(), 'updated_at' => now(),
+        'spec' => json_encode(
+            ['id' => "bench-{$number}", 'name' => "Part {$number}", 'role' => Role::cases()[$number % 15]->value],
+        ), 'created_at' => now(), 'updated_at' => now(),
     ], $chunk));
 }
-$search = static fn (string $words) => PartRecord::matching(PartRecord::visibleTo($demo), $words)->orderBy('name')->limit(50)->get()->map(static fn (PartRecord $row): Part => PartReader::read($row->spec));
+$search = static fn (string $words) => PartRecord::matching(PartRecord::visibleTo($demo), $words)->orderBy('name')->limit(50)->get()->map(
+    static fn (PartRecord $row): Part => PartReader::read($row->spec),
+);
 row('library search among 10,000 parts, a common word', timed(20, static fn () => $search('heron')), '40 ms or less');
 row('library search among 10,000 parts, two words', timed(20, static fn () => $search('cairn 77')), '40 ms or less');
 

@@ -15,7 +15,8 @@ chmod 0700 storage/framework/{cache/data,sessions} storage/logs
 say() { printf '%s\n' "$*"; }
 fail() { printf '\nCould not go on: %s\n' "$*" >&2; exit 1; }
 
-APT_PACKAGES=(php8.2-cli php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-xml php8.2-intl mariadb-server chromium composer unzip)
+APT_PACKAGES=(php8.2-cli php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-xml php8.2-intl
+    mariadb-server chromium composer unzip)
 
 missing_packages() {
     local missing=()
@@ -150,7 +151,8 @@ start_database() { # folder, first port to try
     stop_left_behind "$folder/pid" "$folder/files"
     if [ ! -f "$folder/ready" ]; then
         rm -rf "$folder/files"
-        mariadb-install-db --no-defaults "${as[@]}" --datadir="$folder/files" --auth-root-authentication-method=socket --auth-root-socket-user="$admin" --skip-test-db >"$folder/install.log" 2>&1 \
+        mariadb-install-db --no-defaults "${as[@]}" --datadir="$folder/files" \
+            --auth-root-authentication-method=socket --auth-root-socket-user="$admin" --skip-test-db >"$folder/install.log" 2>&1 \
             || { tail -20 "$folder/install.log" >&2; fail "MariaDB could not make its data folder (full log: $folder/install.log)"; }
         touch "$folder/ready"
     fi
@@ -208,7 +210,8 @@ stop_database() {
     rm -rf "${DB_SOCKETS:-}"
 }
 
-PHP_SERVE=(php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=2 -d memory_limit=256M -d post_max_size=40M -d expose_php=0 -d display_errors=0 -d log_errors=1)
+PHP_SERVE=(php -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=2
+    -d memory_limit=256M -d post_max_size=40M -d expose_php=0 -d display_errors=0 -d log_errors=1)
 
 # Starts PHP's own server; sets WEB_PID.
 start_web() { # port, log
@@ -239,12 +242,16 @@ check_env() { # file
     while IFS= read -r line || [ -n "$line" ]; do
         number=$((number + 1))
         [[ "$line" =~ ^[[:space:]]*(#|$) ]] && continue
-        [[ "$line" =~ ^[[:space:]]*(export[[:space:]]+)?([A-Za-z_][A-Za-z0-9_]*)=(.*)$ ]] || fail "$1, line $number: \"${line%%=*}\" is no setting. Write NAME=value, one a line."
+        [[ "$line" =~ ^[[:space:]]*(export[[:space:]]+)?([A-Za-z_][A-Za-z0-9_]*)=(.*)$ ]] \
+            || fail "$1, line $number: \"${line%%=*}\" is no setting. Write NAME=value, one a line."
         name="${BASH_REMATCH[2]}" value="${BASH_REMATCH[3]}"
         case "$value" in
-            \"*) [[ "$value" =~ ^\"([^\"\\]|\\.)*\"[[:space:]]*(#.*)?$ ]] || fail "$1, line $number: the quotes of $name are not closed, or something stands behind them." ;;
-            \'*) [[ "$value" =~ ^\'[^\']*\'[[:space:]]*(#.*)?$ ]] || fail "$1, line $number: the quotes of $name are not closed, or something stands behind them." ;;
-            *[[:space:]]*) [[ "$value" =~ ^[^[:space:]]*[[:space:]]*(#.*)?$ ]] || fail "$1, line $number: the value of $name holds a space. Put it in quotes: $name=\"$value\"" ;;
+            \"*) [[ "$value" =~ ^\"([^\"\\]|\\.)*\"[[:space:]]*(#.*)?$ ]] \
+                || fail "$1, line $number: the quotes of $name are not closed, or something stands behind them." ;;
+            \'*) [[ "$value" =~ ^\'[^\']*\'[[:space:]]*(#.*)?$ ]] \
+                || fail "$1, line $number: the quotes of $name are not closed, or something stands behind them." ;;
+            *[[:space:]]*) [[ "$value" =~ ^[^[:space:]]*[[:space:]]*(#.*)?$ ]] \
+                || fail "$1, line $number: the value of $name holds a space. Put it in quotes: $name=\"$value\"" ;;
         esac
     done <"$1"
     for name in APP_KEY DB_PASSWORD DB_DATABASE DB_USERNAME; do
@@ -268,8 +275,10 @@ make_env() {
     key="$(env_value .env APP_KEY)"
     [ "$(printf %s "${key#base64:}" | base64 -d 2>/dev/null | wc -c)" -eq 32 ] && [[ "$key" == base64:* ]] \
         || fail ".env: APP_KEY is no key of 32 bytes. Empty it (APP_KEY=) and a new one is made; everybody signs in anew then."
-    [[ "$(env_value .env DB_PASSWORD)" =~ ^[A-Za-z0-9._-]+$ ]] || fail ".env: DB_PASSWORD may hold letters, figures, points and dashes only. Empty it (DB_PASSWORD=) and a new one is made."
-    [[ "$(env_value .env DB_DATABASE)" =~ ^[A-Za-z0-9_]+$ ]] && [[ "$(env_value .env DB_USERNAME)" =~ ^[A-Za-z0-9_]+$ ]] || fail ".env: DB_DATABASE and DB_USERNAME may hold letters, figures and underlines only."
+    [[ "$(env_value .env DB_PASSWORD)" =~ ^[A-Za-z0-9._-]+$ ]] \
+        || fail ".env: DB_PASSWORD may hold letters, figures, points and dashes only. Empty it (DB_PASSWORD=) and a new one is made."
+    [[ "$(env_value .env DB_DATABASE)" =~ ^[A-Za-z0-9_]+$ ]] && [[ "$(env_value .env DB_USERNAME)" =~ ^[A-Za-z0-9_]+$ ]] \
+        || fail ".env: DB_DATABASE and DB_USERNAME may hold letters, figures and underlines only."
 }
 
 # The key of the demo door: whoever reads it here may come in without an account.

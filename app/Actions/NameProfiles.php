@@ -11,7 +11,7 @@ use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
 use PocketPlot\File\Fields;
 
-/** The builder's own ways of playing; with none of them the house's count. */
+/** The builder's own ways of playing; with none of them the defaults count. */
 final class NameProfiles
 {
     /**

@@ -101,10 +101,15 @@ final class BuildMapper
 
     private static function line(LineRecord $row, Part $part): Line
     {
-        return BuildReader::line(new Fields([
-            ...$row->extra,
+        return BuildReader::line(new Fields([...$row->extra, ...self::fieldsOf($row, $part->id)], "lines/{$row->key}"), $part);
+    }
+
+    /** @return array<string, mixed> a line as a build file has it, null where nothing is said */
+    public static function fieldsOf(LineRecord $row, string $part): array
+    {
+        return [
             'id' => $row->key,
-            'part' => $part->id,
+            'part' => $part,
             'role' => $row->role,
             'slot' => $row->slot,
             'chosen' => $row->chosen,
@@ -116,6 +121,6 @@ final class BuildMapper
             'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
             'note' => $row->note,
             'place' => $row->place,
-        ], "lines/{$row->key}"), $part);
+        ];
     }
 }

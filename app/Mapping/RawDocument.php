@@ -28,7 +28,9 @@ final class RawDocument
             'brief' => (object) $record->brief,
             'rates' => (object) $record->rates,
             'parts' => $parts->whereIn('id', $record->lines->pluck('build_part_id'))->map(static fn ($row): array => $row->spec)->values()->all(),
-            'lines' => $record->lines->map(static fn (LineRecord $row): array => self::line($row, (string) $parts->get($row->build_part_id)?->key))->all(),
+            'lines' => $record->lines->map(
+                static fn (LineRecord $row): array => self::filled(BuildMapper::fieldsOf($row, (string) $parts->get($row->build_part_id)?->key)) + $row->extra,
+            )->all(),
             'joins' => $record->joins->filter(
                 static fn (JoinRecord $join): bool => $keys->has($join->from_line_id) && $keys->has($join->to_line_id),
             )->map(static fn (JoinRecord $join): array => self::filled([
@@ -47,26 +49,6 @@ final class RawDocument
             ...($record->profiles === null ? [] : ['profiles' => $record->profiles]),
             ...($record->readings->isEmpty() ? [] : ['readings' => $record->readings->map(static fn (ReadingRecord $row): array => $row->document)->all()]),
         ] + $record->extra;
-    }
-
-    /** @return array<string, mixed> */
-    private static function line(LineRecord $row, string $part): array
-    {
-        return self::filled([
-            'id' => $row->key,
-            'part' => $part,
-            'role' => $row->role,
-            'slot' => $row->slot,
-            'chosen' => $row->chosen,
-            'quantity' => $row->quantity,
-            'state' => $row->state,
-            'origin' => $row->origin,
-            'price' => $row->price_amount === null ? null : ['amount' => rtrim(rtrim($row->price_amount, '0'), '.'), 'currency' => $row->price_currency],
-            'vendor' => $row->vendor,
-            'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
-            'note' => $row->note,
-            'place' => $row->place,
-        ]) + $row->extra;
     }
 
     /**

@@ -111,7 +111,7 @@ final class BuildController
         });
     }
 
-    /** The margins of this build; one given as null goes back to the house's. */
+    /** The margins of this build; one given as null goes back to its default. */
     public function margins(MarginsRequest $request, BuildRecord $build): JsonResponse
     {
         return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::margins($build, $request->margins()));

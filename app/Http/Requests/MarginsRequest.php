@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\Margins;
 
-/** Margins by key; null puts one back to the house's. */
+/** Margins by key; null puts one back to its default. */
 final class MarginsRequest extends EditRequest
 {
     /** @return array<string, mixed> */

@@ -50,7 +50,7 @@ final readonly class Build
         return null;
     }
 
-    /** @return non-empty-list<Profile> the builder's own; the house's while there are none */
+    /** @return non-empty-list<Profile> the builder's own; the defaults while there are none */
     public function profilesOrDefaults(): array
     {
         return $this->profiles === [] ? Profile::defaults() : $this->profiles;

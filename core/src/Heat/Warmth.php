@@ -72,7 +72,7 @@ final readonly class Warmth
             if ($missing !== []) {
                 return [0.0, $missing[0]];
             }
-            // A bank that lives on another source is counted there.
+            // A bank that is powered by another source is counted there.
             $watts += $tree->feedsInto($source) === [] ? $taken->most() : 0.0;
         }
         foreach ($tree->feeds as $feed) {

@@ -6,7 +6,7 @@ namespace PocketPlot\Part;
 
 use PocketPlot\Quantity\Figure;
 
-/** Cells as they stand in the build: `series` in a row, the capacity being that of one row times its `parallel` rows. */
+/** Cells as they stand in the build: `series` and `parallel` as in 2S3P, the capacity (mAh) being that of one cell times `parallel`. */
 final readonly class Pack
 {
     public function __construct(
@@ -33,7 +33,7 @@ final readonly class Pack
         public bool $sealed,
         /** Full charges it has been through; its usable share is then that of a new one. */
         public Figure $cycles,
-        /** Volts at which its protection lets go again by itself. */
+        /** Recovery voltage: volts at which its protection switches on again by itself. */
         public Figure $recoveryV,
         /** Once tripped, its protection stays off until a charger is plugged in. */
         public YesNo $latches,

@@ -16,7 +16,7 @@ final readonly class Protector
         /** Volts of the whole row at which it cuts off. */
         public Figure $cutOffV,
         public Figure $mostMa,
-        /** Volts of the whole row at which it lets go again by itself. */
+        /** Recovery voltage: volts of the whole pack at which it switches on again by itself. */
         public Figure $recoveryV,
         /** Once tripped it stays off until a charger is plugged in. */
         public YesNo $latches,

@@ -28,7 +28,7 @@ final readonly class ChargePath
         return new self($line, $line->part->charger, $source, $output);
     }
 
-    /** Whether it lives on the sun: what the source is said to give, it gives in full sun only. */
+    /** Whether it is powered by the sun: what the source is said to give, it gives in full sun only. */
     public function isInSun(): bool
     {
         return $this->source?->part->poweredBy === PoweredBy::Sun;

@@ -97,7 +97,7 @@ final readonly class Chemistry
     }
 
     /**
-     * Rest volts of one cell of these three figures in even steps of charge, empty to full. The form is the
+     * Open-circuit volts of one cell of these three figures in even steps of charge, empty to full. The form is the
      * chemistry's; the ends are the cell's own, and the mean is its nominal volts, so that capacity times
      * nominal volts is exactly its energy.
      *

@@ -18,7 +18,7 @@ final readonly class CutOff
     /**
      * @param  ?Line  $by  the pack itself or the board; null when nothing is known to cut it off
      * @param  Figure  $volts  of the whole row
-     * @param  Figure  $recoveryV  of the whole row, at which it lets go again
+     * @param  Figure  $recoveryV  recovery voltage of the whole pack
      */
     private function __construct(public ?Line $by, public Figure $volts, public Figure $recoveryV, public YesNo $latches, private string $facet) {}
 

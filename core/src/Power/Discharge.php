@@ -50,7 +50,7 @@ final class Discharge
 
     /**
      * Hours and who gives up, without the story: the charge at the end by halving, then the time as the
-     * integral of charge over current. Where packs differ side by side, the whole run is made.
+     * integral of charge over current. Where packs in parallel differ, the whole run is made.
      */
     public static function hours(Circuit $circuit): RunEnd
     {

@@ -103,7 +103,7 @@ final class PackModel
         );
     }
 
-    /** So many of them side by side, or that much more of the same. */
+    /** So many of them in parallel, or that much more of the same. */
     public function times(float $count): self
     {
         return new self(

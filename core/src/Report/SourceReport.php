@@ -17,7 +17,7 @@ use PocketPlot\Power\TreeView;
 use PocketPlot\Power\TripBehaviour;
 
 /**
- * One pack or wall supply with everything that lives on it.
+ * One pack or wall supply with everything that is powered by it.
  *
  * @phpstan-import-type Node from TreeView
  */

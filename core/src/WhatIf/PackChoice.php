@@ -14,7 +14,7 @@ final readonly class PackChoice
 {
     /**
      * @param  ?RunEnd  $one  the run on one of it; null when it feeds nothing or figures are missing
-     * @param  int  $count  how many side by side the wish asks for
+     * @param  int  $count  how many in parallel the wish asks for
      * @param  ?RunEnd  $reached  the run on that many
      * @param  ?bool  $fits  into the body, that many; null without a body
      * @param  list<string>  $missing

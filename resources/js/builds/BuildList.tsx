@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session, type Vitals } from '../api/client';
 import { useSession } from '../sign-in/SignedIn';
 import { Places } from '../ui/PageFrame';
+import { BrandMark } from '../ui/BrandMark';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { capital, finish, number, runTime } from '../ui/format';
@@ -66,12 +67,7 @@ export function BuildList() {
         <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-5 sm:px-8">
             <header className="mb-6 flex flex-wrap items-center justify-between gap-3">
                 <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
-                    <p className="font-head flex items-center gap-2 text-lg font-semibold text-pen">
-                        <span aria-hidden="true" className="inline-flex">
-                            <Peg verdict="fits" size={22} />
-                        </span>
-                        Pocket Plot
-                    </p>
+                    <BrandMark />
                     <Places />
                 </div>
                 <div className="flex items-center gap-1">

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, type Letter } from '../api/client';
 import { Button } from '../ui/Button';
+import { ToTheDoor } from './ToTheDoor';
 
 /** The stand-in mailbox: in demo mode every letter the application sends lands here. */
 export function Mailbox() {
@@ -34,11 +35,7 @@ export function Mailbox() {
                     </li>
                 ))}
             </ul>
-            <p className="mt-6">
-                <Link className="text-pen underline" to="/sign-in">
-                    Back to the door
-                </Link>
-            </p>
+            <ToTheDoor />
         </main>
     );
 }

@@ -2,22 +2,18 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode, type SubmitEvent } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import { api, Problem, type Session } from '../api/client';
+import { BrandMark } from '../ui/BrandMark';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Peg } from '../ui/Peg';
 import { useSession } from './SignedIn';
 import { PasswordField } from './PasswordField';
+import { ToTheDoor } from './ToTheDoor';
 
 function Door({ title, children }: { title: string; children: ReactNode }) {
     return (
         <main className="dot-grid flex min-h-screen items-center justify-center bg-desk p-4">
             <div className="w-full max-w-md rounded-sm border border-edge bg-paper p-7 shadow-lg">
-                <p className="font-head mb-5 flex items-center gap-2 text-lg font-semibold text-pen">
-                    <span aria-hidden="true" className="inline-flex">
-                        <Peg verdict="fits" size={22} />
-                    </span>
-                    Pocket Plot
-                </p>
+                <BrandMark className="mb-5" />
                 <h1 className="mb-4 text-2xl">{title}</h1>
                 {children}
             </div>
@@ -104,29 +100,32 @@ export function SignIn() {
     );
 }
 
-function InMailbox({ demoDoor }: { demoDoor: boolean | undefined }) {
-    return demoDoor === true ? (
-        <>
-            {' '}
-            In demo mode letters land in the{' '}
-            <Link className="text-pen underline" to="/mailbox">
-                stand-in mailbox
-            </Link>
-            .
-        </>
-    ) : null;
+/** What the server says of a letter on its way; in demo mode with the way to where it lands. */
+function LetterSent({ message }: { message: string }) {
+    const session = useSession();
+    return (
+        <p role="status">
+            {message}
+            {session.data?.demoDoor === true && (
+                <>
+                    {' '}
+                    In demo mode letters land in the{' '}
+                    <Link className="text-pen underline" to="/mailbox">
+                        stand-in mailbox
+                    </Link>
+                    .
+                </>
+            )}
+        </p>
+    );
 }
 
 export function Register() {
-    const session = useSession();
     const door = useDoor<{ message: string }>('/register', () => undefined);
     return (
         <Door title="Make an account">
             {door.isSuccess ? (
-                <p role="status">
-                    {door.data.message}
-                    <InMailbox demoDoor={session.data?.demoDoor} />
-                </p>
+                <LetterSent message={door.data.message} />
             ) : (
                 <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4" noValidate>
                     <Complaint error={door.error} />
@@ -146,11 +145,7 @@ export function Register() {
                     </Button>
                 </form>
             )}
-            <p className="mt-5 text-pen">
-                <Link className="underline" to="/sign-in">
-                    Sign in instead
-                </Link>
-            </p>
+            <ToTheDoor>Sign in instead</ToTheDoor>
         </Door>
     );
 }
@@ -168,25 +163,17 @@ export function OpenAccount() {
                     Open it and come in
                 </Button>
             </form>
-            <p className="mt-5 text-pen">
-                <Link className="underline" to="/sign-in">
-                    Sign in instead
-                </Link>
-            </p>
+            <ToTheDoor>Sign in instead</ToTheDoor>
         </Door>
     );
 }
 
 export function AskForPassword() {
-    const session = useSession();
     const door = useDoor<{ message: string }>('/forgot-password', () => undefined);
     return (
         <Door title="A new password">
             {door.isSuccess ? (
-                <p role="status">
-                    {door.data.message}
-                    <InMailbox demoDoor={session.data?.demoDoor} />
-                </p>
+                <LetterSent message={door.data.message} />
             ) : (
                 <form onSubmit={(event) => door.mutate(values(event))} className="grid gap-4">
                     <Complaint error={door.error} />
@@ -196,11 +183,7 @@ export function AskForPassword() {
                     </Button>
                 </form>
             )}
-            <p className="mt-5 text-pen">
-                <Link className="underline" to="/sign-in">
-                    Back to the door
-                </Link>
-            </p>
+            <ToTheDoor />
         </Door>
     );
 }

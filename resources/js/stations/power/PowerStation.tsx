@@ -121,7 +121,7 @@ export default function PowerStation() {
                                         )}
                                         {packs(report).length === 0 && (
                                             <p className="dot-grid border border-dashed border-edge p-6">
-                                                Nothing here lives on a pack: it plays as long as its plug is in.
+                                                Nothing here is powered by a pack: it plays as long as its plug is in.
                                             </p>
                                         )}
                                     </div>

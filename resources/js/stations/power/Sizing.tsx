@@ -11,6 +11,12 @@ import { hours } from '../../ui/electric';
 
 type Pack = Sized['packs'][number];
 
+/** How several of one pack are used together; nothing for a single one. */
+function together(pack: Pack): string {
+    if (pack.count === 1) return '';
+    return pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined in parallel';
+}
+
 const orders = {
     size: ['smallest', (pack: Pack) => pack.cm3 ?? Infinity],
     weight: ['lightest', (pack: Pack) => pack.grams ?? Infinity],
@@ -158,8 +164,7 @@ export function Sizing({ profile, celsius, wanted, open }: { profile: number; ce
                                                 {pack.name}
                                             </span>
                                             <span className="block text-sm text-pencil">
-                                                {pack.why ??
-                                                    `${pack.chemistry}, ${pack.series} in a row${pack.count === 1 ? '' : pack.sealed ? '; one after the other, changed by hand' : '; levelled before they are joined side by side'}`}
+                                                {pack.why ?? `${pack.chemistry}, ${pack.series}S${together(pack)}`}
                                             </span>
                                             {pack.clashes.map((says) => (
                                                 <span key={says} className="flex items-start gap-1.5 text-sm">
@@ -223,7 +228,7 @@ function Needs({ sizing }: { sizing: Sized }) {
                             className={`border-b border-dotted border-line align-top ${need.mah === null ? 'text-pencil' : ''}`}
                         >
                             <td className="p-1">
-                                {need.chemistry}, {need.series} in a row
+                                {need.chemistry}, {need.series}S
                             </td>
                             {need.mah === null ? (
                                 <td className="p-1 text-sm" colSpan={4}>
