@@ -16,7 +16,7 @@ use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\Format;
 
-/** The shared shelf of parts and vendors, and the demo builder with the demo builds. Runs once; again it only freshens the shelf. */
+/** The shared shelf of parts and vendors, and the demo builder with the demo builds. Runs once; again it only freshens the shelf: what the shelf no longer has goes; builds and builders keep their own copies. */
 final class DatabaseSeeder extends Seeder
 {
     public function run(): void
@@ -36,18 +36,23 @@ final class DatabaseSeeder extends Seeder
         );
         $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
         $document = new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path('demo/library.pocketplot.json'))));
+        $names = $keys = [];
         foreach ($document->children('vendors') as $vendor) {
+            $names[] = $vendor->string('name');
             VendorRecord::query()->updateOrCreate(
                 ['user_id' => $shelf->id, 'name' => $vendor->string('name')],
                 ['currency' => $vendor->string('currency'), 'lead_days' => $vendor->int('leadDays', 7), 'note' => $vendor->string('note', '')],
             );
         }
         foreach (BuildReader::parts($document) as $part) {
+            $keys[] = $part->id;
             PartRecord::query()->updateOrCreate(
                 ['user_id' => $shelf->id, 'key' => $part->id],
                 ['name' => $part->name, 'role' => $part->role->value, 'maker' => $part->maker, 'summary' => $part->summary, 'spec' => $part->raw],
             );
         }
+        VendorRecord::query()->where('user_id', $shelf->id)->whereNotIn('name', $names)->delete();
+        PartRecord::query()->where('user_id', $shelf->id)->whereNotIn('key', $keys)->delete();
     }
 
     private function demoBuilder(): void

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Actions\StartBuild;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
+use App\Models\VendorRecord;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -96,6 +98,25 @@ it('says which of the two it was when server or database end by themselves', fun
     $said = bash("DB_FOLDER=\"\$DATA\"; sleep 60 & DB_PID=\$!; sleep 60 & WEB_PID=\$!; trap 'kill \$DB_PID \$WEB_PID 2>/dev/null || true' EXIT; kill \${$which}; watch_both", $this->data);
     expect($said->getExitCode())->toBe(1)->and($said->getErrorOutput())->toContain($says);
 })->with([['DB_PID', 'the database stopped by itself'], ['WEB_PID', 'the server stopped by itself']]);
+
+it('clears the shelf of what it no longer has, and of nothing that is a builder\'s own', function (): void {
+    $shelf = User::shelf();
+    $builder = $this->builder();
+    $spec = ['id' => 'panel-of-old', 'name' => 'Panel of old', 'role' => 'display'];
+    $of = static fn (User $user): array => ['user_id' => $user->id, 'key' => $spec['id'], 'name' => $spec['name'], 'role' => 'display', 'maker' => '', 'summary' => '', 'spec' => $spec];
+    $old = PartRecord::query()->create($of($shelf));
+    PartRecord::query()->create($of($builder));
+    VendorRecord::query()->create(['user_id' => $shelf->id, 'name' => 'Vendor of old', 'currency' => 'EUR', 'lead_days' => 3, 'note' => '']);
+    $this->actingAs($builder);
+    $build = StartBuild::fromDemo($builder, 'thimble', null);
+    $this->postJson("/api/builds/{$build->id}/lines", ['version' => $build->version, 'part' => $old->id, 'role' => 'display'])->assertOk();
+    $there = PartRecord::query()->where('user_id', $shelf->id)->count();
+    $this->seed(DatabaseSeeder::class);
+    expect(PartRecord::query()->where('user_id', $shelf->id)->count())->toBe($there - 1)
+        ->and(PartRecord::query()->where('key', 'panel-of-old')->pluck('user_id')->all())->toBe([$builder->id])
+        ->and(VendorRecord::query()->where('name', 'Vendor of old')->exists())->toBeFalse()
+        ->and(array_column($this->getJson("/api/builds/{$build->id}")->json('lines.*.part'), 'name'))->toContain('Panel of old');
+});
 
 describe('a start that is killed while it loads the demo', function (): void {
     it('leaves nothing half, and the next one goes on', function (): void {

@@ -49,6 +49,11 @@ test('a measurement settles what waited for it, and the page says what became be
 test('the grid leads to the finding, its working, and the page of its rule', async ({ page }) => {
     await withBuild(page, 'refuge');
     await page.locator('body').press('g');
+    await page
+        .getByRole('button', { name: /: fits$/ })
+        .first()
+        .click();
+    for (const said of await page.getByRole('complementary').getByRole('listitem').all()) await expect(said).toHaveText(/\w+ \w+.*\.$/);
     await page.getByRole('button', { name: 'Ridge LiFePO4 pack, 12 Ah and Rook 9 panel: clash' }).click();
     await page
         .getByRole('complementary')

@@ -63,6 +63,7 @@ test('buying moves the totals', async ({ page }) => {
     await withBuild(page, 'refuge');
     await page.locator('body').press('5');
     const totals = page.getByRole('table', { name: /Totals/ });
+    await expect(page.getByText('The parts come to 153.02 EUR of 290.00 EUR.')).toBeVisible();
     await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('6.80');
     await page.getByLabel('State of Rook 9 panel').selectOption('arrived');
     await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('50.80');

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Line, type Vendor } from '../../api/client';
+import { useFits } from '../../frame/useFits';
 import { useOpenBuild } from '../../frame/useBuild';
 import { MarginNotes } from '../../frame/Margin';
 import { DraftInput } from '../../ui/DraftInput';
@@ -11,6 +12,7 @@ import { states } from '../../ui/words';
 /** What each line costs, from whom and when it comes; and the whole against the budget. */
 export default function BuyStation() {
     const { build } = useOpenBuild();
+    const says = useFits();
     const vendors = useQuery({ queryKey: ['vendors'], queryFn: () => api.get<{ vendors: Vendor[] }>('/vendors'), staleTime: Infinity });
     const { costs, findings } = build.appraisal;
     const money = findings.filter((finding) => finding.station === 'buy');
@@ -23,7 +25,7 @@ export default function BuyStation() {
                 <div className="lg:border-l-[3px] lg:border-double lg:border-clash/45 lg:pl-3">
                     <MarginNotes findings={money} label="Notes on money" />
                     {money.every((finding) => finding.verdict === 'fits') && (
-                        <p className="text-[0.95rem] text-pencil">{money[0]?.says ?? 'Set a budget in the brief to compare with.'}</p>
+                        <p className="text-[0.95rem] text-pencil">{money[0] === undefined ? 'Set a budget in the brief to compare with.' : says(money[0])}</p>
                     )}
                     <p className="mt-2 text-sm text-pencil">
                         Rates:{' '}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useGrid } from '../../frame/useAsked';
+import { useFits } from '../../frame/useFits';
 import { useOpenBuild } from '../../frame/useBuild';
 import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { Peg, verdictWords } from '../../ui/Peg';
@@ -8,6 +9,7 @@ import { Peg, verdictWords } from '../../ui/Peg';
 export function Grid() {
     const { build } = useOpenBuild();
     const open = useNoteLeaf();
+    const says = useFits();
     const [at, setAt] = useState<string | null>(null);
     const asked = useGrid();
     const { findings } = build.appraisal;
@@ -91,7 +93,7 @@ export function Grid() {
                                             className="flex w-full items-start gap-1.5 rounded-sm p-1 text-left text-[0.9rem] leading-snug hover:bg-pen-wash"
                                             onClick={() => open(finding.key)}
                                         >
-                                            <Peg verdict={finding.verdict} size={18} /> {finding.says}
+                                            <Peg verdict={finding.verdict} size={18} /> {says(finding)}
                                         </button>
                                     </li>
                                 ))}
