@@ -20,17 +20,22 @@ use function Illuminate\Support\defer;
  */
 final class OpenAccount
 {
+    /** How often a transaction is begun anew that the database broke off for another's sake. */
+    private const TRIES = 5;
+
     /** Does the same work whether there is an account or not. */
     public static function askedFor(string $name, string $email, string $password): void
     {
         $token = bin2hex(random_bytes(24));
         $hash = Hash::make($password);
-        DB::transaction(static function () use ($name, $email, $hash, $token): void {
-            PendingAccount::query()->where('created_at', '<', now()->subHours(PendingAccount::HOURS))->delete();
-            PendingAccount::query()->create(
-                ['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()],
-            );
-        });
+        // Apart from the new row: two that clear out and write in one transaction lock each other out.
+        DB::transaction(
+            static fn () => PendingAccount::query()->where('created_at', '<', now()->subHours(PendingAccount::HOURS))->delete(),
+            self::TRIES,
+        );
+        DB::transaction(static fn () => PendingAccount::query()->create(
+            ['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()],
+        ), self::TRIES);
         // After the answer has gone out: what is sent would tell by its time.
         defer(static fn () => self::write($email, $token));
     }
@@ -57,7 +62,7 @@ final class OpenAccount
             PendingAccount::query()->where('email', $pending->email)->delete();
 
             return $user;
-        });
+        }, self::TRIES);
     }
 
     private static function write(string $email, string $token): void

@@ -3,9 +3,13 @@
 declare(strict_types=1);
 
 use App\Actions\ImportBuild;
+use App\Actions\OpenAccount;
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
 use App\Models\User;
+use Illuminate\Database\Events\TransactionCommitted;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Symfony\Component\Process\Process;
 
 it('makes many edits at one moment into one edit and refusals, and loses none of what won', function (): void {
@@ -29,4 +33,16 @@ it('makes many edits at one moment into one edit and refusals, and loses none of
     expect($took)->toHaveCount(1)->and(array_filter($answers, static fn (string $answer): bool => $answer === 'stale'))->toHaveCount(4);
     $after = trim($script('$b = '.BuildRecord::class."::query()->findOrFail('{$id}'); echo \$b->version, ' ', \$b->lines->firstWhere('key', 'board')->note; \$b->user_id && ".User::class.'::query()->whereKey($b->user_id)->delete();')->mustRun()->getOutput());
     expect($after)->toBe('2 racer '.substr($took[0], 5));
+});
+
+it('is done with clearing out before an account is written down, for the two lock each other out', function (): void {
+    $seen = [];
+    DB::listen(static function ($query) use (&$seen): void {
+        $seen[] = strtok($query->sql, ' ');
+    });
+    Event::listen(TransactionCommitted::class, static function () use (&$seen): void {
+        $seen[] = 'committed';
+    });
+    OpenAccount::askedFor('One', 'one@example.test', 'four calm grey herons');
+    expect($seen)->toBe(['delete', 'committed', 'insert', 'committed']);
 });
