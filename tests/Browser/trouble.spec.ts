@@ -35,6 +35,8 @@ test('an expired session keeps what was typed, and saving goes on after signing 
 test('a session that ran out is taken up again without a word where one stays signed in', async ({ page, context }) => {
     const email = await withAccount(page);
     await page.getByRole('button', { name: 'Sign out' }).click();
+    // Opening another page at once would break the signing out off.
+    await expect(page.getByRole('heading', { name: 'Into the workshop' })).toBeVisible();
     await signIn(page, email);
     await copyOf(page, 'thimble');
     await page.getByLabel('Note on Quill micro board').fill('typed over night');
