@@ -36,6 +36,8 @@ final readonly class Brief
         public ?Money $readyMade = null,
         /** Wants to play while it charges; null when not said. */
         public ?bool $playWhileCharging = null,
+        /** Everything that is at hand or will be ordered is on the list; nothing lies in a drawer. Null when not said. */
+        public ?bool $listIsWhole = null,
         /** Has the right to use the games; null when not said. */
         public ?bool $rights = null,
         /** Air around the build in use. */

@@ -73,6 +73,25 @@ final readonly class Build
         );
     }
 
+    /** @return non-empty-list<Line> the chosen packs that are in parallel with this one, itself first */
+    public function inParallelWith(Line $pack): array
+    {
+        $found = [$pack->id => $pack];
+        do {
+            $before = count($found);
+            foreach ($this->joins as $join) {
+                if ($join->kind === JoinKind::Parallel && isset($found[$join->from]) !== isset($found[$join->to])) {
+                    $other = $this->line(isset($found[$join->from]) ? $join->to : $join->from);
+                    if ($other !== null && $other->chosen && $other->part->pack !== null && $pack->part->pack?->mayJoin($other->part->pack) === true) {
+                        $found[$other->id] = $other;
+                    }
+                }
+            }
+        } while (count($found) > $before);
+
+        return array_values($found);
+    }
+
     /** The first protection board of the parts list that is made for this pack. */
     public function protectorOf(Pack $pack): ?Line
     {
@@ -89,7 +108,8 @@ final readonly class Build
     public function chargerOf(Pack $pack): ?Line
     {
         foreach ($this->lines as $line) {
-            if ($line->chosen && $line->part->charger?->takes($pack) === true) {
+            // What fills a bank from within fills nothing else.
+            if ($line->chosen && $line->part->charger?->takes($pack) === true && ($line->part->pack === null || $line->part->pack === $pack)) {
                 return $line;
             }
         }
@@ -106,6 +126,12 @@ final readonly class Build
         }
 
         return null;
+    }
+
+    /** The same build without a line. */
+    public function without(string $lineId): self
+    {
+        return $this->withLines(array_values(array_filter($this->lines, static fn (Line $line): bool => $line->id !== $lineId)));
     }
 
     public function withLine(Line $line): self

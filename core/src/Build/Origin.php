@@ -13,9 +13,9 @@ enum Origin: string
     case Print = 'print';
     case Gift = 'gift';
 
-    /** Costs nothing unless a price is written down. */
+    /** Costs nothing unless a price is written down; what is printed at home takes a little filament. */
     public function isFree(): bool
     {
-        return $this === self::Own || $this === self::Salvage || $this === self::Gift;
+        return $this !== self::Buy;
     }
 }

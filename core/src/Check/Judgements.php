@@ -73,18 +73,19 @@ final class Judgements
     public function worstFirst(): array
     {
         if ($this->sorted === null) {
-            $clash = $unmeasured = $tight = $fits = [];
+            $clash = $missing = $unmeasured = $tight = $fits = [];
             foreach ($this->said as $findings) {
                 foreach ($findings as $finding) {
                     match ($finding->verdict) {
                         Verdict::Clash => $clash[] = $finding,
+                        Verdict::Missing => $missing[] = $finding,
                         Verdict::Unmeasured => $unmeasured[] = $finding,
                         Verdict::Tight => $tight[] = $finding,
                         Verdict::Fits => $fits[] = $finding,
                     };
                 }
             }
-            $this->sorted = [...$clash, ...$unmeasured, ...$tight, ...$fits];
+            $this->sorted = [...$clash, ...$missing, ...$unmeasured, ...$tight, ...$fits];
         }
 
         return $this->sorted;

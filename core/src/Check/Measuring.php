@@ -27,6 +27,33 @@ final class Measuring
             'peak current',
             'Put a meter with a peak hold in the supply lead and switch the part on, then work it hard for a minute. Without one, set the bench supply\'s current limit and raise it until the part starts every time.',
         ],
+        'panel.pixels' => [
+            'pixels of the panel',
+            'Look for a second sticker under the tape; count the contacts of its socket with a magnifier, and measure from the first to the last. Ask the seller of a controller with a photograph before ordering one.',
+        ],
+        'socket.polarity' => [
+            'polarity of the plug',
+            'Set a meter to volts, touch its red probe to one contact of the plug and its black to the other: the sign tells which is plus. Compare with the + printed beside the socket before anything is plugged in. Never let the probes touch each other.',
+        ],
+        'socket.unknownContacts' => [
+            'unknown contacts of the plug',
+            'Meter each unknown contact against minus on the old pack: a steady resistance is often a temperature sensor, volts an identity line. Fit the same resistor and try a start from a current-limited bench supply.',
+        ],
+        'amp.hum' => [
+            'hum',
+            'Join board and amplifier on the bench from the supply they will have, play something quiet, and listen. A 1:1 audio transformer between them, or a supply of its own, mends most of it.',
+        ],
+        'software.card' => ['kind of card it starts from', 'Look at the board: a slot for a card, a connector for a drive, or neither. Its maker\'s page says what it starts from.'],
+        'software.generation' => ['generation of the board', 'Read it off the board or its maker\'s page, and the name of the image off its own page.'],
+        'stand.lidMassG' => ['weight of the lid', 'Weigh it on a kitchen scale with all that will be in it.'],
+        'stand.lidCentreMm' => ['weight centre of the lid', 'Balance it on a ruler\'s edge and measure from there to the hinge.'],
+        'stand.stopsDeg' => ['angle at which the lid stops', 'Lean it back as far as it goes and hold a protractor to it.'],
+        'stand.baseMassG' => ['weight of the base', 'Weigh it on a kitchen scale with all that will be in it.'],
+        'stand.baseCentreMm' => ['weight centre of the base', 'Balance it on a ruler\'s edge and measure from there to the hinge.'],
+        'stand.feetMm' => ['place of the rear feet', 'Measure from the hinge forward to where the rear feet touch the table.'],
+        'pogo.freeMm' => ['length of the spring pins', 'Measure one with callipers from the board to its tip, not pressed.'],
+        'pogo.pressMm' => ['press of the spring pins', 'Their maker\'s sheet says how far they want to be pressed; often a quarter of their length.'],
+        'pogo.spacerMm' => ['height of the spacers', 'Measure one with callipers.'],
         'output.efficiency' => [
             'efficiency',
             'Meter volts and amps before and after it at a usual load; watts out divided by watts in. Its maker\'s sheet often draws it as a curve.',
@@ -122,7 +149,7 @@ final class Measuring
             'Read the protection board\'s sheet. Else run the pack down at a gentle load with a meter on it, stay with it, and note the volts at which it cuts off.',
         ],
         'pack.totalW' => ['watts of all sockets together', 'Read the small print on the bank\'s back: "total output".'],
-        'protector.cutOffV' => ['cut-off voltage', 'Read the sheet of the protection board or its chip. Do not short it to see.'],
+        'protector.cutOffV' => ['cut-off voltage', 'Read the sheet of the board or its chip. Else feed it from a bench supply instead of the cell, go down slowly from a full cell\'s volts and note where it stops. Do not short it to see.'],
         'charger.powerPath' => [
             'power path',
             'Ask the maker whether the load may run while it charges; its sheet names a "power path" or "load sharing". If nothing says so, switch off while it charges.',

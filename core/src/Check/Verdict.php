@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check;
 
-/** The four answers of a rule, mildest first. */
+/** The five answers of a rule, mildest first. */
 enum Verdict: string
 {
     case Fits = 'fits';
     case Tight = 'tight';
     case Unmeasured = 'unmeasured';
+    /** Something that the build needs is not on its list yet. */
+    case Missing = 'missing';
     case Clash = 'clash';
 
     public function weight(): int
@@ -18,7 +20,8 @@ enum Verdict: string
             self::Fits => 0,
             self::Tight => 1,
             self::Unmeasured => 2,
-            self::Clash => 3,
+            self::Missing => 3,
+            self::Clash => 4,
         };
     }
 

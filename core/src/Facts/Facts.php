@@ -312,6 +312,14 @@ final class Facts
         return $this->supplyTree()->sources();
     }
 
+    /** @return list<Feed> */
+    public function feedsFrom(Rail $rail): array
+    {
+        $this->note('feedsFrom', $rail->id);
+
+        return $this->supplyTree()->feedsFrom($rail);
+    }
+
     /** What feeds this line's main input. */
     public function railOf(Line $line): ?Rail
     {
@@ -372,6 +380,29 @@ final class Facts
         $this->note('protectorOf', $line->id);
 
         return $line->part->pack === null ? null : $this->build->protectorOf($line->part->pack);
+    }
+
+    /** @return non-empty-list<Line> the packs that are in parallel with this one, itself first */
+    public function inParallelWith(Line $line): array
+    {
+        $this->note('inParallelWith', $line->id);
+
+        return $this->build->inParallelWith($line);
+    }
+
+    /** A board that lives from this line's pack and charges it, of which nobody wrote down whether it cuts off. */
+    public function silentGuardOf(Line $line): ?Line
+    {
+        $this->note('silentGuardOf', $line->id);
+        foreach ($this->supplyTree()->railsOf($line) as $rail) {
+            foreach ($rail->isRawPack ? $rail->loads : [] as $load) {
+                if ($load->part->charger !== null && $load->part->outputs !== [] && $load->part->protector === null) {
+                    return $load;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The charger that is made for this line's pack. */
@@ -492,6 +523,7 @@ final class Facts
             'rails' => $this->supplyTree()->rails,
             'rail' => $this->supplyTree()->rails[$about] ?? null,
             'feeds' => $this->supplyTree()->feeds,
+            'feedsFrom' => isset($this->supplyTree()->rails[$about]) ? $this->feedsFrom($this->supplyTree()->rails[$about]) : null,
             'misfed' => $this->misfed(),
             'sources' => $this->sources(),
             'runTime' => $this->runTime(),
@@ -501,6 +533,8 @@ final class Facts
             'railsOf' => $line === null ? null : $this->railsOf($line),
             'wattsFrom' => $line === null ? null : $this->wattsFrom($line),
             'protectorOf' => $line === null ? null : $this->protectorOf($line),
+            'silentGuardOf' => $line === null ? null : $this->silentGuardOf($line),
+            'inParallelWith' => $line === null ? null : $this->inParallelWith($line),
             'chargerOf' => $line === null ? null : $this->chargerOf($line),
             'cutOffOf' => $line === null ? null : $this->cutOffOf($line),
             'chargeSourceOf' => $line === null ? null : $this->chargeSourceOf($line),

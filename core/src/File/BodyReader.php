@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Part\Body;
+use PocketPlot\Part\Door;
 use PocketPlot\Part\Opening;
 use PocketPlot\Part\Post;
 use PocketPlot\Part\Slider;
@@ -25,7 +26,7 @@ final class BodyReader
             $body->bool('cuttable'),
             array_map(static fn (Fields $opening): Opening => new Opening(
                 $opening->string('name'),
-                $opening->connector('connector'),
+                $opening->has('connector') ? $opening->connector('connector') : '',
                 $opening->figure('widthMm', 'mm'),
                 $opening->figure('heightMm', 'mm'),
                 $opening->string('face', ''),
@@ -49,6 +50,11 @@ final class BodyReader
             $body->figureWithin('bedWidthMm', 'mm', 1.0),
             $body->figure('bedHeightMm', 'mm'),
             $body->yesNo('fieldWindow'),
+            array_map(
+                static fn (Fields $door): Door => new Door($door->string('name'), $door->string('material', ''), $door->bool('insulated')),
+                $body->children('doors'),
+            ),
+            $body->has('pieces') ? $body->atLeastOne('pieces') : null,
         );
     }
 }

@@ -130,6 +130,7 @@ final class BuildReader
             consumables: $brief->has('consumables') ? $brief->strings('consumables') : null,
             readyMade: $brief->money('readyMade'),
             playWhileCharging: $brief->has('playWhileCharging') ? $brief->bool('playWhileCharging') : null,
+            listIsWhole: $brief->has('listIsWhole') ? $brief->bool('listIsWhole') : null,
             rights: $brief->has('rights') ? $brief->bool('rights') : null,
             roomC: $brief->number('roomC') ?? 25.0,
             margins: self::margins($brief->child('margins')),

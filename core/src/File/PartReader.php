@@ -6,6 +6,7 @@ namespace PocketPlot\File;
 
 use PocketPlot\Part\Amp;
 use PocketPlot\Part\Cable;
+use PocketPlot\Part\Coil;
 use PocketPlot\Part\Controls;
 use PocketPlot\Part\Cooling;
 use PocketPlot\Part\Direction;
@@ -15,6 +16,7 @@ use PocketPlot\Part\Fastener;
 use PocketPlot\Part\Fuse;
 use PocketPlot\Part\Gauge;
 use PocketPlot\Part\Heat;
+use PocketPlot\Part\Image;
 use PocketPlot\Part\Kit;
 use PocketPlot\Part\Mode;
 use PocketPlot\Part\Mount;
@@ -24,6 +26,7 @@ use PocketPlot\Part\Panel;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\PinNeeds;
 use PocketPlot\Part\Pins;
+use PocketPlot\Part\Pogo;
 use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Sits;
@@ -32,7 +35,9 @@ use PocketPlot\Part\Socket;
 use PocketPlot\Part\Software;
 use PocketPlot\Part\Speaker;
 use PocketPlot\Part\Spots;
+use PocketPlot\Part\Stand;
 use PocketPlot\Part\Storage;
+use PocketPlot\Part\Typical;
 use PocketPlot\Part\VideoOut;
 use PocketPlot\Part\Work;
 use PocketPlot\Part\YesNo;
@@ -71,6 +76,15 @@ final class PartReader
         $cooling = $facets->child('cooling');
         $storage = $facets->child('storage');
 
+        $sockets = array_map(self::socket(...), $facets->children('sockets'));
+        $charger = TypicalFigures::charger(PowerReader::charger($facets->child('charger')), $sockets);
+        $controls = self::controls($facets->child('controls'));
+        $pack = PowerReader::pack($facets->child('pack'));
+        $supplies = TypicalFigures::supplies(
+            array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]), $charger, $controls, $sockets,
+        );
+        $fills = array_values(array_unique([$role, ...$fills], SORT_REGULAR));
+
         // One call, one line a facet: longer than other functions, and plain to read.
         return new Part(
             id: $part->string('id'),
@@ -78,28 +92,33 @@ final class PartReader
             role: $role,
             maker: $part->string('maker', ''),
             summary: $part->string('summary', ''),
-            fills: array_values(array_unique([$role, ...$fills], SORT_REGULAR)),
+            fills: $fills,
             sits: $part->oneOf('sits', Sits::class, Sits::Inside),
             size: self::size($facets->child('size')),
-            supplies: array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]),
-            outputs: array_map(PowerReader::output(...), $facets->children('outputs')),
+            supplies: $supplies,
+            outputs: TypicalFigures::outputs(array_map(PowerReader::output(...), $facets->children('outputs')), $pack, $supplies, $sockets, $fills),
             poweredBy: $facets->oneOf('poweredBy', PoweredBy::class, PoweredBy::ItsOwn),
-            pack: PowerReader::pack($facets->child('pack')),
-            charger: PowerReader::charger($facets->child('charger')),
+            pack: $pack,
+            charger: $charger,
             protector: PowerReader::protector($facets->child('protector')),
-            gauge: $gauge === null ? null : new Gauge($gauge->figure('warningSeconds', 's')),
+            gauge: $gauge === null ? null : new Gauge($gauge->figure('warningSeconds', 's'), $gauge->figure('atCharge', ''), $gauge->figure('atV', 'V')),
             fuse: $fuse === null ? null : new Fuse($fuse->figure('ratingMa', 'mA')),
             switch: PowerReader::switch($facets->child('switch')),
-            sockets: array_map(self::socket(...), $facets->children('sockets')),
+            sockets: $sockets,
             cable: self::cable($facets->child('cable')),
             pins: self::pins($facets->child('pins')),
             pinNeeds: self::pinNeeds($facets->child('pinNeeds')),
             panel: self::panel($facets->child('panel')),
             video: self::video($facets->child('video')),
-            controls: self::controls($facets->child('controls')),
+            controls: $controls,
             radio: $facets->strings('radio'),
             amp: $amp === null ? null : new Amp($amp->int('channels'), $amp->figure('watts', 'W'), $amp->figure('atOhm', 'Ω'), $amp->figure('leastOhm', 'Ω')),
-            speaker: $speaker === null ? null : new Speaker($speaker->figureWithin('ohm', 'Ω', 0.1), $speaker->figure('watts', 'W')),
+            speaker: $speaker === null ? null : new Speaker(
+                $speaker->figureWithin('ohm', 'Ω', 0.1),
+                $speaker->figure('watts', 'W'),
+                $speaker->atLeastOne('count'),
+                $speaker->bool('piezo'),
+            ),
             body: BodyReader::body($facets->child('body')),
             mount: $mount === null ? null : new Mount($mount->string('pattern'), $mount->string('thread', '')),
             fastener: $fastener === null ? null : new Fastener(
@@ -113,11 +132,15 @@ final class PartReader
             bare: $facets->child('surface')?->yesNo('bare') ?? YesNo::Unknown,
             heat: $heat === null
                 ? null
-                : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W')),
+                : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W'), $heat->figure('measuredC', '°C')),
             cooling: $cooling === null ? null : new Cooling($cooling->bool('fan'), $cooling->figure('ventMm2', 'mm²')),
-            storage: $storage === null ? null : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd')),
+            storage: $storage === null ? null : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd'), $storage->yesNo('soldWithGames')),
             software: self::software($facets->child('software')),
             drivers: array_map(self::driver(...), $facets->children('drivers')),
+            image: ($image = $facets->child('image')) === null ? null : new Image($image->strings('madeFor')),
+            stand: self::stand($facets->child('stand')),
+            pogo: ($pogo = $facets->child('pogo')) === null ? null : new Pogo($pogo->figure('freeMm', 'mm'), $pogo->figure('pressMm', 'mm'), $pogo->figure('spacerMm', 'mm')),
+            coil: ($coil = $facets->child('coil')) === null ? null : new Coil($coil->string('side', 'receiver'), $coil->figure('watts', 'W')),
             kit: self::kit($facets->child('kit')),
             packetOf: $part->atLeastOne('packetOf'),
             variantHas: $variant?->stringMap('has') ?? [],
@@ -158,6 +181,8 @@ final class PartReader
             $socket->has('contacts') ? $socket->int('contacts') : null,
             $socket->figure('pitchMm', 'mm'),
             $socket->string('side', ''),
+            $socket->yesNo('polarity'),
+            $socket->int('unknownContacts', 0),
         );
     }
 
@@ -187,7 +212,7 @@ final class PartReader
             $does[(string) $pin] = $map?->strings((string) $pin) ?? [];
         }
 
-        return new Pins($pins->figure('logicV', 'V'), $does);
+        return new Pins($pins->figure('logicV', 'V'), $does, $pins->figure('absoluteMaxV', 'V'));
     }
 
     private static function pinNeeds(?Fields $needs): ?PinNeeds
@@ -201,7 +226,7 @@ final class PartReader
             $wants[(string) $function] = $map?->int((string) $function) ?? 0;
         }
 
-        return new PinNeeds($needs->figure('logicV', 'V'), $wants);
+        return new PinNeeds($needs->figure('logicV', 'V'), $wants, $needs->strings('takes'), $needs->strings('shares'), $needs->yesNo('followsSupply'), $needs->figure('highShare', ''));
     }
 
     private static function panel(?Fields $panel): ?Panel
@@ -256,18 +281,36 @@ final class PartReader
             $controls->figure('travelMm', 'mm'),
             $controls->string('madeFor', ''),
             $controls->string('boardName', ''),
+            $controls->figure('holdsLengthMm', 'mm'),
+            $controls->figure('holdsWidthMm', 'mm'),
+            $controls->figure('holdsThickMm', 'mm'),
         );
     }
 
     private static function software(?Fields $software): ?Software
     {
         return $software === null ? null : new Software(
-            $software->figure('imageGb', 'GB'),
-            $software->string('card', 'microsd'),
+            $software->string('card', '') === 'built-in' ? $software->figure('imageGb', 'GB') : Typical::or($software->figure('imageGb', 'GB'), Typical::IMAGE_GB),
+            $software->string('card', ''),
             $software->string('family', ''),
             $software->yesNo('image'),
             $software->yesNo('needsShutdown'),
-            $software->figure('shutdownSeconds', 's'),
+            Typical::or($software->figure('shutdownSeconds', 's'), Typical::SHUTDOWN_S),
+            $software->string('generation', ''),
+            $software->has('programmedBy') ? $software->connector('programmedBy') : '',
+        );
+    }
+
+    private static function stand(?Fields $stand): ?Stand
+    {
+        return $stand === null ? null : new Stand(
+            $stand->figure('lidMassG', 'g'),
+            $stand->figure('lidCentreMm', 'mm'),
+            $stand->figure('stopsDeg', '°'),
+            $stand->figure('baseMassG', 'g'),
+            $stand->figure('baseCentreMm', 'mm'),
+            $stand->figure('feetMm', 'mm'),
+            $stand->figure('torqueNm', 'N·m'),
         );
     }
 

@@ -14,6 +14,7 @@ use PocketPlot\Part\Protection;
 use PocketPlot\Part\Protector;
 use PocketPlot\Part\SupplyInput;
 use PocketPlot\Part\Topology;
+use PocketPlot\Part\Typical;
 use PocketPlot\Quantity\Figure;
 
 /** Reads the facets of a part that have to do with power, and refuses figures that contradict each other. */
@@ -22,18 +23,21 @@ final class PowerReader
     /** @throws BadFile */
     public static function supply(Fields $supply): SupplyInput
     {
+        [$volts, $nominal] = Typical::window($supply->figure('volts', 'V'));
+        $draw = $supply->figure('drawMa', 'mA');
         $input = new SupplyInput(
             $supply->string('name', ''),
-            $supply->figure('volts', 'V'),
+            $volts,
             $supply->figure('absoluteMaxV', 'V'),
-            $supply->figure('drawMa', 'mA'),
-            $supply->figure('drawAtV', 'V'),
+            $draw,
+            Typical::drawAtV($supply->figure('drawAtV', 'V'), $draw, $volts),
             $supply->figure('peakMa', 'mA'),
             $supply->figure('startUpMa', 'mA'),
             $supply->figure('offMa', 'mA'),
             $supply->figure('warnVolts', 'V'),
             $supply->bool('isAlternative'),
             $supply->oneOf('drawKind', DrawKind::class, DrawKind::Power),
+            $nominal,
         );
         self::refuse($supply, 'absoluteMaxV', $input->absoluteMaxV, $input->volts, 'is below the upper end of the supply window');
 
@@ -66,6 +70,7 @@ final class PowerReader
             $output->figure('idleMa', 'mA'),
             $output->figure('switchOffMa', 'mA'),
             $output->yesNo('enable'),
+            $output->bool('wireless'),
         );
     }
 
@@ -75,27 +80,31 @@ final class PowerReader
         if ($fields === null) {
             return null;
         }
+        $chemistry = $fields->string('chemistry');
+        $sealed = $fields->bool('sealed');
+        $capacity = $fields->figure('capacityMah', 'mAh');
         $pack = new Pack(
-            $fields->string('chemistry'),
+            $chemistry,
             $fields->atLeastOne('series'),
             $fields->atLeastOne('parallel'),
-            $fields->figure('capacityMah', 'mAh'),
-            $fields->figure('cellFullV', 'V'),
-            $fields->figure('cellNominalV', 'V'),
-            $fields->figure('cellEmptyV', 'V'),
-            $fields->figure('usableShare', ''),
+            $capacity,
+            Typical::cellV($fields->figure('cellFullV', 'V'), $chemistry, 0),
+            Typical::cellV($fields->figure('cellNominalV', 'V'), $chemistry, 1),
+            Typical::cellV($fields->figure('cellEmptyV', 'V'), $chemistry, 2),
+            Typical::usableShare($fields->figure('usableShare', ''), $sealed),
             $fields->figure('maxDischargeMa', 'mA'),
-            $fields->figure('maxChargeMa', 'mA'),
+            Typical::maxChargeMa($fields->figure('maxChargeMa', 'mA'), $chemistry, $capacity),
             $fields->figure('internalResistanceMohm', 'mΩ'),
             $fields->oneOf('protection', Protection::class, Protection::Unknown),
             $fields->figure('cutOffV', 'V'),
             $fields->figure('totalW', 'W'),
             $fields->yesNo('canSplit'),
             $fields->bool('loose'),
-            $fields->bool('sealed'),
+            $sealed,
             $fields->figure('cycles', ''),
             $fields->figure('recoveryV', 'V'),
             $fields->yesNo('latches'),
+            $fields->figure('energyOutWh', 'Wh'),
         );
         if (! in_array($pack->chemistry, Vocabulary::CHEMISTRIES, true)) {
             throw BadFile::at(
@@ -135,6 +144,7 @@ final class PowerReader
             $charger->bool('wireless'),
             $charger->string('topology', ''),
             $charger->figure('efficiency', ''),
+            $charger->figure('inputMa', 'mA'),
         );
     }
 
@@ -160,6 +170,7 @@ final class PowerReader
             $switch->figure('ratingV', 'V'),
             $switch->figure('travelMm', 'mm'),
             $switch->bool('carriesPower', true),
+            $switch->atLeastOne('poles'),
         );
     }
 

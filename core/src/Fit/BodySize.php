@@ -27,7 +27,7 @@ final readonly class BodySize
         if ($line === null) {
             return new self(Size::unknown(), false, null);
         }
-        if ($line->part->body?->drawn !== true) {
+        if ($line->part->body?->drawn !== true || $line->part->size->hasAllSides()) {
             return new self($line->part->size, false, $line->part->size->hasAllSides() ? null : $line);
         }
         $long = $wide = $thick = $volume = 0.0;

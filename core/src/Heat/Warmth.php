@@ -36,6 +36,15 @@ final readonly class Warmth
         if ($bodyLine === null || $sources === []) {
             return null;
         }
+        // In a kit, its maker answers for the warmth; who has measured the hottest part knows more than any estimate.
+        if ($bodyLine->part->kit !== null && $bodyLine->part->body?->ventMm2->isKnown() !== true) {
+            return null;
+        }
+        $wall = $bodyLine->part->body?->wallMm;
+        if ($wall?->isKnown() === true && $bodyLine->part->size->heightMm->isKnown() && $bodyLine->part->size->heightMm->most() <= 2 * $wall->most()) {
+            // A single wall keeps no air in.
+            return null;
+        }
         $hasFan = array_filter($cooling, static fn (Line $line): bool => $line->part->cooling?->fan === true && $line->part->sits->takesRoom()) !== [];
         $open = static fn (float $watts, Missing $missing): self => new self(null, $watts, $outside, 0.0, $hasFan, $roomC, $missing);
         [$watts, $missing] = self::watts($tree, $sources);
@@ -73,11 +82,12 @@ final readonly class Warmth
                 return [0.0, $missing[0]];
             }
             // A bank that is powered by another source is counted there.
-            $watts += $tree->feedsInto($source) === [] ? $taken->most() : 0.0;
+            // The air warms over half an hour; ordinary play lasts that long, peaks do not.
+            $watts += $tree->feedsInto($source) === [] ? $taken->usual() : 0.0;
         }
         foreach ($tree->feeds as $feed) {
             if (! $feed->line->part->sits->takesRoom() && $feed->line->part->pack === null) {
-                $watts -= $feed->input->watts()->isKnown() ? $feed->input->watts()->most() * $feed->line->quantity : 0.0;
+                $watts -= $feed->input->watts()->isKnown() ? $feed->input->watts()->usual() * $feed->line->quantity : 0.0;
             }
         }
 

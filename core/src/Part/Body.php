@@ -37,6 +37,10 @@ final readonly class Body
         public Figure $bedHeightMm,
         /** Has a part that lets radio and charging fields through. */
         public YesNo $fieldWindow,
+        /** @var list<Door> */
+        public array $doors = [],
+        /** Pieces along its length that are printed apart; null when not said. */
+        public ?int $pieces = null,
     ) {}
 
     public function cavity(): Size

@@ -24,7 +24,17 @@ final readonly class Charger
         public string $topology,
         /** Of a switching one: watts into the pack for watts taken. */
         public Figure $efficiency,
+        /** What its inlet takes at most, play and charging together. */
+        public Figure $inputMa,
     ) {}
+
+    public function with(Figure $inputVolts): self
+    {
+        return new self(
+            $this->chemistries, $this->seriesLeast, $this->seriesMost, $inputVolts, $this->chargeMa, $this->powerPath, $this->wireless,
+            $this->topology, $this->efficiency, $this->inputMa,
+        );
+    }
 
     public function takes(Pack $pack): bool
     {

@@ -27,6 +27,9 @@ final readonly class Controls
         public string $madeFor = '',
         /** As a controller board: the name that membranes and buttons know it by. */
         public string $boardName = '',
+        public ?Figure $holdsLengthMm = null,
+        public ?Figure $holdsWidthMm = null,
+        public ?Figure $holdsThickMm = null,
     ) {}
 
     /** Two sets of one player's controls laid together. */

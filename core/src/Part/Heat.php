@@ -17,5 +17,7 @@ final readonly class Heat
         public Figure $riseKPerW,
         /** The same with the cooling it can be given. */
         public Figure $riseFanKPerW,
+        /** Measured in this body at the worst load, in an ordinary room. */
+        public ?Figure $measuredC = null,
     ) {}
 }

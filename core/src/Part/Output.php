@@ -25,5 +25,16 @@ final readonly class Output
         /** Below this current the output switches itself off; nought for one that never does. */
         public Figure $switchOffMa,
         public YesNo $enable,
+        /** Through a coil: no lead goes there. */
+        public bool $wireless = false,
     ) {}
+
+    /** The same output with other figures. */
+    public function with(Figure $efficiency, Figure $dropoutV, Figure $continuousMa): self
+    {
+        return new self(
+            $this->name, $this->volts, $continuousMa, $this->peakMa, $efficiency, $this->efficiencyAt, $this->topology, $dropoutV,
+            $this->idleMa, $this->switchOffMa, $this->enable, $this->wireless,
+        );
+    }
 }

@@ -37,6 +37,8 @@ final readonly class Pack
         public Figure $recoveryV,
         /** Once tripped, its protection stays off until a charger is plugged in. */
         public YesNo $latches,
+        /** Watt-hours that a bank's maker says come out at its sockets. */
+        public Figure $energyOutWh,
     ) {}
 
     public function isRechargeable(): bool
@@ -48,6 +50,16 @@ final readonly class Pack
     public function isLithium(): bool
     {
         return in_array($this->chemistry, ['Li-ion', 'LiPo', 'LiFePO4'], true);
+    }
+
+    /** Volts by which cells in parallel may differ when full: less than a charger's own tolerance. */
+    public const FULL_APART_V = 0.02;
+
+    /** Whether the two may be in parallel: one kind, one number in series, charged to the same volts. */
+    public function mayJoin(self $other): bool
+    {
+        return $this->chemistry === $other->chemistry && $this->series === $other->series
+            && (! $this->cellFullV->isKnown() || ! $other->cellFullV->isKnown() || abs($this->cellFullV->most() - $other->cellFullV->most()) <= self::FULL_APART_V);
     }
 
     /** Empty, nominal and full volts of the whole row. */

@@ -73,6 +73,10 @@ final readonly class Part
         public ?Storage $storage,
         public ?Software $software,
         public array $drivers,
+        public ?Image $image,
+        public ?Stand $stand,
+        public ?Pogo $pogo,
+        public ?Coil $coil,
         public ?Kit $kit,
         /** Pieces in a packet; prices are for a packet. */
         public int $packetOf,
@@ -99,7 +103,15 @@ final readonly class Part
     /** Fed by one rail and giving another, with no picture, pad or computer of its own. */
     public function isConverter(): bool
     {
-        return $this->supply !== null && $this->outputs !== [] && $this->role === Role::Regulator;
+        return $this->supply !== null && $this->outputs !== [] && $this->pack === null && $this->software === null
+            && ($this->charger !== null || in_array(Role::Regulator, $this->fills, true));
+    }
+
+    /** Has a cell of its own inside and lives from it: a phone, a radio pad. What is plugged in only charges it. */
+    public function livesFromOwnCell(): bool
+    {
+        return $this->pack !== null && ! $this->pack->sealed
+            && in_array($this->role, [Role::Board, Role::Display, Role::Controls, Role::Sound, Role::Cooling], true);
     }
 
     public function fills(Role $role): bool

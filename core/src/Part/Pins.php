@@ -10,5 +10,5 @@ use PocketPlot\Quantity\Figure;
 final readonly class Pins
 {
     /** @param  array<string, list<string>>  $does  pin => functions, "gpio" among them when it is free for anything */
-    public function __construct(public Figure $logicV, public array $does) {}
+    public function __construct(public Figure $logicV, public array $does, public ?Figure $absoluteMaxV = null) {}
 }

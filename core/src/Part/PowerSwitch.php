@@ -15,5 +15,7 @@ final readonly class PowerSwitch
         public Figure $travelMm,
         /** Switches the whole current; one that only pulls an enable pin carries next to nothing. */
         public bool $carriesPower,
+        /** Paths that it switches at once, each with its own rating. */
+        public int $poles = 1,
     ) {}
 }

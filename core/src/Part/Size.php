@@ -51,6 +51,12 @@ final readonly class Size
         return $this->sides;
     }
 
+    /** How thick it lies: its shortest side, or its height where nobody knows the others. */
+    public function thickMm(): ?float
+    {
+        return $this->sides === [] ? $this->heightMm->most : $this->sides[2];
+    }
+
     /** In square millimetres, lying flat; null when a side is unknown. */
     public function footprintMm2(): ?float
     {

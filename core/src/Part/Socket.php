@@ -35,6 +35,10 @@ final readonly class Socket
         public ?int $contacts,
         public Figure $pitchMm,
         public string $side,
+        /** Of a pack's plug: somebody has made sure that plus meets plus. */
+        public YesNo $polarity = YesNo::Unknown,
+        /** Contacts of which nobody knows what they are for. */
+        public int $unknownContacts = 0,
     ) {}
 
     public function gives(): bool

@@ -19,5 +19,9 @@ final readonly class Software
         /** Loses files when the power just goes. */
         public YesNo $needsShutdown,
         public Figure $shutdownSeconds,
+        /** Which of a family's boards it is, for images that run on some of them only. */
+        public string $generation = '',
+        /** The connector by which the builder's own program gets onto it; "" when none is needed. */
+        public string $programmedBy = '',
     ) {}
 }

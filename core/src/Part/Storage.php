@@ -8,5 +8,5 @@ use PocketPlot\Quantity\Figure;
 
 final readonly class Storage
 {
-    public function __construct(public Figure $capacityGb, public string $card) {}
+    public function __construct(public Figure $capacityGb, public string $card, public YesNo $soldWithGames = YesNo::Unknown) {}
 }

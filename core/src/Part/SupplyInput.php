@@ -29,7 +29,27 @@ final readonly class SupplyInput
         /** One of several ways in, of which a single one is used. */
         public bool $isAlternative,
         public DrawKind $drawKind = DrawKind::Power,
+        /** The single voltage it is sold for, where nobody wrote a window; `volts` is then what is usual around it. */
+        public ?float $nominalV = null,
     ) {}
+
+    /** Share of the one voltage it is sold for from which a part surely still runs. */
+    private const NOMINAL_BEARS = 0.9;
+
+    /** The volts below which it goes dark; null when nobody knows. */
+    public function leastVolts(): ?float
+    {
+        return $this->nominalV === null ? $this->volts->least : $this->nominalV * self::NOMINAL_BEARS;
+    }
+
+    /** The same input with other figures. */
+    public function with(Figure $volts, Figure $drawMa, Figure $drawAtV, Figure $peakMa): self
+    {
+        return new self(
+            $this->name, $volts, $this->absoluteMaxV, $drawMa, $drawAtV, $peakMa, $this->startUpMa, $this->offMa, $this->warnVolts,
+            $this->isAlternative, $this->drawKind, $this->nominalV,
+        );
+    }
 
     /** Idle, usual and heavy watts; unknown when draw or voltage is. */
     public function watts(): Figure

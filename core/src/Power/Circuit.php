@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Build;
-use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
 use PocketPlot\Part\Pack;
@@ -68,7 +67,7 @@ final class Circuit
         $branches = $stages = [];
         foreach ($tree->railsOf($source) as $rail) {
             $output = $tree->outputOf($rail);
-            if ($rail->loads === []) {
+            if ($rail->loads === [] || ($output !== null && $source->part->livesFromOwnCell())) {
                 continue;
             }
             if ($output === null) {
@@ -164,7 +163,8 @@ final class Circuit
             if ($cells->cutOffV !== null && $volts <= $cells->cutOffV) {
                 return new EndCause(EndCause::CUT_OFF, $cells->line, PlayState::from($state), $volts, $cells->cutOffV);
             }
-            if ($cells->tripA !== null && $amps[$index] > $cells->tripA) {
+            // A moment's peak beyond it is power.source-current's finding; it says so once.
+            if ($cells->tripA !== null && $amps[$index] > $cells->tripA && $state !== PlayState::Peak->value) {
                 return new EndCause(EndCause::TRIPS, $cells->line, PlayState::from($state), $amps[$index], $cells->tripA);
             }
         }
@@ -233,27 +233,14 @@ final class Circuit
     /** @return list<Line> the packs that are in parallel with the source, itself first */
     private static function sideBySide(Build $build, Line $source): array
     {
-        $found = [$source->id => $source];
-        do {
-            $before = count($found);
-            foreach ($build->joins as $join) {
-                if ($join->kind === JoinKind::Parallel && isset($found[$join->from]) !== isset($found[$join->to])) {
-                    $other = $build->line(isset($found[$join->from]) ? $join->to : $join->from);
-                    if ($other !== null && $other->chosen && $other->part->pack !== null) {
-                        $found[$other->id] = $other;
-                    }
-                }
-            }
-        } while (count($found) > $before);
-
-        return array_values($found);
+        return $build->inParallelWith($source);
     }
 
     /** @return array{?Figure, ?Figure} volts at which it cuts off, milliamps at which it trips */
     private static function protection(Build $build, Line $line, Pack $pack, Gaps $gaps): array
     {
         $cutOff = CutOff::of($build, $line, $pack);
-        if ($cutOff->by !== null && ! $cutOff->volts->isKnown() && ! $pack->sealed) {
+        if ($cutOff->by !== null && ! $cutOff->volts->isKnown() && ! $pack->sealed && ! $line->part->livesFromOwnCell()) {
             $gaps->assumed($cutOff->by, $cutOff->ref('cutOffV'));
         }
         $most = $build->protectorOf($pack)->part->protector->mostMa ?? null;

@@ -117,7 +117,7 @@ final class CircuitParts
         $line = $feed->line;
         $input = $feed->input;
         $stages = [];
-        if ($feed->key() === $line->id && $line->part->outputs !== [] && $line->part->pack === null && $line->part->poweredBy === PoweredBy::ItsOwn) {
+        if ($feed->key() === $line->id && $line->part->outputs !== [] && ($line->part->pack === null || $line->part->livesFromOwnCell()) && $line->part->poweredBy === PoweredBy::ItsOwn) {
             foreach ($line->part->outputs as $output) {
                 $stage = $this->stage($line, $output);
                 $stages = $stage === null ? $stages : [...$stages, $stage];
@@ -130,8 +130,8 @@ final class CircuitParts
         $key = $feed->key();
         $branch = new Branch(
             $key, $line, $feed->railId, $this->leadOhms[$key] ?? 0.0, $input->drawKind, $draw,
-            $input->volts->isKnown() ? $input->volts->least() : null,
-            $input->volts->isKnown() ? $input->volts->most() : null,
+            $line->part->livesFromOwnCell() ? null : $input->leastVolts(),
+            $input->volts->isKnown() && ! $line->part->livesFromOwnCell() ? $input->volts->most() : null,
             $input->warnVolts->isKnown() ? $input->warnVolts->usual() : null,
             $stages,
         );

@@ -40,6 +40,16 @@ final readonly class CutOff
         return $isFirst ? $own : new self($board, $guard->cutOffV, $guard->recoveryV, $guard->latches, 'protector');
     }
 
+    /** The volts of a pack down to where it is cut off, which may lie above or below what its maker calls empty. */
+    public function from(Figure $volts): Figure
+    {
+        if ($this->by === null || ! $this->volts->isKnown() || ! $volts->isKnown() || $this->volts->usual() >= $volts->usual()) {
+            return $volts;
+        }
+
+        return Figure::band($this->volts->usual(), $volts->usual(), $volts->most(), 'V', $volts->source);
+    }
+
     /** Which of its figures is meant: "cutOffV", "recoveryV", "latches". */
     public function ref(string $field): FigureRef
     {

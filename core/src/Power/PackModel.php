@@ -8,6 +8,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Pack;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
 
 /** A pack as the discharge sees it, every figure taken at its place in the band. */
 final class PackModel
@@ -17,6 +18,9 @@ final class PackModel
 
     /** @var non-empty-list<float> open-circuit volts of one cell, empty to full */
     private array $rest;
+
+    /** How far ordinary cells of one size and chemistry lie apart in resistance, as shares of the usual one. */
+    private const RESISTANCE_SPREAD = [0.6, 1.8];
 
     private readonly int $last;
 
@@ -73,15 +77,14 @@ final class PackModel
         }
         $resistance = $pack->internalResistanceMohm;
         if (! $resistance->isKnown()) {
-            if (! $pack->maxDischargeMa->isKnown() || $pack->maxDischargeMa->least() <= 0.0) {
-                $gaps->missing($line, 'pack.internalResistanceMohm');
-
-                return null;
-            }
+            $cell = Chemistry::cellOhm($pack->chemistry, $pack->capacityMah->usual() / 1000);
+            $typical = $cell * $pack->series * 1000;
+            $resistance = Figure::band($typical * self::RESISTANCE_SPREAD[0], $typical, $typical * self::RESISTANCE_SPREAD[1], 'mΩ', Source::Typical);
             // A pack that may give its largest current still stands above empty then: that bounds its resistance.
-            $bound = $pack->series * max(0.0, $pack->cellNominalV->usual() - $pack->cellEmptyV->usual()) / $pack->maxDischargeMa->least() * 1e6;
-            $resistance = Figure::band(0.0, $bound / 2, $bound, 'mΩ');
-            $gaps->assumed($line, 'pack.internalResistanceMohm');
+            if ($pack->maxDischargeMa->isKnown() && $pack->maxDischargeMa->least() > 0.0) {
+                $bound = $pack->series * max(0.0, $pack->cellNominalV->usual() - $pack->cellEmptyV->usual()) / $pack->maxDischargeMa->least() * 1e6;
+                $resistance = Figure::band(min($resistance->least(), $bound), min($typical, $bound), min($resistance->most(), $bound), 'mΩ', Source::Typical);
+            }
         }
         $ohm = $at->of("{$line->id} resistance", $resistance, false) / 1000 / $line->quantity;
         $rated = $pack->capacityMah->usual() * 3.6 * $line->quantity;

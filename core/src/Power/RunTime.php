@@ -53,12 +53,44 @@ final readonly class RunTime
                 continue;
             }
             $one = self::from($line, $build, $tree, $leadOhms);
+            $one = $one->and(self::afterwards($line, $build, $tree, $leadOhms));
             if ($shortest === null || ! $one->hours->isKnown() || ($shortest->hours->isKnown() && $one->hours->usual() < $shortest->hours->usual())) {
                 $shortest = $one;
             }
         }
 
         return $shortest ?? new self(Figure::unknown('h'), null, [], [], null, null, null, null, null, Figure::unknown('Wh'), Figure::unknown('W'));
+    }
+
+    /**
+     * What plays on from its own cell when a bank that fed it is empty.
+     *
+     * @param  array<string, float>  $leadOhms
+     */
+    private static function afterwards(Line $bank, Build $build, SupplyTree $tree, array $leadOhms): ?self
+    {
+        foreach ($tree->feeds as $feed) {
+            $fed = $feed->line;
+            if ($tree->rails[$feed->railId]->line === $bank && $fed !== $bank && $fed->part->livesFromOwnCell()) {
+                $alone = $build->without($bank->id);
+
+                return self::from($fed, $alone, new SupplyTree($alone), $leadOhms);
+            }
+        }
+
+        return null;
+    }
+
+    private function and(?self $other): self
+    {
+        if ($other === null || ! $this->hours->isKnown() || ! $other->hours->isKnown()) {
+            return $this;
+        }
+
+        return new self(
+            $this->hours->plus($other->hours), $this->pack, $this->missing, [...$this->assumed, ...$other->assumed], $this->main, $this->heaviest, $this->lightest,
+            $other->usual, $other->shortest, $this->wattHours->plus($other->wattHours), $this->watts,
+        );
     }
 
     /** @param  array<string, float>  $leadOhms */

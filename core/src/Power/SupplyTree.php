@@ -13,6 +13,7 @@ use PocketPlot\Part\Output;
 use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\SupplyInput;
+use PocketPlot\Part\Topology;
 use PocketPlot\Quantity\Figure;
 
 /**
@@ -69,7 +70,7 @@ final class SupplyTree
                     'line' => $line,
                     'output' => null,
                     'name' => 'pack',
-                    'volts' => $line->part->pack->volts(),
+                    'volts' => CutOff::of($build, $line, $line->part->pack)->from($line->part->pack->volts()),
                     'usb' => $line->part->givesUsb,
                 ];
             }
@@ -134,7 +135,8 @@ final class SupplyTree
         $watts = $peak = Figure::exactly(0.0, 'W');
         $missing = [];
         foreach ($this->rails as $rail) {
-            if ($rail->line->id !== $source->id) {
+            // What a phone gives at its socket is counted with what it takes from its own cell.
+            if ($rail->line->id !== $source->id || (! $rail->isRawPack && $source->part->livesFromOwnCell())) {
                 continue;
             }
             $output = $this->givers[$rail->id]['output'];
@@ -223,6 +225,14 @@ final class SupplyTree
         usort($wanting, static fn (Line $a, Line $b): int => self::turn($a) <=> self::turn($b));
         $unfed = [];
         foreach ($wanting as $line) {
+            if ($line->part->livesFromOwnCell() && $line->part->supply !== null) {
+                $feed = new Feed($line, $line->part->supply, "{$line->id}:pack", null, 'it has its own cell');
+                $this->found[$feed->key()] ??= $feed;
+            }
+            // The sender of a charging coil stands on the table, at the wall.
+            if ($line->part->coil?->side === 'sender' && $line->part->pack === null) {
+                continue;
+            }
             foreach (self::needs($line) as $key => $inputs) {
                 if (isset($this->found[$key])) {
                     continue;
@@ -258,6 +268,10 @@ final class SupplyTree
         $below = [];
         foreach ($this->alike() as $ids) {
             $giver = $this->givers[$ids[0]];
+            if ($giver['line']->part->livesFromOwnCell() && $giver['output'] === null) {
+                // Nobody solders to the cell of a phone.
+                continue;
+            }
             $rank = self::rank($line, $takesUsb, $giver['line'], $giver['output'] === null, $giver['usb']);
             if ($rank === null) {
                 continue;
@@ -305,6 +319,7 @@ final class SupplyTree
                     $part->isConverter(),
                     $giver['volts']->least,
                     $giver['volts']->most,
+                    $part->livesFromOwnCell(),
                 ];
                 $this->places[$id] = count($this->places);
                 $groups[serialize($kind)][] = $id;
@@ -417,7 +432,7 @@ final class SupplyTree
         $load = $feed->line;
         $supply = $feed->input;
         $own = $supply->watts();
-        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && $load->part->pack === null && $load->part->poweredBy === PoweredBy::ItsOwn;
+        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && ($load->part->pack === null || $load->part->livesFromOwnCell()) && $load->part->poweredBy === PoweredBy::ItsOwn;
         $missing = [];
         if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
             // A converter's own idle draw is in its efficiency where it is not given apart.
@@ -435,6 +450,7 @@ final class SupplyTree
         if ($passesOn) {
             foreach ($load->part->outputs as $output) {
                 $below = $this->rail("{$load->id}:{$output->name}");
+                $output = $this->withLinear($output, $feed->railId);
                 $missing = [...$missing, ...$below->missing, ...self::missingEfficiency($below, $output)];
                 $own = $own->plus($this->withLoss($below->watts, $output));
                 $peak = $peak->plus($this->withLoss($below->peakWatts, $output));
@@ -442,6 +458,25 @@ final class SupplyTree
         }
 
         return [$own, $peak, $missing];
+    }
+
+    /** A linear regulator passes the current on, so that its efficiency is that of the volts. */
+    private function withLinear(Output $output, string $fedBy): Output
+    {
+        $in = $this->givers[$fedBy]['volts'];
+        if ($output->topology !== Topology::Linear || $output->efficiency->isKnown() || ! $in->isKnown() || ! $output->volts->isKnown() || $in->least() <= 0.0) {
+            return $output;
+        }
+        $share = static fn (float $out, float $volts): float => min(1.0, $out / $volts);
+
+        return $output->with(
+            Figure::band(
+                $share($output->volts->least(), $in->most()),
+                $share($output->volts->usual(), $in->usual()),
+                $share($output->volts->most(), $in->least()),
+                '',
+            ), $output->dropoutV, $output->continuousMa,
+        );
     }
 
     /** Watts before a converter for these watts behind it: the worst efficiency belongs to the heaviest case. */

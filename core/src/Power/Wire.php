@@ -20,9 +20,25 @@ final class Wire
         return Constants::COPPER_RESISTIVITY * 2 * $lengthMm / 1000 / (M_PI / 4 * $diameterM ** 2);
     }
 
-    /** Ohm of a lead with a plug at each end. */
-    public static function leadOhm(float $gaugeAwg, float $lengthMm): float
+    /**
+     * Ohm of a lead with its plugs; half-way between new and worn plugs unless it is said.
+     *
+     * @param  float  $worn  0 for new plugs, 1 for worn ones
+     */
+    public static function leadOhm(float $gaugeAwg, float $lengthMm, string $oneEnd = '', string $otherEnd = '', float $worn = 0.5): float
     {
-        return self::ohm($gaugeAwg, $lengthMm) + Constants::CONTACTS_IN_LEAD * Constants::CONTACT_OHM;
+        return self::ohm($gaugeAwg, $lengthMm) + self::contactsOhm($oneEnd, $otherEnd, $worn);
+    }
+
+    /** Ohm of both poles of both plugs of a lead. */
+    public static function contactsOhm(string $oneEnd, string $otherEnd, float $worn): float
+    {
+        $ohm = 0.0;
+        foreach ([$oneEnd, $otherEnd] as $connector) {
+            [$new, $old] = Constants::CONTACT_MOHM[$connector] ?? Constants::CONTACT_OTHER_MOHM;
+            $ohm += 2 * ($new + ($old - $new) * $worn) / 1000;
+        }
+
+        return $ohm;
     }
 }

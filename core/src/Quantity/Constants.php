@@ -15,10 +15,27 @@ final class Constants
 
     public const AWG_STEP = 92.0;
 
-    /** Ohm of one plug contact: 30 mΩ is the most that small power connectors are specified for; a lead has two plugs, plus and minus each. */
-    public const CONTACT_OHM = 0.03;
+    /**
+     * Milliohm that one pole of a plug adds, new and worn, by connector: the drawings of the families name 10 to 40 mΩ a
+     * contact when new and a quarter more at the end; a plug with four power contacts in parallel has a quarter of one's.
+     * A lead has two plugs with two poles each; wires that are soldered or screwed have none.
+     *
+     * @var array<string, array{float, float}>
+     */
+    public const CONTACT_MOHM = [
+        'usb-c' => [4.0, 12.5],
+        'usb-a' => [10.0, 30.0],
+        'usb-b' => [10.0, 30.0],
+        'usb-micro' => [12.0, 40.0],
+        'usb-mini' => [12.0, 40.0],
+        'xt30' => [0.5, 2.0],
+        'wires' => [0.0, 0.0],
+        'pads' => [0.0, 0.0],
+        'terminal' => [1.0, 5.0],
+    ];
 
-    public const CONTACTS_IN_LEAD = 4;
+    /** The same for connectors that are not listed. */
+    public const CONTACT_OTHER_MOHM = [10.0, 30.0];
 
     /** Milliamps a connector family is made for, from the standards and drawings of the families; a maker's figure outranks it. */
     public const CONNECTOR_MA = [
@@ -66,6 +83,7 @@ final class Constants
         'datasheet' => 0.1,
         'listing' => 0.25,
         'guess' => 0.4,
+        'typical' => 0.25,
         'worked out' => 0.1,
         'brief' => 0.1,
         'unknown' => 0.4,

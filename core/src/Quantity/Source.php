@@ -11,6 +11,8 @@ enum Source: string
     case Measured = 'measured';
     case Listing = 'listing';
     case Guess = 'guess';
+    /** Usual of its kind; nobody wrote it down for this part. */
+    case Typical = 'typical';
     case Unknown = 'unknown';
     /** Worked out from other figures, or set by the brief. */
     case WorkedOut = 'worked out';

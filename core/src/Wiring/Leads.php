@@ -11,7 +11,30 @@ use PocketPlot\Part\Socket;
 final class Leads
 {
     /** Ends that are soldered or screwed to loose wires: any two of them meet without a lead. */
-    private const LOOSE = ['wires', 'pads', 'pins', 'terminal', 'power-terminal', 'power-pins', 'power-lead'];
+    private const LOOSE = ['pogo', 'wires', 'pads', 'pins', 'terminal', 'power-terminal', 'power-pins', 'power-lead'];
+
+    /**
+     * The same for power alone, which goes over USB sockets and power inlets alike.
+     *
+     * @param  list<Line>  $leads
+     * @return list<Line>|null
+     */
+    public static function forPower(array $leads, Socket $from, Socket $to): ?array
+    {
+        $isLoose = static fn (Socket $socket): bool => in_array($socket->connector, self::LOOSE, true);
+        if ((($from->ownLead || $to->ownLead) && $from->connector === $to->connector) || ($isLoose($from) && $isLoose($to))) {
+            return [];
+        }
+        foreach ($leads as $line) {
+            foreach (['power', 'usb'] as $signal) {
+                if ($line->part->cable?->joins($from->connector, $to->connector, $signal) === true) {
+                    return [$line];
+                }
+            }
+        }
+
+        return null;
+    }
 
     /**
      * @param  list<Line>  $leads  lines whose part is a cable

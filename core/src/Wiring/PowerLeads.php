@@ -47,6 +47,9 @@ final class PowerLeads
         if ($feed->join !== null && $feed->join->through !== '') {
             return $this->build->line($feed->join->through);
         }
+        if ($this->tree->outputOf($this->tree->rails[$feed->railId])?->wireless === true || $this->tree->rails[$feed->railId]->line === $feed->line) {
+            return null;
+        }
         [$from, $to] = $this->sockets($feed);
 
         return $from === null || $to === null ? null : $this->between($from, $to);
@@ -65,7 +68,7 @@ final class PowerLeads
             }
             $cable = $this->lead($feed)?->part->cable;
             if ($cable !== null && $cable->gaugeAwg->isKnown() && $cable->lengthMm->isKnown()) {
-                $ohms[$key] = Wire::leadOhm($cable->gaugeAwg->usual(), $cable->lengthMm->usual());
+                $ohms[$key] = Wire::leadOhm($cable->gaugeAwg->usual(), $cable->lengthMm->usual(), $cable->oneEnd, $cable->otherEnd);
             }
         }
 

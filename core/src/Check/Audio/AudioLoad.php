@@ -13,10 +13,16 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Amp;
 use PocketPlot\Part\Speaker;
+use PocketPlot\Part\Typical;
+use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
 
 final class AudioLoad extends PairRule
 {
+    /** Watts that hardly tear any loudspeaker that fits into a console. */
+    private const HARMLESS_W = 3.0;
+
     public static function meta(): Meta
     {
         return new Meta(
@@ -38,39 +44,68 @@ final class AudioLoad extends PairRule
     protected function ofPair(Line $one, Line $other, Facts $facts): iterable
     {
         if ($one->part->amp !== null && $other->part->speaker !== null) {
-            yield $this->judge($one, $one->part->amp, $other, $other->part->speaker);
+            yield $this->judge($one, $one->part->amp, $other, $other->part->speaker, $facts);
         }
     }
 
-    private function judge(Line $ampLine, Amp $amp, Line $line, Speaker $speaker): Finding
+    /**
+     * The most that the amplifier can give each loudspeaker where its sheet does not say: a bridge amplifier's sine at the
+     * full swing of its supply, and no more than it takes from there.
+     */
+    private function boundWatts(Line $ampLine, Amp $amp, float $ohm, Facts $facts): Figure
     {
+        $supply = $ampLine->part->supply;
+        $rail = $facts->railOf($ampLine);
+        $bounds = [];
+        if ($rail !== null && $rail->volts->isKnown()) {
+            $bounds[] = ($rail->volts->usual() * Constants::AMP_USABLE_SHARE) ** 2 / (2 * $ohm);
+        }
+        if ($supply !== null && $supply->watts()->isKnown()) {
+            $bounds[] = $supply->watts()->most() / max(1, $amp->channels);
+        }
+
+        return $bounds === [] ? Figure::unknown('W') : Figure::exactly(min($bounds), 'W', Source::Typical);
+    }
+
+    private function judge(Line $ampLine, Amp $amp, Line $line, Speaker $speaker, Facts $facts): Finding
+    {
+        $leastOhm = Typical::or($amp->leastOhm, Typical::AMP_LEAST_OHM);
+        $bound = $speaker->ohm->isKnown() ? $this->boundWatts($ampLine, $amp, $speaker->ohm->least(), $facts) : Figure::unknown('W');
+        $atOhm = $amp->atOhm->isKnown() ? $amp->atOhm : $leastOhm;
+        $rated = $amp->watts->isKnown() && $speaker->ohm->isKnown() ? $amp->watts->most() * $atOhm->usual() / max(0.1, $speaker->ohm->least()) : null;
+        // Whatever is printed on it, it gives no more than its supply lets it.
+        $isBound = $bound->isKnown() && ($rated === null || $bound->most() < $rated);
+        $ampWatts = $isBound ? $bound : $amp->watts;
+        $atOhm = $isBound ? $speaker->ohm : $atOhm;
+        // A small amplifier does no harm to a loudspeaker of which nobody knows the watts.
+        $speakerWatts = $speaker->watts->isKnown() || ! $ampWatts->isKnown() || $ampWatts->most() > self::HARMLESS_W
+            ? $speaker->watts
+            : Figure::exactly($ampWatts->most(), 'W', Source::Typical);
         foreach ([
-            [$ampLine, $amp->leastOhm, 'amp.leastOhm'],
-            [$ampLine, $amp->watts, 'amp.watts'],
-            [$ampLine, $amp->atOhm, 'amp.atOhm'],
+            [$ampLine, $ampWatts, 'amp.watts'],
             [$line, $speaker->ohm, 'speaker.ohm'],
-            [$line, $speaker->watts, 'speaker.watts'],
+            [$line, $speakerWatts, 'speaker.watts'],
         ] as [$owner, $figure, $key]) {
             if (! $figure->isKnown()) {
                 return $this->unmeasured($owner, $key, [$ampLine, $line], [], "{$ampLine->id}/{$line->id}");
             }
         }
-        $onEach = max(1, (int) ceil($line->quantity / max(1, $amp->channels)));
+        $onEach = max(1, (int) ceil($line->quantity * $speaker->count / max(1, $amp->channels)));
         $ohm = $speaker->ohm->least() / $onEach;
         // The same volts into other ohms: watts go with the inverse.
-        $watts = $amp->watts->most() * $amp->atOhm->usual() / max(0.1, $speaker->ohm->least());
+        $watts = $ampWatts->most() * $atOhm->usual() / max(0.1, $speaker->ohm->least());
         [$verdict, $says] = match (true) {
-            $ohm < $amp->leastOhm->most() - 1e-9 => [
+            $ohm < $leastOhm->usual() - 1e-9 => [
                 Verdict::Clash,
-                sprintf('%s Ω is too little for %s, which bears no less than %s.', self::n($ohm), $ampLine->name(), $amp->leastOhm->says()),
+                sprintf('%s Ω is too little for %s, which bears no less than %s.', self::n($ohm), $ampLine->name(), $leastOhm->says()),
             ],
-            $watts > $speaker->watts->least() * 1.5 => [
+            $watts > $speakerWatts->least() * 1.5 => [
                 Verdict::Clash,
-                sprintf('%s gives %s W; %s bears %s and will tear.', $ampLine->name(), self::n($watts), $line->name(), $speaker->watts->says()),
+                sprintf('%s gives %s W; %s bears %s and will tear.', $ampLine->name(), self::n($watts), $line->name(), $speakerWatts->says()),
             ],
-            $watts > $speaker->watts->least() => [
+            $watts > $speakerWatts->least() => [
                 Verdict::Tight,
-                sprintf('%s gives %s W; %s bears %s. Keep the volume down.', $ampLine->name(), self::n($watts), $line->name(), $speaker->watts->says()),
+                sprintf('%s gives %s W; %s bears %s. Keep the volume down.', $ampLine->name(), self::n($watts), $line->name(), $speakerWatts->says()),
             ],
             default => [Verdict::Fits, "{$line->name()} bears what {$ampLine->name()} gives."],
         };
@@ -79,8 +114,8 @@ final class AudioLoad extends PairRule
             $this->row("{$line->name()}", $speaker->ohm), ...($onEach > 1 ? [$this->row("{$onEach} of them on one channel", Figure::exactly($ohm, 'Ω'))] : []),
             $this->row(
                 "{$ampLine->name()} bears at least",
-                $amp->leastOhm,
-            ), $this->row('Watts into each', Figure::exactly($watts, 'W')), $this->row("{$line->name()} bears", $speaker->watts),
+                $leastOhm,
+            ), $this->row('Watts into each', Figure::exactly($watts, 'W')), $this->row("{$line->name()} bears", $speakerWatts),
         ], 'ohms against the least, watts against what it bears', [
             $this->swap($line, 'Take another loudspeaker'),
             $this->swap($ampLine, 'Take another amplifier'),

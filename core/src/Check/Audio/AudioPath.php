@@ -33,6 +33,16 @@ final class AudioPath extends WholeRule
         if ($board === null || ($amps === [] && $facts->with('speaker') === [] && ! $wanted)) {
             return;
         }
+        $alone = array_values(array_filter($facts->with('speaker'), fn (Line $line): bool => $this->hearsByItself($line, $board, $facts)));
+        if ($amps === [] && $alone !== [] && count($alone) === count($facts->with('speaker'))) {
+            yield $this->answer(Verdict::Fits, [...$alone, $board], fn (): Words => new Words(
+                "{$alone[0]->name()} needs no amplifier.",
+                [],
+                'driven by pins, heard over the air, or plugged into a headphone socket',
+            ));
+
+            return;
+        }
         if ($amps === []) {
             $heard = $this->socketsGiving($facts, ['speaker', 'headphones']);
             if ($heard !== null) {
@@ -48,7 +58,7 @@ final class AudioPath extends WholeRule
 
                 return;
             }
-            yield $this->answer(Verdict::Clash, [...$facts->with('speaker'), $board], fn (): Words => new Words($facts->with('speaker') === []
+            yield $this->answer(Verdict::Missing, [...$facts->with('speaker'), $board], fn (): Words => new Words($facts->with('speaker') === []
                 ? 'The brief wants sound, and nothing in the parts list makes any.'
                 : "{$facts->with('speaker')[0]->name()} has no amplifier to drive it.", [], 'no amplifier', [
                     Remedy::add(Role::Sound, 'Add an amplifier'), Remedy::brief('Leave the sound out of the brief'),
@@ -61,7 +71,7 @@ final class AudioPath extends WholeRule
         }
         if ($facts->with('speaker') === [] && $this->socketsGiving($facts, ['headphones']) === null) {
             yield $this->answer(
-                Verdict::Clash,
+                Verdict::Missing,
                 [$amps[0]],
                 fn (): Words => new Words(
                     "{$amps[0]->name()} has nothing to drive: no loudspeaker and no headphone socket.",
@@ -74,12 +84,47 @@ final class AudioPath extends WholeRule
         }
     }
 
+    /**
+     * A computer's USB socket carries sound like anything else.
+     *
+     * @return list<Line>|null no lead needed, or null where it does not fit
+     */
+    private static function overUsb(Socket $gives, Socket $takes): ?array
+    {
+        return $gives->carries === 'usb' && $takes->carries === 'usb-audio' && $takes->ownLead && $gives->connector === $takes->connector ? [] : null;
+    }
+
+    /** A piezo on pins, radio earphones, or earphones with a socket that they go into. */
+    private function hearsByItself(Line $line, Line $board, Facts $facts): bool
+    {
+        if ($line->part->speaker?->piezo === true || array_intersect($line->part->radio, $board->part->radio) !== []) {
+            return true;
+        }
+        foreach ($line->part->sockets as $takes) {
+            foreach ($takes->carries === 'headphones' && $takes->takes() ? $facts->with('sockets') : [] as $other) {
+                foreach ($other->part->sockets as $gives) {
+                    if ($gives->gives() && $gives->carries === 'headphones' && $gives->connector === $takes->connector) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
     private function judge(Line $amp, Line $board, Facts $facts): Finding
     {
         $takes = array_values(
             array_filter($amp->part->sockets, static fn (Socket $socket): bool => $socket->takes() && in_array($socket->carries, self::SIGNALS, true)),
         );
         $wantsPins = isset($amp->part->pinNeeds?->wants['i2s']) || isset($amp->part->pinNeeds?->wants['audio']);
+        // Loudspeakers inside a monitor hear what comes with the picture.
+        if ($takes === [] && $amp->part->panel !== null && array_filter($amp->part->sockets, static fn (Socket $socket): bool => $socket->carries === 'hdmi' && $socket->takes()) !== []) {
+            return $this->answer(Verdict::Fits, [$amp, $board], fn (): Words => new Words(
+                "{$amp->name()} hears {$board->name()} with the picture.", [$this->text('Way', 'hdmi')], 'sound comes with the picture',
+            ));
+        }
         if ($takes === [] && ! $wantsPins) {
             return $this->unmeasured($amp, 'sockets.audio', [$board]);
         }
@@ -107,7 +152,7 @@ final class AudioPath extends WholeRule
         foreach ([$board, ...$facts->with('sockets')] as $giver) {
             foreach ($giver->part->sockets as $gives) {
                 foreach ($giver->id !== $amp->id && $gives->gives() ? $takes : [] as $socket) {
-                    $lead = Leads::between($facts->with('cable'), $gives, $socket);
+                    $lead = Leads::between($facts->with('cable'), $gives, $socket) ?? self::overUsb($gives, $socket);
                     if ($lead !== null) {
                         return $this->answer(
                             Verdict::Fits,
@@ -120,7 +165,7 @@ final class AudioPath extends WholeRule
             }
         }
 
-        return $this->answer(Verdict::Clash, [$amp, $near ?? $board], fn (): Words => new Words($near === null
+        return $this->answer($near === null ? Verdict::Clash : Verdict::Missing, [$amp, $near ?? $board], fn (): Words => new Words($near === null
             ? "{$board->name()} gives no sound that {$amp->name()} understands."
             : "No lead goes from {$near->name()} to {$amp->name()}.", $working, $near === null ? 'no signal in common' : 'the lead is missing', [
                 $this->swap($amp, 'Take an amplifier that the board can feed'),

@@ -28,7 +28,7 @@ final class Channels extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $stereo = in_array('stereo', $facts->brief()->mustHaves, true);
-        $speakers = array_sum(array_map(static fn (Line $line): int => $line->quantity, $facts->with('speaker')));
+        $speakers = array_sum(array_map(static fn (Line $line): int => $line->quantity * ($line->part->speaker->count ?? 1), $facts->with('speaker')));
         $channels = ($line->part->amp->channels ?? 1) * $line->quantity;
         if ($speakers === 0 && ! $stereo) {
             return;

@@ -79,8 +79,6 @@ final class Fasteners extends WholeRule
         foreach ([
             'depthMm' => $post->depthMm,
             'clampMm' => $post->clampMm,
-            'headAcrossMm' => $post->headAcrossMm,
-            'headHighMm' => $post->headHighMm,
         ] as $figure) {
             if (! $figure->isKnown()) {
                 return $this->unmeasured($bodyLine, FigureRef::of('body', 'post', $post->pattern), [$held], [], $about);
@@ -101,14 +99,15 @@ final class Fasteners extends WholeRule
         if (! $screw->lengthMm->isKnown()) {
             return $this->unmeasured($line, 'fastener.lengthMm', [$bodyLine], [], $about);
         }
-        if (! $screw->headAcrossMm->isKnown() || ! $screw->headHighMm->isKnown()) {
+        $hasHead = $post->headAcrossMm->isKnown() && $post->headHighMm->isKnown();
+        if ($hasHead && (! $screw->headAcrossMm->isKnown() || ! $screw->headHighMm->isKnown())) {
             return $this->unmeasured($line, 'fastener.head', [$bodyLine], [], $about);
         }
         $thread = Constants::THREAD_MM[$post->thread] ?? 3.0;
         $grip = $screw->lengthMm->least() - $post->clampMm->most();
         $needs = $thread * (Constants::ENGAGEMENT_TIMES[$post->holdsBy] ?? 1.5);
         [$verdict, $says] = match (true) {
-            $screw->headAcrossMm->most() > $post->headAcrossMm->least() => [
+            $hasHead && $screw->headAcrossMm->most() > $post->headAcrossMm->least() => [
                 Verdict::Clash,
                 "The head of {$line->name()} is too wide for its hole in {$bodyLine->name()}.",
             ],
@@ -120,7 +119,7 @@ final class Fasteners extends WholeRule
                 Verdict::Clash,
                 sprintf('%s reaches only %s mm into the %s; %s mm hold.', $line->name(), self::n($grip), $post->holdsBy, self::n($needs)),
             ],
-            $screw->headHighMm->most() > $post->headHighMm->least() => [Verdict::Tight, "The head of {$line->name()} stands proud of {$bodyLine->name()}."],
+            $hasHead && $screw->headHighMm->most() > $post->headHighMm->least() => [Verdict::Tight, "The head of {$line->name()} stands proud of {$bodyLine->name()}."],
             $screw->into !== '' && $screw->into !== $post->holdsBy => [
                 Verdict::Tight,
                 "{$line->name()} was made for a {$screw->into}; here it goes into a {$post->holdsBy}.",
@@ -138,18 +137,18 @@ final class Fasteners extends WholeRule
                 'mm',
                 'datasheet',
             ),
-            new WorkingLine(
+            ...(! $hasHead ? [] : [new WorkingLine(
                 'Head',
                 self::n($screw->headAcrossMm->most()).' across, '.self::n($screw->headHighMm->most()).' high',
                 'mm',
                 $screw->headAcrossMm->source->value,
             ),
-            new WorkingLine(
-                'Room for it',
-                self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high',
-                'mm',
-                $post->headAcrossMm->source->value,
-            ),
+                new WorkingLine(
+                    'Room for it',
+                    self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high',
+                    'mm',
+                    $post->headAcrossMm->source->value,
+                )]),
         ], 'clamped + grip ≤ length ≤ clamped + depth', [
             $this->swap($line, 'Take a screw of another length or head'),
             Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.'),

@@ -37,13 +37,27 @@ final class FieldShadow extends LineRule
             $facts->with('controls'),
             static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== [],
         ) !== [];
-        $coil = $line->part->charger?->wireless === true;
+        $coil = $line->part->charger?->wireless === true || $line->part->coil?->side === 'receiver';
         $radio = $line->part->radio !== [] && $spoken;
         if (! $coil && ! $radio) {
             return;
         }
         $what = $coil ? 'charging coil' : 'radio';
-        $material = $bodyLine->part->size->material;
+        $door = null;
+        foreach ($body->doors as $one) {
+            $door = $one->name === $line->place ? $one : $door;
+        }
+        if ($door !== null && $door->material === 'metal') {
+            yield $this->answer(Verdict::Clash, [$line, $bodyLine], fn (): Words => new Words(
+                "The {$what} of {$line->name()} lies behind the {$door->name}, which is metal: it does not get through".($coil ? ', and the metal gets hot.' : '.'),
+                [$this->text($door->name, $door->material), $this->text($line->name(), $what)],
+                'metal blocks fields',
+                [$this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'), Remedy::byHand('Take a door that is not metal, or lay it behind another wall.')],
+            ));
+
+            return;
+        }
+        $material = $door->material ?? $bodyLine->part->size->material;
         if ($material === '') {
             yield $this->unmeasured($bodyLine, 'body.material', [$line], [], "{$line->id}/field", "nobody can say whether the {$what} gets through");
 
@@ -66,7 +80,7 @@ final class FieldShadow extends LineRule
         }
         $window = $body->fieldWindow === YesNo::Yes;
         $working[] = $this->text('A part of it that is not metal', $body->fieldWindow->value);
-        yield $this->answer($window ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
+        yield $this->answer($window ? Verdict::Fits : Verdict::Clash, [$line, $bodyLine],
             fn (): Words => new Words(
                 $window
                     ? "The {$what} of {$line->name()} has to lie behind the part of {$bodyLine->name()} that is not metal."

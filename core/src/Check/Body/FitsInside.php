@@ -58,7 +58,10 @@ final class FitsInside extends WholeRule
     {
         $cavity = $body->cavity();
         if (! $cavity->hasAllSides()) {
-            yield $this->unmeasured($bodyLine, 'body.cavity');
+            $placed = yield from $this->intoZones($bodyLine, $body, $facts);
+            if (! $placed) {
+                yield $this->unmeasured($bodyLine, 'body.cavity');
+            }
 
             return;
         }
@@ -80,7 +83,7 @@ final class FitsInside extends WholeRule
                 yield $this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $line->place), [$line], [], "zone/{$line->id}");
                 $zone = null;
             }
-            $finding = $this->onePart($line, $bodyLine, $zone ?? $cavity, $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}");
+            $finding = $this->onePart($line, $bodyLine, $zone ?? $cavity, $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}", $zone === null ? null : $facts->margin('zone-mm'));
             if ($finding !== null) {
                 yield $finding;
             }
@@ -90,15 +93,42 @@ final class FitsInside extends WholeRule
         }
     }
 
+    /**
+     * Where only some rooms of a body are known, what is placed in them can still be judged.
+     *
+     * @return \Generator<int, Finding, mixed, bool> whether everything that has a size lies in one of them
+     */
+    private function intoZones(Line $bodyLine, Body $body, Facts $facts): \Generator
+    {
+        $all = true;
+        foreach ($facts->inBody() as $line) {
+            $zone = $this->zoneOf($line, $body);
+            if ($zone === null || ! $zone->hasAllSides() || ! $line->part->size->hasAllSides()) {
+                $all = $all && ! $line->part->size->hasAllSides();
+
+                continue;
+            }
+            yield $this->onePart($line, $bodyLine, $zone, "the {$line->place} of {$bodyLine->name()}", $facts->margin('zone-mm'))
+                ?? $this->answer(Verdict::Fits, [$line, $bodyLine], fn (): Words => new Words(
+                    "{$line->name()} goes into the {$line->place} of {$bodyLine->name()}.",
+                    [$this->sides("{$line->name()}, outside", $line->part->size), $this->sides("{$line->place}, room inside", $zone)],
+                    'each side within',
+                ));
+        }
+
+        return $all;
+    }
+
     /** A block goes into a cavity, turned as it may be, when its sides in falling order are each within the cavity's. */
-    private function onePart(Line $line, Line $bodyLine, Size $cavity, string $where): ?Finding
+    private function onePart(Line $line, Line $bodyLine, Size $cavity, string $where, ?float $wanted = null): ?Finding
     {
         $room = $cavity->sidesMm();
         $margin = INF;
         foreach ($line->part->size->sidesMm() as $index => $side) {
             $margin = min($margin, $room[$index] - $side);
         }
-        if ($margin >= $this->cavityMm) {
+        $wanted ??= $this->cavityMm;
+        if ($margin >= $wanted - 1e-9) {
             return null;
         }
         $working = [$this->sides("{$line->name()}, outside", $line->part->size), $this->sides("{$bodyLine->name()}, room inside", $cavity)];
@@ -120,7 +150,7 @@ final class FitsInside extends WholeRule
             fn (): Words => new Words(
                 sprintf('%s goes into %s with only %s mm to spare.', $line->name(), $where, Number::says($margin)),
                 $working,
-                sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($this->cavityMm)),
+                sprintf('%s mm to spare, %s mm wanted', Number::says($margin), Number::says($wanted)),
                 $remedies,
             ));
     }

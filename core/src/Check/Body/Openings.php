@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Origin;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
@@ -48,6 +49,12 @@ final class Openings extends WholeRule
         }
     }
 
+    /** Out of the same box. */
+    private function comesWith(Line $line, Line $bodyLine): bool
+    {
+        return $line === $bodyLine || ($bodyLine->part->kit !== null && $line->origin === Origin::Gift);
+    }
+
     /** @param  array<int, Opening>  $free openings nobody uses yet; the one found is taken out */
     private function judge(Line $line, Socket $socket, Line $bodyLine, bool $cuttable, array &$free, Facts $facts): Finding
     {
@@ -60,6 +67,13 @@ final class Openings extends WholeRule
             'datasheet',
         );
         $index = $this->find($socket, $free);
+        if ($index === null && ! $cuttable && ($bodyLine->part->body->openings ?? []) === []) {
+            return $this->comesWith($line, $bodyLine)
+                ? $this->answer(Verdict::Fits, [$line, $bodyLine], fn (): Words => new Words(
+                    "{$bodyLine->name()} was made for {$line->name()}.", [$need], 'one kit',
+                ), $about)
+                : $this->unmeasured($bodyLine, FigureRef::of('body', 'openings', $socket->connector), [$line], [$need], $line->id.'/'.$about);
+        }
         if ($index === null) {
             return $this->answer($cuttable ? Verdict::Tight : Verdict::Clash, [$line, $bodyLine],
                 fn (): Words => new Words($cuttable ? "An opening for the {$socket->name} of {$line->name()} has to be cut into {$bodyLine->name()}."

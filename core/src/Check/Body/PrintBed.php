@@ -30,13 +30,17 @@ final class PrintBed extends WholeRule
         if ($line === null || $body === null || ! str_starts_with($body->process, 'printed')) {
             return;
         }
-        if (! $body->bedLengthMm->isKnown() || ! $body->bedWidthMm->isKnown() || ! $body->bedHeightMm->isKnown()) {
+        if (! $body->bedLengthMm->isKnown() || ! $body->bedWidthMm->isKnown()) {
             yield $this->unmeasured($line, 'body.bed');
 
             return;
         }
         $outside = $facts->bodySize();
         $sides = $outside->size->sidesMm();
+        $own = $line->part->size;
+        if ($sides === [] && $own->lengthMm->isKnown() && $own->widthMm->isKnown()) {
+            $sides = [max($own->lengthMm->most(), $own->widthMm->most()), min($own->lengthMm->most(), $own->widthMm->most())];
+        }
         if ($sides === []) {
             if ($outside->unsized !== null) {
                 yield $this->unmeasured($outside->unsized, 'size', [$line], [], 'bed');
@@ -55,11 +59,13 @@ final class PrintBed extends WholeRule
         $bed = [$body->bedLengthMm->least(), $body->bedWidthMm->least()];
         rsort($bed);
         // Two halves, parted across the thickness, each laid on its face.
-        [$long, $wide, $high] = [$sides[0], $sides[1] ?? 0.0, ($sides[2] ?? 0.0) / 2];
+        [$long, $wide, $high] = [$sides[0] / ($body->pieces ?? 1), $sides[1] ?? 0.0, ($sides[2] ?? 0.0) / 2];
+        [$long, $wide] = [max($long, $wide), min($long, $wide)];
         $straight = min($bed[0] - $long, $bed[1] - $wide);
         $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
-        $margin = min(max($straight, $slant), $body->bedHeightMm->least() - $high);
-        $verdict = $margin < 0.0 ? Verdict::Tight : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
+        $margin = min(max($straight, $slant), ($body->bedHeightMm->least ?? INF) - $high);
+        // Who has said in how many pieces it is printed means it.
+        $verdict = $margin < 0.0 ? ($body->pieces === null ? Verdict::Tight : Verdict::Clash) : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
         return $this->answer($verdict, [$line], fn (): Words => new Words(match (true) {
             $margin < 0.0 => sprintf(
@@ -78,7 +84,7 @@ final class PrintBed extends WholeRule
             ),
             new WorkingLine(
                 'Bed and height',
-                implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $body->bedHeightMm->least()])),
+                implode(' × ', array_map(self::n(...), array_filter([$bed[0], $bed[1], $body->bedHeightMm->least], is_float(...)))),
                 'mm',
                 $body->bedLengthMm->source->value,
             ),

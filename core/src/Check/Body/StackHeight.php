@@ -15,7 +15,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Columns;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\FigureRef;
-use PocketPlot\Quantity\Figure;
+use PocketPlot\Part\Zone;
 
 final class StackHeight extends WholeRule
 {
@@ -35,27 +35,32 @@ final class StackHeight extends WholeRule
         if ($bodyLine === null || $body === null || $facts->inBody() === []) {
             return;
         }
-        if ($body->drawn && $facts->brief()->largestMm === null) {
+        $ownMm = $bodyLine->part->size->heightMm;
+        if ($body->drawn && $ownMm->isKnown() && $body->wallMm->isKnown() && $ownMm->most() <= 2 * $body->wallMm->most()) {
+            // A single wall, no box.
+            return;
+        }
+        if ($body->drawn && $facts->brief()->largestMm === null && ! $bodyLine->part->size->heightMm->isKnown()) {
             // Nothing limits a body that is drawn around its parts.
             return;
         }
-        if (! $body->drawn && ! $body->cavity()->hasAllSides()) {
-            yield $this->unmeasured($bodyLine, 'body.cavity', [], [], 'stack');
-
-            return;
-        }
         $cavity = $body->drawn ? null : $body->cavity();
-        $depths = [];
+        $zones = [];
         foreach ($body->zones as $zone) {
-            $depths[$zone->name] = $zone->depthMm;
+            $zones[$zone->name] = $zone;
         }
         $columns = Columns::of($facts->inBody(), $cavity?->footprintMm2());
+        $isOpen = ! $body->drawn && ! $body->cavityHeightMm->isKnown();
+        if ($isOpen && array_diff_key($columns, $zones) !== []) {
+            yield $this->unmeasured($bodyLine, 'body.cavity', [], [], 'stack');
+            $columns = array_intersect_key($columns, $zones);
+        }
         $thickest = null;
         $open = false;
         foreach ($columns as $name => $lines) {
-            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $depths[$name] ?? null, $facts);
+            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $zones[$name] ?? null, $facts);
             $open = $open || $finding->verdict === Verdict::Unmeasured;
-            if ($finding->verdict !== Verdict::Fits) {
+            if ($finding->verdict !== Verdict::Fits || $this->isNamed((string) $name, $lines)) {
                 yield $finding;
             } elseif ($thickest === null || $spare < $thickest[1]) {
                 $thickest = [$finding, $spare];
@@ -68,27 +73,51 @@ final class StackHeight extends WholeRule
     }
 
     /**
+     * The builder put it there, and wants to know of it whatever the others do.
+     *
+     * @param  list<Line>  $lines
+     */
+    private function isNamed(string $name, array $lines): bool
+    {
+        foreach ($lines as $line) {
+            if (in_array($name, Columns::places($line), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * @param  list<Line>  $lines
      * @return array{Finding, float} with the millimetres to spare
      */
-    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Figure $zone, Facts $facts): array
+    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Zone $place, Facts $facts): array
     {
+        $zone = $place?->depthMm;
+        $floor = $place !== null && $place->lengthMm->isKnown() && $place->widthMm->isKnown() ? [$place->lengthMm->least(), $place->widthMm->least()] : null;
         $height = 0.0;
         $working = [];
-        foreach ($lines as $line) {
-            $sides = $line->part->size->sidesMm();
-            if ($sides === []) {
-                return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open"), INF];
+        $layers = Columns::layers($lines, $floor);
+        foreach ($layers as $layer) {
+            $thick = 0.0;
+            foreach ($layer as $line) {
+                $one = $line->part->size->thickMm();
+                if ($one === null) {
+                    return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open"), INF];
+                }
+                $piled = Columns::piled($line, $floor);
+                $thick = max($thick, $one * $piled);
+                $working[] = $this->count(
+                    ($piled > 1 ? "{$piled} × {$line->name()}" : $line->name()).(count($layer) > 1 ? ', side by side' : ''),
+                    $one * $piled,
+                    'mm',
+                    $line->part->size->heightMm->source->value,
+                );
             }
-            $height += $sides[2] * $line->quantity;
-            $working[] = $this->count(
-                $line->quantity > 1 ? "{$line->quantity} × {$line->name()}" : $line->name(),
-                $sides[2] * $line->quantity,
-                'mm',
-                $line->part->size->heightMm->source->value,
-            );
+            $height += $thick;
         }
-        $gaps = max(0, count($lines) - 1) * $facts->margin('layer-mm');
+        $gaps = max(0, count($layers) - 1) * $facts->margin('layer-mm');
         $working[] = $this->count('Between the layers', $gaps, 'mm');
         $height += $gaps;
         if ($zone !== null && ! $zone->isKnown()) {
@@ -101,10 +130,11 @@ final class StackHeight extends WholeRule
             if (! $body->wallMm->isKnown()) {
                 return [$this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}"), INF];
             }
-            $room = min($facts->brief()->largestMm ?? [INF]) - 2 * $body->wallMm->most();
-            $label = 'The brief\'s thickness less two walls';
+            $own = $bodyLine->part->size->heightMm;
+            $room = ($own->isKnown() ? $own->least() : min($facts->brief()->largestMm ?? [INF])) - 2 * $body->wallMm->most();
+            $label = $own->isKnown() ? "{$bodyLine->name()}, thickness less two walls" : 'The brief\'s thickness less two walls';
         } else {
-            $room = $body->cavity()->sidesMm()[2];
+            $room = $body->cavity()->sidesMm()[2] ?? $body->cavityHeightMm->least();
             $label = "{$bodyLine->name()}, depth inside";
         }
         $working[] = $this->count($label, $room, 'mm');

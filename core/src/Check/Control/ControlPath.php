@@ -13,6 +13,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Controls;
+use PocketPlot\Part\PadMode;
 use PocketPlot\Part\Role;
 
 final class ControlPath extends LineRule
@@ -78,7 +79,7 @@ final class ControlPath extends LineRule
             }
         }
 
-        return $this->answer(Verdict::Clash, [$line, $board], fn (): Words => new Words(
+        return $this->answer(Verdict::Missing, [$line, $board], fn (): Words => new Words(
             "{$line->name()} speaks ".implode(' or ', $controls->speaks).', and nothing here listens.',
             $tried,
             'no way to the computer',
@@ -115,7 +116,8 @@ final class ControlPath extends LineRule
         }
         if ($way === 'membrane') {
             foreach ($facts->with('controls') as $other) {
-                if ($hears($other) && ($other->part->controls->boardName ?? '') !== '') {
+                $mates = $other->part->controls;
+                if ($hears($other) && $mates !== null && ($mates->boardName !== '' || in_array('own', $mates->speaks, true) || ($mates->players > 0 && $mates->padMode === PadMode::Pad))) {
                     return [$other, 'pressed onto a controller board'];
                 }
             }

@@ -11,10 +11,12 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\PinNeeds;
 use PocketPlot\Part\Pins;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\YesNo;
 use PocketPlot\Wiring\PinPlan;
 
 final class PinAssignment extends WholeRule
@@ -53,12 +55,17 @@ final class PinAssignment extends WholeRule
             if ($needs === null || $line->id === $host->id) {
                 continue;
             }
-            foreach ($needs->wants as $function => $count) {
+            foreach ($needs->takes === [] ? $needs->wants : [] as $function => $count) {
                 if ($count * $line->quantity > 0) {
                     $wants[] = ['who' => $line->name(), 'function' => (string) $function, 'count' => $count * $line->quantity];
                 }
             }
-            $finding = $this->level($line, $needs, $host, $pins);
+            $finding = $this->level($line, $needs, $host, $pins, $facts);
+            if ($finding !== null) {
+                yield $finding;
+            }
+        }
+        foreach ([$this->taken($host, $needing), $this->cannot($host, $pins, $needing)] as $finding) {
             if ($finding !== null) {
                 yield $finding;
             }
@@ -66,7 +73,9 @@ final class PinAssignment extends WholeRule
         if ($wants === []) {
             return;
         }
-        yield $this->plan($wants, $host, $pins, $needing);
+        // What named parts have taken is gone for the others.
+        $gone = array_merge(...array_map(static fn (Line $line): array => $line->part->pinNeeds->takes ?? [], $needing));
+        yield $this->plan($wants, $host, new Pins($pins->logicV, array_diff_key($pins->does, array_flip($gone)), $pins->absoluteMaxV), $needing);
     }
 
     /**
@@ -112,21 +121,112 @@ final class PinAssignment extends WholeRule
                 ]), 'plan');
     }
 
-    private function level(Line $line, PinNeeds $needs, Line $host, Pins $pins): ?Finding
+    /**
+     * What a part puts on the board's pins, and whether it hears them. A part without supply of its own (a button, a piezo)
+     * lives from the pins and has no level; one that says nothing has that of its rail.
+     */
+    private function level(Line $line, PinNeeds $needs, Line $host, Pins $pins, Facts $facts): ?Finding
     {
-        foreach ([[$host, $pins->logicV, 'pins.logicV'], [$line, $needs->logicV, 'pinNeeds.logicV']] as [$owner, $level, $figure]) {
-            if (! $level->isKnown()) {
-                return $this->unmeasured($owner, $figure, [$owner === $host ? $line : $host], [], "{$line->id}/level");
+        if (! $pins->logicV->isKnown()) {
+            return $this->unmeasured($host, 'pins.logicV', [$line], [], "{$line->id}/level");
+        }
+        $rail = $facts->railOf($line);
+        $own = $needs->logicV;
+        if (! $own->isKnown() || $needs->followsSupply === YesNo::Yes) {
+            $isFed = $line->part->supplies !== [] && ! self::isOnlyDriven($line);
+            if (! $isFed) {
+                return null;
+            }
+            if ($rail === null || ! $rail->volts->isKnown()) {
+                return $own->isKnown() ? null : $this->unmeasured($line, 'pinNeeds.logicV', [$host], [], "{$line->id}/level");
+            }
+            $own = $rail->volts;
+        }
+        $bears = $pins->absoluteMaxV?->isKnown() === true ? $pins->absoluteMaxV->least() : $pins->logicV->usual() + self::LEVEL_V;
+        $fedWith = $rail !== null && $rail->volts->isKnown() ? $rail->volts : null;
+        $hears = $needs->highShare?->isKnown() === true && $fedWith !== null ? $needs->highShare->most() * $fedWith->most() : null;
+        $isListener = $needs->highShare?->isKnown() === true && $needs->followsSupply !== YesNo::Yes;
+        if ($hears !== null && $hears > $pins->logicV->least()) {
+            return $this->answer(Verdict::Clash, [$line, $host], fn (): Words => new Words(
+                sprintf('%s takes a signal for high from %s V; the pins of %s give %s.', $line->name(), self::n($hears), $host->name(), $pins->logicV->says()),
+                [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()} is fed with", $fedWith)],
+                'too few volts for a high',
+                [$this->swap($line, 'Take one of the same logic level'), Remedy::byHand('Feed it with fewer volts within its window, or put a level shifter into its line.')],
+            ), "{$line->id}/level");
+        }
+        if ($isListener || $own->most() <= $bears + 1e-9) {
+            return null;
+        }
+
+        return $this->answer(Verdict::Clash, [$line, $host],
+            fn (): Words => new Words("{$line->name()} puts {$own->says()} on pins of {$host->name()} that bear ".self::n($bears).' V.', [
+                $this->row("{$host->name()}, logic level", $pins->logicV),
+                $this->row("{$line->name()}, logic level", $own),
+                $this->count('The pins bear', $bears, 'V', 'datasheet'),
+            ], 'more volts than the pins are made for', [
+                $this->swap($line, 'Take one of the same logic level'),
+                Remedy::byHand('Feed it from the board\'s own logic rail if its window begins there; else a level shifter or a divider in each line from it to the board.'),
+            ]), "{$line->id}/level");
+    }
+
+    /** A sounder or lamp that the pins drive by themselves. */
+    private static function isOnlyDriven(Line $line): bool
+    {
+        return $line->part->speaker?->piezo === true;
+    }
+
+    /**
+     * Pins that two parts have to have and that are no bus between them.
+     *
+     * @param  list<Line>  $needing
+     */
+    private function taken(Line $host, array $needing): ?Finding
+    {
+        $users = [];
+        foreach ($needing as $line) {
+            foreach ($line->part->pinNeeds->takes ?? [] as $pin) {
+                $users[$pin][] = $line;
             }
         }
-        $over = $needs->logicV->usual() - $pins->logicV->usual();
+        $twice = array_filter($users, static fn (array $lines, string $pin): bool => count($lines) > 1
+            && array_filter($lines, static fn (Line $line): bool => ! in_array($pin, $line->part->pinNeeds->shares ?? [], true)) !== [], ARRAY_FILTER_USE_BOTH);
+        if ($twice === []) {
+            return null;
+        }
+        $lines = array_values(array_unique(array_merge(...array_values($twice)), SORT_REGULAR));
+        $names = implode(' and ', array_map(static fn (Line $line): string => $line->name(), $lines));
 
-        return $over <= self::LEVEL_V ? null : $this->answer(Verdict::Clash, [$line, $host],
-            fn (): Words => new Words("{$line->name()} speaks {$needs->logicV->says()}; the pins of {$host->name()} stand {$pins->logicV->says()}.", [
-                $this->row("{$host->name()}, logic level", $pins->logicV),
-                $this->row("{$line->name()}, logic level", $needs->logicV),
-            ], 'more volts than the pins are made for', [
-                $this->swap($line, 'Take one of the same logic level'), Remedy::byHand('A level shifter or a divider in each line from it to the board.'),
-            ]), "{$line->id}/level");
+        return $this->answer(Verdict::Clash, [$host, ...$lines], fn (): Words => new Words(
+            "{$names} both want ".implode(', ', array_keys($twice))." of {$host->name()}.",
+            array_map(fn (string $pin, array $both): WorkingLine => $this->text($pin, implode(', ', array_map(static fn (Line $line): string => $line->name(), $both))), array_keys($twice), $twice),
+            'one pin, one use',
+            array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that uses other pins, or USB, for {$line->name()}"), $lines),
+        ), 'taken');
+    }
+
+    /**
+     * A named pin has to be able to do one of the things it is taken for.
+     *
+     * @param  list<Line>  $needing
+     */
+    private function cannot(Line $host, Pins $pins, array $needing): ?Finding
+    {
+        foreach ($needing as $line) {
+            $needs = $line->part->pinNeeds;
+            foreach ($needs->takes ?? [] as $pin) {
+                $does = $pins->does[$pin] ?? null;
+                if ($needs !== null && $does !== null && $needs->wants !== [] && array_intersect(array_keys($needs->wants), $does) === [] && ! in_array($pin, $needs->shares, true)
+                    && ! (in_array('gpio', $does, true) && array_diff(array_keys($needs->wants), ['audio', 'i2s', 'adc']) !== [])) {
+                    return $this->answer(Verdict::Clash, [$host, $line], fn (): Words => new Words(
+                        "Pin {$pin} of {$host->name()} cannot do what {$line->name()} wants of it (".implode(', ', array_keys($needs->wants)).').',
+                        [$this->text($pin, implode(', ', $does)), $this->text("{$line->name()} wants", implode(', ', array_keys($needs->wants)))],
+                        'the wrong pin',
+                        [Remedy::byHand('Move it to a pin that can: the board\'s own drawing names them.'), $this->swap($line)],
+                    ), "{$line->id}/cannot");
+                }
+            }
+        }
+
+        return null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Control;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
@@ -49,7 +50,10 @@ final class UsbSlots extends WholeRule
             ...array_map(fn (Line $line) => $this->count("{$line->name()} takes", $this->sockets($line, false), 'sockets', 'datasheet'), $users),
             ...array_map(fn (Line $line) => $this->count("{$line->name()} gives", $this->sockets($line, true), 'sockets', 'datasheet'), $givers),
         ];
-        $spare = (int) $facts->margin('usb-spare');
+        yield from $this->wrongEnds($users, $givers, $facts);
+        // A keyboard is only wanted where a system has to be set up.
+        $isSetUp = array_filter($givers, static fn (Line $line): bool => $line->part->panel?->touch === true || $line->part->software?->card === 'built-in') !== [];
+        $spare = $isSetUp ? 0 : (int) $facts->margin('usb-spare');
         $verdict = match (true) {
             $needed > $there => Verdict::Clash,
             $needed + $spare > $there => Verdict::Tight,
@@ -72,6 +76,43 @@ final class UsbSlots extends WholeRule
                     [...$givers, ...$users],
                 ),
             ]));
+    }
+
+    /**
+     * Plugs on fixed leads that no socket takes, with no adapter on the list.
+     *
+     * @param  list<Line>  $users
+     * @param  list<Line>  $givers
+     * @return iterable<Finding>
+     */
+    private function wrongEnds(array $users, array $givers, Facts $facts): iterable
+    {
+        $there = [];
+        foreach ($givers as $line) {
+            foreach ($line->part->sockets as $socket) {
+                if ($socket->carries === 'usb' && $socket->gives()) {
+                    $there[$socket->connector] = $line;
+                }
+            }
+        }
+        foreach ($there === [] ? [] : $users as $line) {
+            foreach ($line->part->sockets as $socket) {
+                if ($socket->carries !== 'usb' || $socket->direction !== Direction::In || ! $socket->ownLead || isset($there[$socket->connector])) {
+                    continue;
+                }
+                $joined = array_filter($facts->with('cable'), static fn (Line $lead): bool => isset($there[$lead->part->cable?->leadsFrom($socket->connector, 'usb') ?? '']));
+                if ($joined === []) {
+                    $host = array_values($there)[0];
+                    $has = implode(' and ', array_keys($there));
+                    yield $this->answer(Verdict::Missing, [$line, $host], fn (): Words => new Words(
+                        "The plug of {$line->name()} is {$socket->connector}; {$host->name()} has {$has}.",
+                        [$this->text($line->name(), $socket->connector), $this->text($host->name(), $has)],
+                        'the ends differ',
+                        [Remedy::add(Role::Cable, "Add an adapter from {$socket->connector} to {$has}, or a hub that has both")],
+                    ), "{$line->id}/ends");
+                }
+            }
+        }
     }
 
     private function sockets(Line $line, bool $given): int

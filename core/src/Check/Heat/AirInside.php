@@ -34,6 +34,12 @@ final class AirInside extends WholeRule
         if ($warmth === null || $bodyLine === null) {
             return;
         }
+        foreach ($facts->with('heat') as $line) {
+            if ($line->part->heat?->measuredC?->isKnown() === true) {
+                // Measured where it matters.
+                return;
+            }
+        }
         if ($warmth->missing !== null || $warmth->air === null) {
             $missing = $warmth->missing ?? new Missing($bodyLine, FigureRef::of('size'));
             yield $this->unmeasured($missing->line, $missing->figure, [$bodyLine], [], 'warmth', 'nobody can say how warm it gets inside');
@@ -50,7 +56,7 @@ final class AirInside extends WholeRule
         yield $this->answer(
             $verdict,
             [$bodyLine, ...$cells],
-            fn (): Words => new Words(sprintf('At the heaviest the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
+            fn (): Words => new Words(sprintf('In an hour of ordinary play the air inside gets to about %s °C%s', self::n($air), match ($verdict) {
                 Verdict::Clash => $cells === [] ? '; the body gets too hot to hold.' : ': too hot for the cells. Hot lithium cells can burn.',
                 Verdict::Tight => ', close to the limit.',
                 default => '.',

@@ -34,6 +34,12 @@ final class Airflow extends LineRule
         if ($bodyLine === null || $body === null) {
             return;
         }
+        foreach ($facts->with('heat') as $hot) {
+            if ($hot->part->heat?->measuredC?->isKnown() === true) {
+                // Measured with this fan in this body: the openings are what they are.
+                return;
+            }
+        }
         if ($line->part->cooling?->fan === true && $line->part->sits->takesRoom()) {
             yield $this->judge($line, $line->part->cooling, $bodyLine, $body);
         }

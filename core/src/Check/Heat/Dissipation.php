@@ -49,6 +49,16 @@ final class Dissipation extends LineRule
 
     private function judge(Line $line, Heat $heat, Warmth $warmth, Facts $facts): Finding
     {
+        if ($heat->measuredC?->isKnown() === true && $heat->limitC->isKnown()) {
+            $spare = $heat->limitC->least() - $heat->measuredC->most();
+
+            return $this->answer(self::byMargin($spare, $facts->margin('heat-kelvin')), [$line], fn (): Words => new Words(
+                "{$line->name()} got to {$heat->measuredC->says()} at the worst; it slows down or fails at {$heat->limitC->says()}.",
+                [$this->row('Measured', $heat->measuredC), $this->row('Limit', $heat->limitC)],
+                self::n($spare).' K to spare, '.self::n($facts->margin('heat-kelvin')).' K wanted',
+                [Remedy::add(Role::Cooling, 'Add a fan or a heatsink'), $this->swap($line, 'Take one that stays cooler')],
+            ));
+        }
         if ($warmth->missing !== null || $warmth->air === null) {
             $missing = $warmth->missing ?? new Missing($line, FigureRef::of('size'));
 

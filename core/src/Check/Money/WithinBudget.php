@@ -42,7 +42,7 @@ final class WithinBudget extends WholeRule
         $top = array_slice($prices, 0, 4, true);
         $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
         usort($dearest, static fn (Line $a, Line $b): int => $prices[$b->id] <=> $prices[$a->id]);
-        $tightAt = $converted->times((string) $facts->margin('target-share'));
+        $tightAt = $converted->times((string) $facts->margin('budget-share'));
         $incomplete = $costs->unpriced !== [] || $costs->withoutRate !== [];
         $verdict = match (true) {
             $costs->planned->isMoreThan($converted) => Verdict::Clash,

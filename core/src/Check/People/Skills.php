@@ -27,6 +27,14 @@ final class Skills extends LineRule
         return $facts->with('skills');
     }
 
+    /** Neither the skill nor the tool for it: nobody begins to solder without an iron. */
+    private function lacksTools(Line $line, Facts $facts): bool
+    {
+        $have = $facts->brief()->tools;
+
+        return $have !== null && array_diff($line->part->work->tools, $have) !== [];
+    }
+
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $have = $facts->brief()->skills;
@@ -62,7 +70,7 @@ final class Skills extends LineRule
                 [
                     $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
                 ]))
-            : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
+            : $this->answer($this->lacksTools($line, $facts) ? Verdict::Clash : Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
                 .implode(' and ', $lacking)
                 .', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
                     Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,

@@ -69,7 +69,7 @@ final class Tools extends LineRule
             $cost = $price === null ? $cost : $cost->plus($price);
         }
         $shown = $facts->rates()->convert($cost, $facts->brief()->currency) ?? $cost;
-        yield $this->answer(Verdict::Tight, [$line], fn (): Words => new Words(sprintf(
+        yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words(sprintf(
             '%s asks for a %s, which is not on your bench; about %s to buy.',
             $line->name(),
             implode(' and a ', $lacking),

@@ -14,6 +14,8 @@ use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Typical;
+use PocketPlot\Power\ChargeLeft;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Power\Wire;
@@ -30,11 +32,45 @@ final class CableDrop extends FeedRule
         );
     }
 
+    /** Shares of the charge: so much lost to a lead hurts, so little does not. */
+    private const MUCH_CHARGE = 0.2;
+
+    private const SOME_CHARGE = 0.1;
+
+    /** Amps of a constant power behind a resistance: the fewer volts arrive, the more it draws. Twice the matched point is where nothing arrives any more. */
+    private static function amps(float $watts, float $volts, float $ohm): float
+    {
+        if ($ohm <= 0.0) {
+            return $watts / $volts;
+        }
+        $root = $volts ** 2 - 4 * $ohm * $watts;
+
+        return $root < 0.0 ? $volts / (2 * $ohm) : ($volts - sqrt($root)) / (2 * $ohm);
+    }
+
+    /** By how much of the charge the drop leaves behind in the pack, more than the part's own window does. */
+    private function byChargeLost(Line $pack, float $least, float $dropAtBest, float $drop): Verdict
+    {
+        $without = ChargeLeft::below($pack, $least);
+        $atBest = ChargeLeft::below($pack, $least + $dropAtBest);
+        $atWorst = ChargeLeft::below($pack, $least + $drop);
+
+        return match (true) {
+            $atBest > self::MUCH_CHARGE && $atBest > $without + self::SOME_CHARGE => Verdict::Clash,
+            $atWorst > self::MUCH_CHARGE && $atWorst > $without + self::SOME_CHARGE / 2 => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+    }
+
     protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
     {
         $join = $feed->join;
+        if ($feed->line->id === $rail->line->id || $rail->output()?->wireless === true) {
+            return;
+        }
         if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
-            yield $this->judge($feed, $rail, null, Wire::ohm($join->gaugeAwg, $join->lengthMm), [
+            $ohm = Wire::ohm($join->gaugeAwg, $join->lengthMm);
+            yield $this->judge($feed, $rail, null, [$ohm, 0.0, 0.0], [
                 $this->count('Wire, gauge', $join->gaugeAwg, 'AWG', 'brief'), $this->count('Wire, length', $join->lengthMm, 'mm', 'brief'),
             ], $facts);
 
@@ -45,26 +81,21 @@ final class CableDrop extends FeedRule
         if ($lead === null || $cable === null) {
             return;
         }
-        if (! $cable->gaugeAwg->isKnown() || ! $cable->lengthMm->isKnown()) {
-            yield $this->unmeasured(
-                $lead,
-                $cable->gaugeAwg->isKnown() ? 'cable.lengthMm' : 'cable.gaugeAwg',
-                [$feed->line, $rail->line],
-                [],
-                $feed->key(),
-                'what it loses is open',
-            );
-
-            return;
-        }
+        $gauge = Typical::or($cable->gaugeAwg, Typical::LEAD_AWG);
+        $length = Typical::or($cable->lengthMm, Typical::LEAD_MM);
         // The thinner end of the band loses more; a larger gauge number is a thinner wire.
-        yield $this->judge($feed, $rail, $lead, Wire::leadOhm($cable->gaugeAwg->most(), $cable->lengthMm->most()), [
-            $this->row("{$lead->name()}, gauge", $cable->gaugeAwg), $this->row("{$lead->name()}, length", $cable->lengthMm),
-        ], $facts);
+        yield $this->judge($feed, $rail, $lead, [
+            Wire::ohm($gauge->most(), $length->most()),
+            Wire::contactsOhm($cable->oneEnd, $cable->otherEnd, 0.0),
+            Wire::contactsOhm($cable->oneEnd, $cable->otherEnd, 1.0),
+        ], [$this->row("{$lead->name()}, gauge", $gauge), $this->row("{$lead->name()}, length", $length)], $facts);
     }
 
-    /** @param  list<WorkingLine>  $working */
-    private function judge(Feed $feed, Rail $rail, ?Line $lead, float $ohm, array $working, Facts $facts): Finding
+    /**
+     * @param  array{float, float, float}  $ohms  of the copper, of new plugs, of worn ones
+     * @param  list<WorkingLine>  $working
+     */
+    private function judge(Feed $feed, Rail $rail, ?Line $lead, array $ohms, array $working, Facts $facts): Finding
     {
         $line = $feed->line;
         $others = $lead === null ? [$rail->line] : [$rail->line, $lead];
@@ -85,12 +116,15 @@ final class CableDrop extends FeedRule
         if (! $feed->input->volts->isKnown()) {
             return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), $others, $working, "{$feed->key()}/lead");
         }
-        $amps = $peak->most() / $rail->volts->least();
-        $drop = $amps * $ohm;
+        [$copper, $new, $worn] = $ohms;
+        $amps = self::amps($peak->most(), $rail->volts->least(), $copper + $worn);
+        $drop = $amps * ($copper + $worn);
         $left = $rail->volts->least() - $drop;
+        $leftAtBest = $rail->volts->least() - self::amps($peak->most(), $rail->volts->least(), $copper + $new) * ($copper + $new);
         $working = [
             ...$working,
-            $this->row('Copper and plugs together', Figure::exactly($ohm * 1000, 'mΩ')),
+            $this->row('Copper, there and back', Figure::exactly($copper * 1000, 'mΩ')),
+            $this->row('Contacts of the plugs, new to worn', Figure::band($new * 1000, ($new + $worn) * 500, $worn * 1000, 'mΩ')),
             $this->row("{$line->name()}, peak", Figure::exactly($amps * 1000, 'mA')),
             $this->row('Lost on the way', Figure::exactly($drop, 'V')),
             $this->row("Left at {$line->name()}", Figure::exactly($left, 'V')),
@@ -100,8 +134,16 @@ final class CableDrop extends FeedRule
         if ($warns->isKnown()) {
             $working[] = $this->row("{$line->name()} warns below", $warns);
         }
-        $verdict = self::byMargin($left - $feed->input->volts->least(), 0.0);
-        $verdict = $verdict === Verdict::Fits && $warns->isKnown() && $left < $warns->most() ? Verdict::Tight : $verdict;
+        // What is sold for one voltage surely bears a tenth less before it goes dark.
+        $least = $feed->input->leastVolts() ?? $feed->input->volts->least();
+        $verdict = match (true) {
+            // A pack that is nearly empty by then has done its work; a rail that is too low by itself is power.supply-window's affair.
+            $rail->volts->least() < $least - 1e-9 && ! $rail->isRawPack => Verdict::Fits,
+            $rail->isRawPack => $this->byChargeLost($rail->line, $least, $rail->volts->least() - $leftAtBest, $drop),
+            $leftAtBest < $least - 1e-9 => Verdict::Clash,
+            $left < $least - 1e-9, $warns->isKnown() && $left < $warns->most() => Verdict::Tight,
+            default => Verdict::Fits,
+        };
 
         return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf(
             'At the peak %s V are lost in %s; %s V arrive at %s%s.',
@@ -111,7 +153,7 @@ final class CableDrop extends FeedRule
             $line->name(),
             match ($verdict) {
                 Verdict::Clash => ', too few to run',
-                Verdict::Tight => ', where it shows its low-voltage warning',
+                Verdict::Tight => $left < $least - 1e-9 ? ', too few once the plugs are worn or the pack is nearly empty' : ', where it shows its low-voltage warning',
                 default => '',
             }), $working, 'volts left against the window and the warning', [
                 ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),

@@ -43,10 +43,42 @@ final class CableEnds extends LineRule
         }
     }
 
+    /** A lead with a flat plug at the supply's end. */
+    private static function flatLead(Facts $facts): ?Line
+    {
+        foreach ($facts->with('cable') as $lead) {
+            if ($lead->part->cable?->joins('usb-a', 'usb-c', 'power') === true || $lead->part->cable?->joins('usb-a', 'usb-c', 'usb') === true) {
+                return $lead;
+            }
+        }
+
+        return null;
+    }
+
+    /** What the list has to charge it with, none of which gives anything. */
+    private function alikeEnds(Facts $facts): ?Line
+    {
+        foreach ($facts->with('cable') as $lead) {
+            if ($lead->part->cable?->joins('usb-c', 'usb-c', 'power') === true) {
+                return $lead;
+            }
+        }
+        foreach ($facts->with('poweredBy') as $supply) {
+            foreach ($supply->part->sockets as $socket) {
+                if ($socket->connector === 'usb-c' && $socket->gives()) {
+                    return $supply;
+                }
+            }
+        }
+
+        return null;
+    }
+
     private function judge(Line $line, Socket $socket, Facts $facts): Finding
     {
         $working = [$this->text("{$line->name()}, {$socket->name}: sense resistors", $socket->sense === YesNo::Unknown ? '' : $socket->sense->value)];
-        if ($socket->sense === YesNo::Unknown) {
+        $flat = self::flatLead($facts);
+        if ($socket->sense === YesNo::Unknown && $flat === null) {
             return $this->unmeasured($line, FigureRef::socket($socket, 'sense'), [], [], $socket->name, 'nobody knows which cables will charge it');
         }
         if ($socket->sense === YesNo::Yes) {
@@ -57,22 +89,21 @@ final class CableEnds extends LineRule
                 $socket->name,
             );
         }
-        foreach ($facts->with('cable') as $lead) {
-            if ($lead->part->cable?->joins('usb-a', 'usb-c', 'power') === true || $lead->part->cable?->joins('usb-a', 'usb-c', 'usb') === true) {
-                return $this->answer(
-                    Verdict::Fits,
-                    [$line, $lead],
-                    fn (): Words => new Words(
-                        "{$line->name()} charges with {$lead->name()}; a cable with two alike ends will not do.",
-                        $working,
-                        'a flat plug gives without being asked',
-                    ),
-                    $socket->name,
-                );
-            }
+        if ($flat !== null) {
+            return $this->answer(
+                Verdict::Fits,
+                [$line, $flat],
+                fn (): Words => new Words(
+                    "{$line->name()} charges with {$flat->name()}; a cable with two alike ends ".($socket->sense === YesNo::No ? 'will not do.' : 'may not do.'),
+                    $working,
+                    'a flat plug gives without being asked',
+                ),
+                $socket->name,
+            );
         }
+        $alike = $this->alikeEnds($facts);
 
-        return $this->answer(Verdict::Tight, [$line], fn (): Words => new Words(
+        return $this->answer($alike === null ? Verdict::Missing : Verdict::Clash, $alike === null ? [$line] : [$line, $alike], fn (): Words => new Words(
             "Only a cable with a flat usb-a plug at the far end charges {$line->name()}: a supply gives nothing over two alike ends until it is asked.",
             $working,
             'no sense resistors',

@@ -31,7 +31,7 @@ final class CellProtection extends LineRule
 
     protected function lines(Facts $facts): iterable
     {
-        return $facts->with('pack');
+        return array_filter($facts->with('pack'), static fn (Line $line): bool => ! $line->part->livesFromOwnCell());
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
@@ -66,7 +66,13 @@ final class CellProtection extends LineRule
 
             return;
         }
-        yield $this->answer(Verdict::Clash, [$line],
+        $board = $facts->silentGuardOf($line);
+        if ($board !== null) {
+            yield $this->unmeasured($board, 'protector.cutOffV', [$line], $working, $line->id, "nobody can say whether it protects {$line->name()}");
+
+            return;
+        }
+        yield $this->answer(Verdict::Missing, [$line],
             fn (): Words => new Words(
                 "{$line->name()} has no protection and nothing in the parts list cuts it off. A shorted or over-emptied lithium cell can burn.",
                 $working,

@@ -14,6 +14,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Pack;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
 
 final class ChargeRate extends LineRule
 {
@@ -39,12 +40,20 @@ final class ChargeRate extends LineRule
         $pack = $line->part->pack;
         $charger = $pack === null || ! $pack->isRechargeable() ? null : $facts->chargerOf($line);
         if ($pack !== null && $charger?->part->charger !== null && ! ($pack->sealed && $line->part->charger === null)) {
-            yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'));
+            yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts->margin('charge-hours'), $facts);
         }
     }
 
-    private function judge(Line $packLine, Pack $pack, Line $line, Charger $charger, float $night): Finding
+    private function judge(Line $packLine, Pack $pack, Line $line, Charger $charger, float $night, Facts $facts): Finding
     {
+        // Made for one cell of this kind and nothing more said: the board sets a current that a cell of its size bears.
+        if (! $charger->chargeMa->isKnown() && $facts->with('kit') !== []) {
+            return $this->answer(Verdict::Fits, [$line, $packLine], fn (): Words => new Words(
+                "{$line->name()} and {$packLine->name()} belong to one kit.",
+                [],
+                'made for each other',
+            ), $packLine->id);
+        }
         if (! $charger->chargeMa->isKnown()) {
             return $this->unmeasured($line, 'charger.chargeMa', [$packLine], [], $packLine->id);
         }
@@ -55,6 +64,9 @@ final class ChargeRate extends LineRule
         $allowed = $pack->maxChargeMa->times($packLine->quantity);
         $working[] = $this->row("{$packLine->name()} takes at most", $allowed);
         $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
+        if ($charger->chargeMa->most() > $allowed->least() + 1e-9 && $allowed->source === Source::Typical) {
+            return $this->unmeasured($packLine, 'pack.maxChargeMa', [$line], $working, $line->id, "nobody can say whether it bears {$charger->chargeMa->says()}");
+        }
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9) {
             return $this->answer(Verdict::Clash, [$line, $packLine],
                 fn (): Words => new Words(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\LineRule;
@@ -39,8 +40,41 @@ final class ChargerMatch extends LineRule
     {
         $pack = $line->part->pack;
         // A ready-made bank fills itself; what fills it is its maker's affair.
-        if ($pack !== null && $pack->isRechargeable() && ! ($pack->sealed && $line->part->charger === null)) {
+        if ($pack !== null && $line->part->charger === null && ($line->part->livesFromOwnCell() || $pack->sealed)) {
+            yield from $this->fillsItself($line, $facts);
+        } elseif ($pack !== null && $pack->isRechargeable() && ! $this->isBesideOwnCell($line, $facts)) {
             yield $this->judge($line, $pack, $facts);
+        }
+    }
+
+    /** In parallel with a phone's own cell, which the phone fills. */
+    private function isBesideOwnCell(Line $line, Facts $facts): bool
+    {
+        foreach ($facts->joins() as $join) {
+            $one = $join->kind !== JoinKind::Parallel || ($join->from !== $line->id && $join->to !== $line->id)
+                ? null
+                : $facts->line($join->from === $line->id ? $join->to : $join->from);
+            if ($one?->part->livesFromOwnCell() === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return iterable<Finding> a phone, a pad or a bank with an inlet of its own: any supply that reaches it fills it */
+    private function fillsItself(Line $line, Facts $facts): iterable
+    {
+        $supplies = array_values(array_filter($facts->with('poweredBy'), static fn (Line $one): bool => $one->part->outputs !== []));
+        if ($supplies !== []) {
+            yield $this->answer(Verdict::Fits, [$line, $supplies[0]], fn (): Words => new Words(
+                "{$line->name()} fills itself from {$supplies[0]->name()}.", [], 'its own charger',
+            ));
+        } elseif ($facts->brief()->listIsWhole === true) {
+            yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words(
+                "Nothing on the list fills {$line->name()}: a wall supply with a lead to its inlet is wanted.", [], 'no supply',
+                [Remedy::add(Role::Charger, "Add a wall supply for {$line->name()}")],
+            ));
         }
     }
 
@@ -49,7 +83,7 @@ final class ChargerMatch extends LineRule
         $wanted = $this->text($packLine->name(), "{$pack->chemistry}, {$pack->series}S");
         $chargers = $facts->with('charger');
         if ($chargers === []) {
-            return $this->answer(Verdict::Clash, [$packLine], fn (): Words => new Words(
+            return $this->answer(Verdict::Missing, [$packLine], fn (): Words => new Words(
                 "Nothing in the parts list can charge {$packLine->name()}.",
                 [$wanted],
                 'no charger',
@@ -83,7 +117,8 @@ final class ChargerMatch extends LineRule
     {
         [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {
-            if ($line->id === $packLine->id || $this->hasOwnInlet($line)) {
+            // One that is plugged into the wall itself needs no other; one with a common inlet finds a supply in every drawer, unless the brief says that nothing is there.
+            if ($line->part->poweredBy !== PoweredBy::ItsOwn || ($facts->brief()->listIsWhole !== true && ($line->id === $packLine->id || $this->hasOwnInlet($line)))) {
                 return $this->answer(
                     Verdict::Fits,
                     [$line, $packLine],
@@ -91,7 +126,7 @@ final class ChargerMatch extends LineRule
                 );
             }
 
-            return $this->answer(Verdict::Tight, [$line, $packLine],
+            return $this->answer(Verdict::Missing, [$line, $packLine],
                 fn (): Words => new Words(
                     "{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.",
                     $working,

@@ -15,6 +15,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Topology;
+use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 
 final class ConverterHeadroom extends Rule
@@ -42,11 +43,24 @@ final class ConverterHeadroom extends Rule
         $output = $subject->rail?->output();
         $above = $subject->rail === null ? null : $facts->railOf($subject->rail->line);
         if ($subject->rail !== null && $output !== null && $above !== null) {
-            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'));
+            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'), $facts->feedsFrom($subject->rail));
         }
     }
 
-    private function judge(Line $line, Output $output, Rail $rail, float $wanted): Finding
+    /** @param  list<Feed>  $feeds */
+    private function liveFrom(array $feeds, float $volts): bool
+    {
+        foreach ($feeds as $feed) {
+            if (! $feed->input->volts->isKnown() || $feed->input->volts->least() > $volts + 1e-9) {
+                return false;
+            }
+        }
+
+        return $feeds !== [];
+    }
+
+    /** @param  list<Feed>  $below  what the converter feeds */
+    private function judge(Line $line, Output $output, Rail $rail, float $wanted, array $below): Finding
     {
         $about = $output->name;
         $working = [
@@ -86,7 +100,17 @@ final class ConverterHeadroom extends Rule
         if (! $raises) {
             $working[] = $this->row("{$line->name()}, dropout", $output->dropoutV);
         }
+        // A buck or linear converter that gets too little passes on what it gets, less its dropout; who lives from that minds nothing.
+        $passes = $raises ? null : $rail->volts->least() - $output->dropoutV->usual();
         $verdict = self::byMargin($margin, $wanted);
+        if ($verdict !== Verdict::Fits && $passes !== null && $this->liveFrom($below, $passes)) {
+            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words(
+                sprintf('Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that.',
+                    self::n($output->volts->usual() + $output->dropoutV->usual()), $line->name(), self::n($passes)),
+                $working,
+                'what is left against the windows behind it',
+            ), $about);
+        }
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
             $verdict === Verdict::Clash && $raises => "{$line->name()} is a boost converter and can only raise the voltage, but {$rail->says()} goes up to "

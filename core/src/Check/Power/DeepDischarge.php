@@ -16,6 +16,7 @@ use PocketPlot\Part\Pack;
 use PocketPlot\Part\Protection;
 use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Constants;
+use PocketPlot\Quantity\Source;
 
 final class DeepDischarge extends LineRule
 {
@@ -30,7 +31,7 @@ final class DeepDischarge extends LineRule
 
     protected function lines(Facts $facts): iterable
     {
-        return $facts->with('pack');
+        return array_filter($facts->with('pack'), static fn (Line $line): bool => ! $line->part->livesFromOwnCell());
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
@@ -47,13 +48,18 @@ final class DeepDischarge extends LineRule
         $guard = $facts->protectorOf($line);
         $first = $facts->cutOffOf($line) ?? throw new \LogicException('only packs are judged');
         $working = [$this->row("{$line->name()}, empty to full", $pack->volts())];
-        if ($guard === null && $pack->protection === Protection::Unknown) {
+        // Nickel and alkaline cells come without any; nobody has to look.
+        if ($guard === null && $pack->protection === Protection::Unknown && $pack->isLithium()) {
             return $this->unmeasured($line, 'pack.protection', [], $working, '', 'nobody knows whether anything cuts it off');
         }
-        if ($guard === null && $pack->protection === Protection::None) {
+        if ($guard === null && $pack->protection !== Protection::BuiltIn) {
             $lithium = $pack->isLithium();
+            $board = $facts->silentGuardOf($line);
+            if ($lithium && $board !== null) {
+                return $this->unmeasured($board, 'protector.cutOffV', [$line], $working, $line->id, "nobody can say whether it cuts {$line->name()} off");
+            }
 
-            return $this->answer($lithium ? Verdict::Clash : Verdict::Tight, [$line],
+            return $this->answer($lithium ? Verdict::Missing : ($pack->loose ? Verdict::Fits : Verdict::Tight), [$line],
                 fn (): Words => new Words($lithium ? "Nothing cuts {$line->name()} off when it is empty; one forgotten switch spoils the cells for good."
                     : "Nothing cuts {$line->name()} off when it is empty; take the cells out when the play gets weak.", $working, 'no cut-off', [
                         Remedy::add(Role::Regulator, 'Add a protection board for it'),
@@ -69,7 +75,8 @@ final class DeepDischarge extends LineRule
             return $this->unmeasured($line, 'pack.volts', [], $working);
         }
         $floor = (Constants::CELL_FLOOR_V[$pack->chemistry] ?? 0.0) * $pack->series;
-        $empty = $pack->volts()->least();
+        // What is called empty by nobody in particular is no limit; harm begins at the floor.
+        $empty = $pack->cellEmptyV->source === Source::Typical ? min($pack->volts()->least(), max($floor, $cutOff->least())) : $pack->volts()->least();
         $working = [
             ...$working,
             $this->row('Cuts off at', $cutOff),

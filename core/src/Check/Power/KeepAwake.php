@@ -17,6 +17,9 @@ use PocketPlot\Power\Rail;
 
 final class KeepAwake extends RailRule
 {
+    /** Times the switch-off current that a quiet console should take at least: banks of one kind differ by a tenth. */
+    private const TO_SPARE = 1.1;
+
     public static function meta(): Meta
     {
         return new Meta(
@@ -66,20 +69,20 @@ final class KeepAwake extends RailRule
         $working[] = $this->row('Taken, idle to heavy', $takes);
         $off = $output->switchOffMa->most();
         $verdict = match (true) {
-            $takes->least() > $off => Verdict::Fits,
-            $takes->usual() > $off => Verdict::Tight,
+            $takes->least() > $off * self::TO_SPARE => Verdict::Fits,
+            $takes->least() > $off => Verdict::Tight,
             default => Verdict::Clash,
         };
 
         return $this->answer($verdict, [$bank, ...$rail->loads], fn (): Words => new Words(match ($verdict) {
             Verdict::Fits => "{$bank->name()} stays awake: never less than ".self::n($takes->least()).' mA are taken.',
-            Verdict::Tight => "Left idle, {$bank->name()} goes to sleep: "
+            Verdict::Tight => "Left idle, {$bank->name()} hardly stays awake: "
                 .self::n($takes->least())
                 .' mA are taken, it switches off below '
                 .self::n($off)
                 .' mA.',
-            default => "{$bank->name()} goes to sleep in the middle of the play: "
-                .self::n($takes->usual())
+            default => "{$bank->name()} goes to sleep ".($takes->usual() > $off ? 'in a quiet moment: ' : 'in the middle of the play: ')
+                .self::n($takes->usual() > $off ? $takes->least() : $takes->usual())
                 .' mA are taken, it switches off below '
                 .self::n($off)
                 .' mA.',

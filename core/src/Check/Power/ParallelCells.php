@@ -76,6 +76,17 @@ final class ParallelCells extends Rule
                     $this->swap($one), $this->swap($other), Remedy::byHand('Take the join away and use one of them alone.'),
                 ]), $other->id);
         }
+        $apart = abs($a->cellFullV->most() - $b->cellFullV->most());
+        if ($apart > Pack::FULL_APART_V) {
+            [$higher, $lower] = $a->cellFullV->most() > $b->cellFullV->most() ? [$one, $other] : [$other, $one];
+
+            return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words(
+                sprintf('%s is charged to %s V a cell more than %s bears, and the fuller one pours into the other the moment they meet. This can burn.', $higher->name(), self::n($apart), $lower->name()),
+                [$this->row("{$one->name()}, one cell full", $a->cellFullV), $this->row("{$other->name()}, one cell full", $b->cellFullV)],
+                'full volts differ',
+                [Remedy::byHand('Leave each pack to its own charger. More energy comes from a power bank at the charging socket.'), $this->swap($lower)],
+            ), $other->id);
+        }
         foreach ([[$one, $a], [$other, $b]] as [$line, $pack]) {
             if (! $pack->capacityMah->isKnown()) {
                 return $this->unmeasured($line, 'pack.capacityMah', [$one, $other], $working, 'parallel');
@@ -98,7 +109,7 @@ final class ParallelCells extends Rule
     {
         $volts = $facts->margin('parallel-volts');
 
-        return $this->answer(Verdict::Tight, $lines, fn (): Words => new Words("{$who} are in parallel: level them to within "
+        return $this->answer(Verdict::Fits, $lines, fn (): Words => new Words("{$who} suit each other in parallel: level them to within "
             .self::n($volts)
             .' V before they are joined, or one pours into the other.', [
                 $this->text('Chemistry', $pack->chemistry), $this->count('Apart at most when joined', $volts, 'V', 'brief'),

@@ -15,6 +15,8 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\Protection;
+use PocketPlot\Part\Role;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Figure;
 
@@ -35,30 +37,138 @@ final class PlayWhileCharging extends LineRule
             return [];
         }
 
-        return $facts->sources();
+        $sources = $facts->sources();
+        foreach ($facts->with('pack') as $line) {
+            if ($line->part->livesFromOwnCell() && ! in_array($line, $sources, true)) {
+                $sources[] = $line;
+            }
+        }
+
+        return $sources;
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $pack = $line->part->pack;
         $charger = $pack === null || $pack->loose || ! $pack->isRechargeable() ? null : $facts->chargerOf($line);
+        if ($pack !== null && $facts->brief()->playWhileCharging === true && ! $pack->loose) {
+            yield from $this->fromOutside($line, $pack, $charger, $facts);
+        }
         // A charger that stays on the table charges a pack that is at rest.
         if ($pack !== null && $charger?->part->charger !== null && $charger->part->sits->takesRoom()) {
             yield $this->judge($line, $pack, $charger, $charger->part->charger, $facts);
         }
     }
 
+    /**
+     * Play while a charger on the table fills a managed pack, or while a supply fills a phone.
+     *
+     * @return iterable<Finding>
+     */
+    private function fromOutside(Line $line, Pack $pack, ?Line $charger, Facts $facts): iterable
+    {
+        [$watts, , $missing] = $facts->wattsFrom($line);
+        if ($line->part->livesFromOwnCell() && $line->part->supply !== null) {
+            $watts = $line->part->supply->watts();
+        }
+        $gives = null;
+        $by = null;
+        if ($line->part->livesFromOwnCell() && ! $line->part->fills(Role::Board)) {
+            return;
+        }
+        if ($line->part->livesFromOwnCell()) {
+            [$by, $gives] = $this->bestSupply($line, $facts);
+        } elseif ($charger !== null && ! $charger->part->sits->takesRoom() && $charger->part->charger?->chargeMa->isKnown() === true && $pack->cellNominalV->isKnown()) {
+            [$by, $gives] = [$charger, $charger->part->charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series];
+        }
+        if ($by === null || $gives === null || $missing !== [] || ! $watts->isKnown() || $watts->most() <= 0.0) {
+            return;
+        }
+        // A managed pack tells itself when it is full; a bare one next to a load may never see the end of its charge.
+        $isManaged = $line->part->livesFromOwnCell() || $pack->protection === Protection::BuiltIn;
+        $verdict = match (true) {
+            $gives <= $watts->usual() => Verdict::Clash,
+            ! $isManaged => Verdict::Tight,
+            $gives > $watts->most() * self::TO_SPARE || $gives > $watts->usual() * self::PLENTY => Verdict::Fits,
+            default => Verdict::Tight,
+        };
+        yield $this->answer($verdict, [$line, $by], fn (): Words => new Words(
+            sprintf('Played while it charges: %s gives %s W, the play takes %s W in ordinary use and %s W at the heaviest. Unplug it when it is full.', $by->name(), self::n(round($gives, 1)), self::n(round($watts->usual(), 1)), self::n(round($watts->most(), 1))),
+            [$this->row('The play takes', $watts), $this->count("{$by->name()} gives", round($gives, 1), 'W')],
+            'what comes in against what the play takes',
+            [$this->swap($by, 'Take a stronger supply')],
+        ), 'outside');
+    }
+
+    /** Times the heaviest play that should come in. */
+    private const TO_SPARE = 1.05;
+
+    /** Times the ordinary play with which heavy moments do not matter. */
+    private const PLENTY = 1.5;
+
+    /** Losses of a phone's own charger, and of a coil. */
+    private const INTO_PHONE = 0.85;
+
+    private const THROUGH_COIL = 0.75;
+
+    /** @return array{?Line, ?float} the supply that gives a phone most, and the watts that arrive */
+    private function bestSupply(Line $line, Facts $facts): array
+    {
+        $best = [null, null];
+        $limit = INF;
+        foreach ($facts->with('controls') as $pad) {
+            foreach ($pad->part->sockets as $socket) {
+                if ($pad->id !== $line->id && $socket->carries === 'power' && $socket->takes() && $socket->ratingMa->isKnown() && $pad->part->pack === null) {
+                    $limit = min($limit, $socket->ratingMa->usual() / 1000 * 5.0);
+                }
+            }
+        }
+        foreach ([...$facts->with('coil'), ...$facts->with('poweredBy')] as $giver) {
+            $coil = $giver->part->coil;
+            $watts = match (true) {
+                $giver->id === $line->id => null,
+                $coil !== null && $coil->watts->isKnown() => min($coil->watts->usual(), $line->part->coil->watts->usual ?? 0.0) * self::THROUGH_COIL,
+                default => $this->atSockets($giver, $limit),
+            };
+            // A coil is how it is fed in play; the wall is where it goes afterwards.
+            if ($watts !== null && ($best[1] === null || ($best[0]->part->coil === null && $watts > $best[1]))) {
+                $best = [$giver, $watts];
+            }
+        }
+
+        return $best;
+    }
+
+    private function atSockets(Line $giver, float $limit): ?float
+    {
+        $most = null;
+        foreach ($giver->part->outputs as $output) {
+            if ($output->volts->isKnown() && $output->continuousMa->isKnown()) {
+                $most = max($most ?? 0.0, min($limit, $output->volts->usual() * $output->continuousMa->usual() / 1000) * self::INTO_PHONE);
+            }
+        }
+
+        return $most;
+    }
+
     private function judge(Line $packLine, Pack $pack, Line $line, Charger $charger, Facts $facts): Finding
     {
         $lines = [$line, $packLine];
         $working = [$this->text("{$line->name()} feeds the loads past the pack", $charger->powerPath === YesNo::Unknown ? '' : $charger->powerPath->value)];
+        if ($charger->powerPath === YesNo::Unknown && $facts->brief()->playWhileCharging !== true) {
+            return $this->answer(Verdict::Fits, $lines, fn (): Words => new Words(
+                "Switch off while {$line->name()} charges: nobody says that it feeds the play past the pack.",
+                $working,
+                'the brief does not ask for play while it charges',
+            ), $packLine->id);
+        }
         if ($charger->powerPath === YesNo::Unknown) {
             return $this->unmeasured($line, 'charger.powerPath', [$packLine], [], $packLine->id, 'leave it switched off while it charges');
         }
         if ($charger->powerPath === YesNo::No) {
             $wanted = $facts->brief()->playWhileCharging === true;
 
-            return $this->answer($wanted ? Verdict::Clash : Verdict::Tight, $lines,
+            return $this->answer($wanted ? Verdict::Clash : Verdict::Fits, $lines,
                 fn (): Words => new Words(
                     "{$line->name()} cannot tell what the cells take from what the play takes; switch off while it charges.",
                     $working,
@@ -92,20 +202,14 @@ final class PlayWhileCharging extends LineRule
                 'nobody can say whether the pack fills during play',
             );
         }
-        if (! $charger->chargeMa->isKnown() || ! $pack->cellNominalV->isKnown()) {
-            return $this->unmeasured(
-                $charger->chargeMa->isKnown() ? $packLine : $line,
-                $charger->chargeMa->isKnown() ? 'pack.cellNominalV' : 'charger.chargeMa',
-                $lines,
-                $working,
-                "net/{$packLine->id}",
-            );
-        }
-        $gives = $charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series;
-        $working = [...$working, $this->row('The charger gives', Figure::exactly($gives, 'W')), $this->row('The play takes', $watts)];
         $output = $facts->chargeSourceOf($line)[1];
+        if (! $charger->chargeMa->isKnown() && ! ($output?->volts->isKnown() === true && $output->continuousMa->isKnown())) {
+            return $this->unmeasured($line, 'charger.chargeMa', $lines, $working, "net/{$packLine->id}");
+        }
+        $gives = $charger->chargeMa->isKnown() ? $charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series : INF;
+        $working = [...$working, ...(is_finite($gives) ? [$this->row('The charger gives', Figure::exactly($gives, 'W'))] : []), $this->row('The play takes', $watts)];
         $supply = $output !== null && $output->volts->isKnown() && $output->continuousMa->isKnown()
-            ? $output->volts->usual() * $output->continuousMa->usual() / 1000
+            ? $output->volts->usual() * min($output->continuousMa->usual(), $charger->inputMa->usual ?? INF) / 1000 * ($charger->efficiency->usual ?? 1.0)
             : null;
         if ($supply !== null) {
             $working[] = $this->row('The supply gives', Figure::exactly($supply, 'W'));

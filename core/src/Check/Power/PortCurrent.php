@@ -34,6 +34,9 @@ final class PortCurrent extends FeedRule
 
     protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
     {
+        if ($feed->line->id === $rail->line->id || $rail->output()?->wireless === true) {
+            return;
+        }
         [$from, $to] = $facts->socketsOf($feed);
         if ($from !== null && $to !== null) {
             yield $this->judge($feed, $rail, $from, $to, $facts);

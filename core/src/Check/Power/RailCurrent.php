@@ -19,6 +19,7 @@ use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
+use PocketPlot\Quantity\Source;
 
 final class RailCurrent extends RailRule
 {
@@ -61,6 +62,9 @@ final class RailCurrent extends RailRule
                 array_slice($working, 0, -1),
                 $rail->name,
             );
+        }
+        if ($rail->continuousMa->source === Source::Typical && max($need->most(), $peak) > $rail->continuousMa->least() * $tightAt) {
+            return $this->unmeasured($rail->line, FigureRef::of('output', 'continuousMa', $rail->name), $rail->loads, array_slice($working, 0, -1), $rail->name);
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $peak > $rail->continuousMa->least();

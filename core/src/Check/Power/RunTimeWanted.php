@@ -12,6 +12,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Figure;
@@ -66,10 +67,16 @@ final class RunTimeWanted extends WholeRule
         }
         $assumed = $runTime->assumed[0] ?? null;
         $verdict = match (true) {
-            $hours->least() >= $wanted => $assumed === null ? Verdict::Fits : Verdict::Tight,
+            $hours->usual() >= $wanted * (2 - $facts->margin('runtime-share')) => $assumed === null ? Verdict::Fits : Verdict::Tight,
             $hours->usual() >= $wanted * $facts->margin('runtime-share') => Verdict::Tight,
             default => Verdict::Clash,
         };
+        $hearsay = $this->isHearsay($facts);
+        if ($hearsay !== null) {
+            yield $this->unmeasured($hearsay[0], $hearsay[1], [$pack], $working, '', sprintf('%s h are no more than hearsay', Number::says($hours->usual())));
+
+            return;
+        }
         $working = [
             ...$working,
             $this->row('Taken at the pack half full, losses included', $runTime->watts),
@@ -102,6 +109,18 @@ final class RunTimeWanted extends WholeRule
         );
     }
 
+    /** @return array{Line, FigureRef}|null the board whose draw somebody guessed: nothing else weighs as much */
+    private function isHearsay(Facts $facts): ?array
+    {
+        foreach ($facts->feeds() as $feed) {
+            if ($feed->line->role === Role::Board && $feed->input->drawMa->source === Source::Guess) {
+                return [$feed->line, FigureRef::supply($feed->input, 'drawMa')];
+            }
+        }
+
+        return null;
+    }
+
     /**
      * @param  list<Missing>  $assumed
      * @return list<Remedy>
@@ -109,13 +128,13 @@ final class RunTimeWanted extends WholeRule
     private function remedies(Facts $facts, Line $pack, Figure $hours, float $wanted, array $assumed): array
     {
         return [
-            ...($hours->least() >= $wanted ? [] : [
+            ...($hours->usual() >= $wanted ? [] : [
                 Remedy::swap($pack->id, $pack->role, 'Take a larger pack'),
                 ...array_map(
                     static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something thriftier for {$line->name()}"),
                     [...$facts->filling(Role::Display), ...$facts->filling(Role::Board)],
                 ),
-                Remedy::brief(sprintf('Ask for %s h in the brief', Number::says(floor($hours->least() * 10) / 10))),
+                Remedy::brief(sprintf('Ask for %s h in the brief', Number::says(floor($hours->usual() * 10) / 10))),
             ]),
             ...array_map(static fn (Missing $one): Remedy => Remedy::measure($one->line->id, $one->figure), $assumed),
         ];

@@ -32,7 +32,7 @@ final class ShortCircuit extends LineRule
 
     protected function lines(Facts $facts): iterable
     {
-        return $facts->with('pack');
+        return array_filter($facts->with('pack'), static fn (Line $line): bool => ! $line->part->livesFromOwnCell());
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
@@ -58,18 +58,31 @@ final class ShortCircuit extends LineRule
             );
         }
         $guard = $facts->protectorOf($line);
-        if ($guard !== null) {
+        // A board that stands by itself leaves the wires between it and the cells bare; one that the cells sit on or plug into does not.
+        if ($guard !== null && ($guard->part->charger !== null || $guard->part->outputs !== [])) {
             return $this->answer(
                 Verdict::Fits,
                 [$line, $guard],
                 fn (): Words => new Words("{$guard->name()} opens on a short of {$line->name()}.", $working, 'a protection board counts'),
             );
         }
-        if ($pack->protection === Protection::Unknown) {
+        if (! $pack->isLithium()) {
+            return $this->answer(
+                Verdict::Fits,
+                [$line],
+                fn (): Words => new Words("{$line->name()} gets by without a fuse: small nickel and alkaline cells get hot when shorted, and do not burn.", $working, 'a fuse does no harm'),
+            );
+        }
+        if ($guard === null && $pack->protection === Protection::Unknown) {
             return $this->unmeasured($line, 'pack.protection', [], [], 'short', 'put a fuse at its plus');
         }
 
-        return $this->answer($pack->isLithium() ? Verdict::Clash : Verdict::Tight, [$line],
+        $board = $facts->silentGuardOf($line);
+        if ($guard === null && $board !== null) {
+            return $this->unmeasured($board, 'protector.cutOffV', [$line], $working, $line->id, "nobody can say whether it opens on a short of {$line->name()}");
+        }
+
+        return $this->answer(Verdict::Missing, [$line],
             fn (): Words => new Words(
                 "Nothing opens when {$line->name()} is shorted: wires glow before the cells are empty.",
                 $working,

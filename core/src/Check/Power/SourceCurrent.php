@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
+use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
@@ -38,6 +39,10 @@ final class SourceCurrent extends LineRule
             return;
         }
         $loaded = count(array_filter($facts->railsOf($line), static fn (Rail $rail): bool => $rail->loads !== []));
+        // What a phone's own cell bears is its maker's affair.
+        if ($line->part->livesFromOwnCell()) {
+            return;
+        }
         if ($pack->sealed && $loaded < 2) {
             // One socket alone is power.rail-current's affair.
             return;
@@ -47,11 +52,12 @@ final class SourceCurrent extends LineRule
 
     private function judge(Line $line, Pack $pack, Facts $facts): Finding
     {
-        [$watts, $peak, $missing] = $facts->wattsFrom($line);
+        [$watts, $peak, $missing] = $pack->sealed ? $this->atSockets($line, $facts) : $facts->wattsFrom($line);
         if ($missing !== []) {
             return $this->unmeasured($missing[0]->line, $missing[0]->figure, [$line], [], "from/{$line->id}", "the load on {$line->name()} is open");
         }
         $working = [$this->row('Taken together, idle to heavy', $watts), $this->row('All peaks at once', $peak)];
+        $guard = $facts->protectorOf($line);
         if ($pack->sealed) {
             if (! $pack->totalW->isKnown()) {
                 return $this->unmeasured($line, 'pack.totalW', [], $working);
@@ -63,12 +69,21 @@ final class SourceCurrent extends LineRule
             if (! $pack->volts()->isKnown() || $pack->volts()->least() <= 0.0) {
                 return $this->unmeasured($line, 'pack.volts', [], $working);
             }
-            if (! $pack->maxDischargeMa->isKnown()) {
+            $most = self::mostOf($pack, $guard);
+            if (! $most->isKnown()) {
                 return $this->unmeasured($line, 'pack.maxDischargeMa', [], $working);
             }
-            $gives = $pack->maxDischargeMa->times($line->quantity);
-            $need = max($watts->most(), $peak->most()) / $pack->volts()->least() * 1000;
-            $working[] = $this->row("{$line->name()}, empty to full", $pack->volts());
+            $beside = $facts->inParallelWith($line);
+            $count = array_sum(array_map(static fn (Line $one): int => $one->quantity, $beside));
+            $gives = $guard !== null && $guard->quantity < $count && $guard->part->protector?->mostMa->isKnown() === true
+                ? self::lesser($guard->part->protector->mostMa->times($guard->quantity), $pack->maxDischargeMa->isKnown() ? $pack->maxDischargeMa->times($count) : null)
+                : $most->times($count);
+            $volts = $facts->rail("{$line->id}:pack")->volts ?? $pack->volts();
+            $need = max($watts->most(), $peak->most()) / $volts->least() * 1000;
+            $working[] = $this->row("{$line->name()}, cut off to full", $volts);
+            if ($guard !== null && $guard->part->protector !== null) {
+                $working[] = $this->row("{$guard->name()} carries", $guard->part->protector->mostMa);
+            }
             $working[] = $this->row('At the worst moment, nearly empty', Figure::exactly($need, 'mA'));
             $unit = 'mA';
         }
@@ -80,7 +95,7 @@ final class SourceCurrent extends LineRule
             $loads = [...$loads, ...$rail->loads];
         }
 
-        return $this->answer(self::byShare($share, $tightAt), [$line, ...$loads],
+        return $this->answer(self::byShare($share, $tightAt), [$line, ...$loads, ...($guard === null ? [] : [$guard])],
             fn (): Words => new Words(sprintf(
                 'At the worst moment %s %s are taken from %s; it gives %s.',
                 self::n($need),
@@ -91,5 +106,35 @@ final class SourceCurrent extends LineRule
                 $this->swap($line, 'Take a stronger pack'),
                 ...array_map(fn (Line $load): Remedy => $this->swap($load, "Take something thriftier for {$load->name()}"), $loads),
             ]));
+    }
+
+    /** What the cells give, or what their protection board lets through where that is less. */
+    private static function mostOf(Pack $pack, ?Line $guard): Figure
+    {
+        $board = $guard?->part->protector->mostMa ?? Figure::unknown('mA');
+        if (! $pack->maxDischargeMa->isKnown()) {
+            return $board;
+        }
+
+        return self::lesser($pack->maxDischargeMa, $board->isKnown() ? $board : null);
+    }
+
+    private static function lesser(Figure $one, ?Figure $other): Figure
+    {
+        return $other !== null && $other->least() < $one->least() ? $other : $one;
+    }
+
+    /** @return array{Figure, Figure, list<Missing>} watts at the sockets of a bank: its own losses do not count against what it gives */
+    private function atSockets(Line $line, Facts $facts): array
+    {
+        $watts = $peak = Figure::exactly(0.0, 'W');
+        $missing = [];
+        foreach ($facts->railsOf($line) as $rail) {
+            $watts = $watts->plus($rail->watts);
+            $peak = $peak->plus($rail->peakWatts);
+            $missing = [...$missing, ...$rail->missing];
+        }
+
+        return [$watts, $peak, $missing];
     }
 }

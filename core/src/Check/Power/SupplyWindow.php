@@ -14,12 +14,21 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\ChargeLeft;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
 final class SupplyWindow extends Rule
 {
+    /** Shares of the voltage that a part is sold for, between which some bear it and some do not: sweeps of panels and amplifiers end all over them. */
+    private const MAY_BEAR = [0.7, 1.3];
+
+    /** Shares of a raw pack's charge that lie below a window: up to the one nobody minds, beyond the other the pack does not suit. */
+    private const SOME_CHARGE = 0.15;
+
+    private const MUCH_CHARGE = 0.25;
+
     public static function meta(): Meta
     {
         return new Meta(
@@ -40,6 +49,10 @@ final class SupplyWindow extends Rule
 
     protected function findings(Subject $subject, Facts $facts): iterable
     {
+        if ($subject->feed !== null && $subject->feed->line->id === $subject->rail?->line->id) {
+            return [];
+        }
+
         return $subject->feed === null || $subject->rail === null
             ? $this->misfed($facts)
             : [$this->compare($subject->feed, $subject->rail, $facts->margin('supply-volts'))];
@@ -81,7 +94,7 @@ final class SupplyWindow extends Rule
             }
         }
         foreach ($unfed as $line) {
-            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words("Nothing in the parts list feeds {$line->name()}.", [
+            yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words("Nothing in the parts list feeds {$line->name()}.", [
                 $this->row("{$line->name()} needs", $line->part->supply->volts ?? Figure::unknown('V')),
             ], 'no rail at all', [
                 Remedy::add(Role::Cells, 'Add a pack or a power bank'),
@@ -120,7 +133,30 @@ final class SupplyWindow extends Rule
             $working[] = $this->row("{$at}: absolute maximum", $limit);
         }
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
-        $verdict = $breaks ? Verdict::Clash : self::byMargin(min($below, $above), $wanted);
+        $nominal = $feed->input->nominalV;
+        if ($nominal !== null && ! $breaks && min($below, $above) < -1e-9
+            && $rail->volts->least() >= $nominal * self::MAY_BEAR[0] && $rail->volts->most() <= $nominal * self::MAY_BEAR[1]) {
+            return $this->unmeasured(
+                $line,
+                FigureRef::supply($feed->input, 'volts'),
+                [$rail->line],
+                [$this->count("{$at} is sold for", $nominal, 'V', $window->source->value), $working[1]],
+                $about,
+                "nobody can say whether it lives from {$rail->volts->says()}; it is sold for ".self::n($nominal).' V',
+            );
+        }
+        // What a raw pack keeps below the window is play lost, not harm: it counts by its share of the charge.
+        $lost = $rail->isRawPack && $below < $wanted ? ChargeLeft::below($rail->line, $window->least()) : 0.0;
+        $verdict = match (true) {
+            $breaks => Verdict::Clash,
+            ! $rail->isRawPack => self::byMargin(min($below, $above), $wanted),
+            $lost > self::MUCH_CHARGE => Verdict::Clash,
+            // Nothing goes higher than the full pack.
+            default => self::byMargin($above, 0.0)->worseOf($lost > self::SOME_CHARGE ? Verdict::Tight : Verdict::Fits),
+        };
+        if ($lost > 0.0) {
+            $working[] = $this->count('Charge that stays in the pack below that', round($lost * 100), '%');
+        }
 
         return $this->answer(
             $verdict,

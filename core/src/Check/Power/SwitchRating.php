@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\PowerSwitch;
+use PocketPlot\Part\Typical;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 
@@ -61,16 +62,19 @@ final class SwitchRating extends LineRule
         if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
             return $this->unmeasured($source, $rail->voltsRef(), [$line], $working, "switch/{$line->id}");
         }
-        if (! $switch->ratingV->isKnown()) {
+        // Below what any power switch is made for, nobody asks for its volts.
+        $ratingV = Typical::or($switch->ratingV, Typical::SWITCH_V);
+        if ($rail->volts->most() > $ratingV->least() && ! $switch->ratingV->isKnown()) {
             return $this->unmeasured($line, 'switch.ratingV', [$source], [$working[0]], 'volts');
         }
-        $need = $peak->most() / $rail->volts->least() * 1000;
+        $paths = min($switch->poles, max(1, count(array_filter($facts->railsOf($source), static fn (Rail $one): bool => $one->loads !== []))) + max(0, count($rail->loads) - 1));
+        $need = $peak->most() / $rail->volts->least() * 1000 / $paths;
         $working = [
             ...$working,
             $this->row('Through it at the worst moment', Figure::exactly($need, 'mA')),
             $this->row("{$rail->says()}, at most", Figure::exactly($rail->volts->most(), 'V')),
         ];
-        $share = max($need / max(1e-9, $switch->ratingMa->least()), $rail->volts->most() / max(1e-9, $switch->ratingV->least()) >= 1.0 + 1e-9 ? 2.0 : 0.0);
+        $share = max($need / max(1e-9, $switch->ratingMa->least()), $rail->volts->most() / max(1e-9, $ratingV->least()) >= 1.0 + 1e-9 ? 2.0 : 0.0);
 
         return $this->answer(self::byShare($share, $facts->margin('rail-share')), [$line, $source],
             fn (): Words => new Words(sprintf(
@@ -79,7 +83,7 @@ final class SwitchRating extends LineRule
                 self::n($need),
                 self::n($rail->volts->most()),
                 $switch->ratingMa->says(),
-                $switch->ratingV->says(),
+                $ratingV->says(),
             ), $working, self::n($need / max(1e-9, $switch->ratingMa->least()) * 100).' % of its rating', [
                 $this->swap($line, 'Take a stronger switch'),
                 Remedy::byHand('Let the switch only pull the converter\'s enable pin, if it has one; then hardly any current goes through it.'),

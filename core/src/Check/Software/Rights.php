@@ -11,6 +11,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\YesNo;
 
 final class Rights extends WholeRule
 {
@@ -21,6 +22,16 @@ final class Rights extends WholeRule
 
     protected function ofWhole(Facts $facts): iterable
     {
+        foreach ($facts->with('storage') as $card) {
+            if ($card->part->storage?->soldWithGames === YesNo::Yes) {
+                yield $this->answer(Verdict::Clash, [$card], fn (): Words => new Words(
+                    "{$card->name()} comes with games that its seller had no right to pass on.",
+                    [$this->text('Sold with games on it', 'yes', 'listing')],
+                    'not yours to use',
+                    [$this->swap($card, 'Take an empty card'), Remedy::byHand('Wipe it, and put only games on it that you have the right to use.')],
+                ), 'card');
+            }
+        }
         $games = $facts->brief()->games;
         if ($games === []) {
             return;

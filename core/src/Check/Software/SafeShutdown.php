@@ -12,9 +12,12 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Gauge;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Software;
 use PocketPlot\Part\YesNo;
+use PocketPlot\Power\ChargeLeft;
+use PocketPlot\Quantity\Figure;
 
 final class SafeShutdown extends LineRule
 {
@@ -39,6 +42,34 @@ final class SafeShutdown extends LineRule
         }
     }
 
+    /** Seconds between the warning and the end, at the heaviest: written down, or worked out from the charge left when it warns. */
+    private function warning(Line $line, Gauge $gauge, Facts $facts): Figure
+    {
+        if ($gauge->warningSeconds->isKnown()) {
+            return $gauge->warningSeconds;
+        }
+        foreach ($facts->sources() as $source) {
+            $pack = $source->part->pack;
+            [$watts, , $missing] = $facts->wattsFrom($source);
+            if ($pack === null || $missing !== [] || ! $pack->wattHours()->isKnown() || ! $watts->isKnown() || $watts->most() <= 0.0) {
+                continue;
+            }
+            $left = match (true) {
+                $gauge->atCharge->isKnown() => $gauge->atCharge->least(),
+                $gauge->atV->isKnown() => ChargeLeft::below($source, $gauge->atV->least()) - ChargeLeft::below($source, $facts->rail("{$source->id}:pack")->volts->least ?? 0.0),
+                default => null,
+            };
+            if ($left !== null) {
+                $wattHours = $pack->wattHours()->times(array_sum(array_map(static fn (Line $one): int => $one->quantity, $facts->inParallelWith($source))));
+                $seconds = static fn (float $drawn): float => round(max(0.0, $left) * $wattHours->least() / $drawn * 3600);
+
+                return Figure::band($seconds($watts->most()), $seconds($watts->usual()), $seconds(max(1e-6, $watts->least())), 's');
+            }
+        }
+
+        return Figure::unknown('s');
+    }
+
     private function judge(Line $board, Software $software, Facts $facts): Finding
     {
         if ($software->needsShutdown === YesNo::Unknown) {
@@ -50,7 +81,7 @@ final class SafeShutdown extends LineRule
         }
         $gauge = $facts->with('gauge')[0] ?? null;
         if ($gauge === null || $gauge->part->gauge === null) {
-            return $this->answer(Verdict::Tight, [$board, ...$facts->with('pack')], fn (): Words => new Words(
+            return $this->answer(Verdict::Missing, [$board, ...$facts->with('pack')], fn (): Words => new Words(
                 "Nothing tells {$board->name()} that the pack runs low; a sudden end can spoil its card.",
                 $working,
                 'holds when it is shut down by hand in time',
@@ -63,24 +94,25 @@ final class SafeShutdown extends LineRule
                     ),
                 ]));
         }
-        if (! $gauge->part->gauge->warningSeconds->isKnown()) {
+        $warning = $this->warning($gauge, $gauge->part->gauge, $facts);
+        if (! $warning->isKnown()) {
             return $this->unmeasured($gauge, 'gauge.warningSeconds', [$board], $working);
         }
         if (! $software->shutdownSeconds->isKnown()) {
             return $this->unmeasured($board, 'software.shutdownSeconds', [$gauge], $working);
         }
-        $margin = $gauge->part->gauge->warningSeconds->least() - $software->shutdownSeconds->most();
+        $margin = $warning->least() - $software->shutdownSeconds->most();
 
         return $this->answer(self::byMargin($margin, 5.0), [$board, $gauge], fn (): Words => new Words(sprintf(
             '%s gives %s of warning; %s shuts down in %s.',
             $gauge->name(),
-            $gauge->part->gauge->warningSeconds->says(),
+            $warning->says(),
             $board->name(),
             $software->shutdownSeconds->says(),
         ), [
             ...$working, $this->row(
                 "{$gauge->name()}, warning",
-                $gauge->part->gauge->warningSeconds,
+                $warning,
             ), $this->row("{$board->name()}, shutdown", $software->shutdownSeconds),
         ], self::n($margin).' s to spare', [$this->swap($gauge, 'Take one that warns earlier'), $this->swap($board)]));
     }

@@ -46,11 +46,17 @@ final class StorageRoom extends LineRule
     private function judge(Line $board, Facts $facts): Finding
     {
         $software = $board->part->software ?? throw new \LogicException('only lines with software are judged');
+        if ($software->card === 'built-in' && array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === 'built-in') === []) {
+            return $this->answer(Verdict::Fits, [$board], fn (): Words => new Words("What {$board->name()} runs is built in.", [], 'nothing to write'));
+        }
+        if ($software->card === '') {
+            return $this->unmeasured($board, 'software.card', [], [], '', 'nobody can say what it starts from');
+        }
         $stores = array_values(array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === $software->card));
         if ($stores === []) {
             $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
 
-            return $this->answer(Verdict::Clash, [$board, ...$wrong],
+            return $this->answer($wrong === [] ? Verdict::Missing : Verdict::Clash, [$board, ...$wrong],
                 fn (): Words => new Words($wrong === []
                     ? "{$board->name()} starts from {$software->card}, and there is none in the parts list."
                     : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
@@ -66,6 +72,13 @@ final class StorageRoom extends LineRule
             $this->row('Games', Figure::exactly($games, 'GB', Source::Brief)),
             $this->row("{$store->name()}", $capacity),
         ];
+        if (! $software->imageGb->isKnown() && $software->card === 'built-in') {
+            return $this->answer(
+                Verdict::Fits,
+                [$board],
+                fn (): Words => new Words("What {$board->name()} runs is built in.", $working, 'nothing to write'),
+            );
+        }
         if (! $software->imageGb->isKnown()) {
             return $this->unmeasured($board, 'software.imageGb', [$store], array_slice($working, 1));
         }

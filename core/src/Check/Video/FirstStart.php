@@ -20,6 +20,43 @@ final class FirstStart extends WholeRule
         return new Meta('video.first-start', 'Something shows a picture at the first start, before anything is set up.', ['video.firstStart']);
     }
 
+    /**
+     * An image made for the board and its kit, a driver that is in, or a plain HDMI picture.
+     *
+     * @param  list<Line>  $displays
+     */
+    private function isWritten(Line $board, array $displays, Facts $facts): bool
+    {
+        foreach ($facts->with('image') as $holder) {
+            if ($facts->with('kit') !== [] && $holder->part->image?->suits($board->part->software->generation ?? '') !== false) {
+                return true;
+            }
+        }
+        foreach ($displays as $display) {
+            foreach ($display->part->sockets as $socket) {
+                if ($socket->carries === 'hdmi' && $socket->takes()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** A lead from the board's own picture socket to a television. */
+    private function hasLead(Line $board, Facts $facts): bool
+    {
+        foreach ($facts->with('cable') as $lead) {
+            foreach ($board->part->sockets as $socket) {
+                if ($socket->carries === 'hdmi' && $lead->part->cable?->leadsFrom($socket->connector, 'hdmi') === 'hdmi-a') {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     protected function ofWhole(Facts $facts): iterable
     {
         $board = $facts->board();
@@ -28,6 +65,15 @@ final class FirstStart extends WholeRule
             return;
         }
         $first = $board->part->video?->firstStart;
+        if ($first === null && $this->isWritten($board, $displays, $facts)) {
+            yield $this->answer(Verdict::Fits, [$board, ...$displays], fn (): Words => new Words(
+                "What {$displays[0]->name()} needs to show the first start is known to the system or on the card.",
+                [],
+                'lines on the card, a driver that is in, or a plain HDMI picture',
+            ));
+
+            return;
+        }
         if ($first === null) {
             yield $this->unmeasured($board, 'video.firstStart', $displays, [], '', 'have another screen ready');
 
@@ -50,7 +96,8 @@ final class FirstStart extends WholeRule
         $spare = in_array('spare screen', $facts->brief()->tools ?? [], true)
             || array_filter($facts->with('serves'), static fn (Line $line): bool => in_array('spare screen', $line->part->work->serves, true)) !== [];
 
-        yield $this->answer($spare ? Verdict::Fits : Verdict::Tight, [$board, ...$displays],
+        $lead = $spare || ! in_array('hdmi', $first, true) || $this->hasLead($board, $facts);
+        yield $this->answer($spare ? Verdict::Fits : ($lead ? Verdict::Fits : Verdict::Missing), [$board, ...$displays],
             fn (): Words => new Words($spare
                 ? "The first start is done on the spare screen; {$displays[0]->name()} comes to life once it is set up."
                 : "{$displays[0]->name()} stays dark until {$board->name()} is set up; the first start needs another screen.",

@@ -42,9 +42,16 @@ final class Ribbon extends LineRule
             return;
         }
         foreach ($display->part->sockets as $takes) {
-            $gives = $takes->isRibbon() && $takes->takes() ? self::partner($board, $takes) : null;
-            if ($gives !== null) {
-                yield $this->judge($board, $gives, $display, $takes, $facts);
+            if (! $takes->isRibbon() || ! $takes->takes()) {
+                continue;
+            }
+            foreach ([$board, ...$facts->with('sockets')] as $giver) {
+                $gives = $giver->id === $display->id ? null : self::partner($giver, $takes);
+                if ($gives !== null) {
+                    yield $this->judge($giver, $gives, $display, $takes, $facts);
+
+                    break;
+                }
             }
         }
     }
@@ -83,14 +90,15 @@ final class Ribbon extends LineRule
             return $clash(sprintf($says, $display->name(), self::contacts($takes), $board->name(), self::contacts($gives)), 'contacts differ');
         }
         foreach ([[$board, $gives], [$display, $takes]] as [$owner, $socket]) {
-            if (! $socket->pitchMm->isKnown()) {
+            // One kind of socket by its name and count has one pitch, unless somebody measured two.
+            if (! $socket->pitchMm->isKnown() && ! ($gives->connector === $takes->connector && ($gives->pitchMm->isKnown() || $takes->pitchMm->isKnown()))) {
                 return $this->unmeasured($owner, FigureRef::socket($socket, 'pitchMm'), [$owner === $board ? $display : $board], $working, $about.'/pitch');
             }
-            if ($socket->side === '') {
+            if ($socket->side === '' && ! $takes->ownLead) {
                 return $this->unmeasured($owner, FigureRef::socket($socket, 'side'), [$owner === $board ? $display : $board], $working, $about.'/side');
             }
         }
-        if ($lead === null && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
+        if ($lead === null && $gives->pitchMm->isKnown() && $takes->pitchMm->isKnown() && abs($gives->pitchMm->usual() - $takes->pitchMm->usual()) > 0.01) {
             $says = 'The ribbon of %s has its contacts %s mm apart, the socket of %s %s mm.';
 
             return $clash(sprintf($says, $display->name(), $takes->pitchMm->saysBand(), $board->name(), $gives->pitchMm->saysBand()), 'pitch differs');
@@ -102,7 +110,7 @@ final class Ribbon extends LineRule
             }
             $working[] = $this->text("{$lead->name()}, contacts of both ends", "{$sides} side");
         }
-        $agree = ($gives->side === $takes->side) === ($sides === 'same');
+        $agree = $gives->side === '' || $takes->side === '' || ($gives->side === $takes->side) === ($sides === 'same');
 
         return $this->answer($agree ? Verdict::Fits : Verdict::Clash, $lines,
             fn (): Words => new Words(

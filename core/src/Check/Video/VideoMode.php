@@ -14,6 +14,7 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Mode;
 use PocketPlot\Part\Panel;
+use PocketPlot\Part\Role;
 use PocketPlot\Part\VideoOut;
 use PocketPlot\Part\YesNo;
 
@@ -33,7 +34,7 @@ final class VideoMode extends LineRule
 
     protected function lines(Facts $facts): iterable
     {
-        return $facts->with('panel');
+        return $facts->filling(Role::Display);
     }
 
     protected function ofLine(Line $display, Facts $facts): iterable
@@ -43,6 +44,11 @@ final class VideoMode extends LineRule
             return;
         }
         $panel = $display->part->panel;
+        if ($panel === null && $display->id !== $board->id && ! $display->part->fills(Role::Board)) {
+            yield $this->unmeasured($display, 'panel.pixels', [$board], [], 'pixels', 'nobody can say which format it wants, nor order a controller for it');
+
+            return;
+        }
         if ($panel !== null && $display->id !== $board->id && self::agreedSignal($board, $display) !== null) {
             yield $this->judge($board, $board->part->video, $display, $panel);
         }
@@ -65,6 +71,11 @@ final class VideoMode extends LineRule
     {
         $own = "{$panel->widthPx} × {$panel->heightPx}";
         $working = [$this->text("{$display->name()}, own pixels", $own)];
+        if (($video === null || $video->modes === null) && self::agreedSignal($board, $display) === 'hdmi') {
+            return $this->answer(Verdict::Fits, [$display, $board], fn (): Words => new Words(
+                "{$board->name()} asks {$display->name()} for its formats, as HDMI has it.", $working, 'HDMI displays name their own formats',
+            ));
+        }
         if ($video === null || $video->modes === null) {
             return $this->unmeasured($board, 'video.modes', [$display], $working, $display->id);
         }

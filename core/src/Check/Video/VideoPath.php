@@ -48,8 +48,9 @@ final class VideoPath extends LineRule
     protected function ofLine(Line $display, Facts $facts): iterable
     {
         $this->leads = $facts->with('cable');
-        $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->role === Role::Cable
-            && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []));
+        $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->software === null && $line->part->panel === null
+            && ! $line->part->fills(Role::Board) && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []
+            && ($line->role === Role::Cable || self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->gives()) !== [])));
         $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
         if ($boards === [] || in_array($display, $boards, true)) {
             return;
@@ -85,7 +86,15 @@ final class VideoPath extends LineRule
         $shared = array_values(
             array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)),
         );
-        yield $this->answer(Verdict::Clash, [$display, $board],
+        $unsaid = $shared === [] ? null : self::unsaid($gives, $takes, $shared[0]);
+        if ($unsaid !== null) {
+            yield $this->unmeasured($unsaid === $takes ? $display : $board, 'sockets', [$display, $board], $working, 'ends', 'nobody can say whether the picture lead goes in');
+
+            return;
+        }
+        // A lead of which one end goes in was bought wrong; none at all is not bought yet.
+        $isWrong = $shared === [] || $this->halfLead($gives, $takes, $shared[0]);
+        yield $this->answer($isWrong ? Verdict::Clash : Verdict::Missing, [$display, $board],
             fn (): Words => new Words($shared === []
                 ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
                 : sprintf(
@@ -100,6 +109,43 @@ final class VideoPath extends LineRule
                     Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
                     Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
                 ]));
+    }
+
+    /**
+     * The side of which the builder wrote down more than one kind of socket, not knowing which it is.
+     *
+     * @param  list<Socket>  $gives
+     * @param  list<Socket>  $takes
+     * @return list<Socket>|null
+     */
+    private static function unsaid(array $gives, array $takes, string $signal): ?array
+    {
+        foreach ([$gives, $takes] as $sockets) {
+            foreach ($sockets as $socket) {
+                if ($socket->carries === $signal && str_starts_with($socket->connector, 'other:')) {
+                    return $sockets;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Socket>  $gives
+     * @param  list<Socket>  $takes
+     */
+    private function halfLead(array $gives, array $takes, string $signal): bool
+    {
+        foreach ($this->leads as $lead) {
+            foreach ([...$gives, ...$takes] as $socket) {
+                if ($socket->carries === $signal && $lead->part->cable?->leadsFrom($socket->connector, $signal) !== null) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -50,7 +50,7 @@ final class KitGaps extends LineRule
         }
         foreach ($gaps as $gap) {
             yield $this->answer(
-                Verdict::Clash,
+                Verdict::Missing,
                 [$line],
                 fn (): Words => new Words(
                     "{$line->name()} comes without {$gap['what']}, and there is none on the list.",

@@ -29,7 +29,7 @@ final class MissingRole extends WholeRule
     protected function ofWhole(Facts $facts): iterable
     {
         if ($facts->lines() === []) {
-            yield $this->answer(Verdict::Unmeasured, [], fn (): Words => new Words(
+            yield $this->answer(Verdict::Missing, [], fn (): Words => new Words(
                 'The parts list is empty; nothing can be said yet.',
                 [],
                 'nothing to compare',
@@ -39,7 +39,7 @@ final class MissingRole extends WholeRule
 
             return;
         }
-        $missing = array_values(array_filter(self::NEEDED, static fn (Role $role): bool => $facts->filling($role) === []));
+        $missing = array_values(array_filter(self::NEEDED, fn (Role $role): bool => $facts->filling($role) === [] && ! $this->isWithin($role, $facts)));
         foreach ($missing as $role) {
             yield $this->lacking($role->value, $role);
         }
@@ -53,9 +53,24 @@ final class MissingRole extends WholeRule
         }
     }
 
+    /** Whether another part brings it: an old handheld its buttons, a phone its own case. */
+    private function isWithin(Role $role, Facts $facts): bool
+    {
+        foreach ($facts->filling(Role::Board) as $board) {
+            if ($role === Role::Controls && ($board->part->controls->players ?? 0) > 0) {
+                return true;
+            }
+            if ($role === Role::Case_ && $board->part->fills(Role::Display) && $board->part->pack !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private function lacking(string $what, Role $role): Finding
     {
-        return $this->answer(Verdict::Clash, [], fn (): Words => new Words("There is no {$what} in the parts list.", [
+        return $this->answer(Verdict::Missing, [], fn (): Words => new Words("There is no {$what} in the parts list.", [
             new WorkingLine(ucfirst($what), 'none', '', 'worked out'),
         ], 'one is needed', [
             Remedy::add($role, "Add a {$what}"),

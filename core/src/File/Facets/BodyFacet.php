@@ -46,6 +46,12 @@ final class BodyFacet extends Facet
                 'rooms with their own depth',
                 ['name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth']],
             ],
+            'doors' => [
+                'many',
+                'doors and covers',
+                ['name' => ['text', 'name'], 'material' => ['choice', 'material', Vocabulary::MATERIALS], 'insulated' => ['flag', 'insulated inside']],
+            ],
+            'pieces' => ['int', 'printed in so many pieces along its length'],
             'posts' => [
                 'many',
                 'posts',

@@ -21,6 +21,7 @@ final class ChargerFacet extends Facet
             'seriesLeast' => ['int', 'cells in series, least'],
             'seriesMost' => ['int', 'cells in series, most'],
             'inputVolts' => ['V', 'input window'],
+            'inputMa' => ['mA', 'takes at its input at most'],
             'chargeMa' => ['mA', 'charge current'],
             'powerPath' => ['yes-no', 'feeds the loads past the pack'],
             'wireless' => ['flag', 'through a coil'],

@@ -16,6 +16,8 @@ final class GaugeFacet extends Facet
     public function fields(): array
     {
         return [
+            'atCharge' => ['share', 'warns at this charge'],
+            'atV' => ['V', 'warns at'],
             'warningSeconds' => ['s', 'warning before the power goes'],
         ];
     }

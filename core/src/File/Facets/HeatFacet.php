@@ -17,6 +17,7 @@ final class HeatFacet extends Facet
     {
         return [
             'watts' => ['W', 'turned into heat'],
+            'measuredC' => ['°C', 'measured in this body at the worst load'],
             'limitC' => ['°C', 'throttles or fails at'],
             'riseKPerW' => ['K/W', 'rise, still air'],
             'riseFanKPerW' => ['K/W', 'rise, with cooling'],

@@ -30,6 +30,7 @@ final class OutputsFacet extends Facet
             'dropoutV' => ['V', 'dropout'],
             'idleMa' => ['mA', 'own idle draw'],
             'switchOffMa' => ['mA', 'switches off below'],
+            'wireless' => ['flag', 'through a coil'],
             'enable' => ['yes-no', 'has an enable pin'],
         ];
     }

@@ -41,6 +41,7 @@ final class PackFacet extends Facet
             'cycles' => ['', 'full charges so far'],
             'recoveryV' => ['V', 'recovery voltage'],
             'latches' => ['yes-no', 'stays off once tripped'],
+            'energyOutWh' => ['Wh', 'energy out at the sockets'],
         ];
     }
 

@@ -17,6 +17,7 @@ final class PinsFacet extends Facet
     {
         return [
             'logicV' => ['V', 'logic level'],
+            'absoluteMaxV' => ['V', 'absolute maximum at a pin'],
             'does' => ['lists', 'pin and what it can do'],
         ];
     }

@@ -29,6 +29,8 @@ final class SocketsFacet extends Facet
             'depthMm' => ['mm', 'depth with its plug'],
             'ratingMa' => ['mA', 'rating'],
             'sense' => ['yes-no', 'sense resistors or plug switch'],
+            'polarity' => ['yes-no', 'polarity checked'],
+            'unknownContacts' => ['int', 'contacts nobody knows'],
             'contacts' => ['int', 'ribbon contacts'],
             'pitchMm' => ['mm', 'ribbon pitch'],
             'side' => ['choice', 'contacts on the', ['', 'top', 'bottom']],

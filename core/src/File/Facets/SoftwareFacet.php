@@ -18,6 +18,8 @@ final class SoftwareFacet extends Facet
         return [
             'imageGb' => ['GB', 'size of the image'],
             'card' => ['text', 'starts from'],
+            'programmedBy' => ['connector', 'programmed over'],
+            'generation' => ['text', 'generation of the board'],
             'family' => ['text', 'family of boards'],
             'image' => ['yes-no', 'ready image exists'],
             'needsShutdown' => ['yes-no', 'has to be shut down'],

@@ -18,6 +18,8 @@ final class SpeakerFacet extends Facet
         return [
             'ohm' => ['Ω', 'impedance'],
             'watts' => ['W', 'takes'],
+            'count' => ['int', 'how many in one part'],
+            'piezo' => ['flag', 'a piezo disc, driven from pins'],
         ];
     }
 }

@@ -18,6 +18,7 @@ final class StorageFacet extends Facet
         return [
             'capacityGb' => ['GB', 'capacity'],
             'card' => ['text', 'kind of card'],
+            'soldWithGames' => ['yes-no', 'sold with games on it'],
         ];
     }
 }

@@ -24,6 +24,7 @@ final class SwitchFacet extends Facet
             'ratingMa' => ['mA', 'rating'],
             'ratingV' => ['V', 'rated volts'],
             'travelMm' => ['mm', 'travel'],
+            'poles' => ['int', 'poles'],
             'carriesPower' => ['flag', 'carries the whole current'],
         ];
     }

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Check\Audio;
+
+use PocketPlot\Build\Line;
+use PocketPlot\Check\LineRule;
+use PocketPlot\Check\Meta;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Check\Words;
+use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Socket;
+
+final class Hum extends LineRule
+{
+    public static function meta(): Meta
+    {
+        return new Meta('audio.hum', 'An amplifier that shares its supply with the computer and hears it over a wire does not hum.', ['amp.hum']);
+    }
+
+    protected function lines(Facts $facts): iterable
+    {
+        return $facts->with('amp');
+    }
+
+    protected function ofLine(Line $line, Facts $facts): iterable
+    {
+        $board = $facts->board();
+        $hears = array_filter($line->part->sockets, static fn (Socket $socket): bool => $socket->carries === 'analogue-audio' && $socket->takes() && $socket->connector === 'jack-3.5');
+        if ($board === null || $board->id === $line->id || $hears === []) {
+            return;
+        }
+        $mine = $facts->railOf($line);
+        $its = $facts->railOf($board);
+        if ($mine === null || $its === null) {
+            return;
+        }
+        foreach ($facts->with('serves') as $other) {
+            if (in_array('audio isolation', $other->part->work->serves, true)) {
+                yield $this->answer(Verdict::Fits, [$line, $other], fn (): Words => new Words(
+                    "{$other->name()} keeps the ground of {$line->name()} apart from that of {$board->name()}.", [], 'isolated',
+                ));
+
+                return;
+            }
+        }
+        yield $this->unmeasured($line, 'amp.hum', [$board], [
+            $this->text($line->name(), $mine->says(), 'worked out'), $this->text($board->name(), $its->says(), 'worked out'),
+        ], '', 'listen to it on the bench before it is built in');
+    }
+}
