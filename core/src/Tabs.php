@@ -30,16 +30,16 @@ final class Tabs
             ],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
             'power' => [self::worstOf($findings, 'power'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
-            'checks' => [$worst, ($vitals->clashes + $vitals->unmeasured).' open'],
+            'checks' => [$worst, ($vitals->clashes + $vitals->missing + $vitals->unmeasured).' open'],
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
             'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
-            'bench' => [$vitals->unmeasured > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->unmeasured} open"],
+            'bench' => [$vitals->figures > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->figures} to find"],
         ];
         $isBlank = $build->lines === [];
 
         return array_map(static fn (array $tab): array => [
             // On a blank page nothing fits yet: what is open is all of it.
-            'verdict' => ($isBlank && $tab[0] === Verdict::Fits ? Verdict::Unmeasured : $tab[0])->value,
+            'verdict' => ($isBlank && $tab[0] === Verdict::Fits ? Verdict::Missing : $tab[0])->value,
             'figure' => $tab[1],
         ], $tabs);
     }

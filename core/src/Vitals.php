@@ -41,8 +41,12 @@ final readonly class Vitals
         public int $unweighed,
         public ?float $largestMassG,
         public Verdict $massVerdict,
+        /** Findings of each kind, as Checks and the cards count them. */
         public int $clashes,
+        public int $missing,
         public int $unmeasured,
+        /** Different figures that these findings wait for. */
+        public int $figures,
         public ?Day $finish,
         public int $undated,
         public int $stepsLeft,
@@ -63,23 +67,20 @@ final readonly class Vitals
         $size = $facts->bodySize();
         [$mass, $unweighed] = self::mass($facts);
         $schedule = Schedule::of($build, $steps, $today);
-        $missing = [];
-        $clashes = 0;
+        $figures = [];
+        $counts = ['clash' => 0, 'missing' => 0, 'unmeasured' => 0];
         $worst = ['money.budget' => Verdict::Fits, 'power.runtime' => Verdict::Fits, 'body.fits-inside' => Verdict::Fits];
         foreach ($findings as $finding) {
             // Of the room, only what the brief says of the outside counts for the size.
             if (isset($worst[$finding->rule]) && ($finding->rule !== 'body.fits-inside' || $finding->about === 'brief')) {
                 $worst[$finding->rule] = $worst[$finding->rule]->worseOf($finding->verdict);
             }
-            if ($finding->verdict === Verdict::Clash) {
-                $clashes++;
-            } elseif ($finding->verdict === Verdict::Unmeasured) {
-                foreach ($finding->waitsFor as [$line, $figure]) {
-                    $missing["{$line} {$figure}"] = true;
-                }
-                if ($finding->waitsFor === []) {
-                    $missing[$finding->key()] = true;
-                }
+            // The summary of what is open counts nothing twice.
+            if (isset($counts[$finding->verdict->value]) && $finding->rule !== 'whole.unmeasured') {
+                $counts[$finding->verdict->value]++;
+            }
+            foreach ($finding->verdict === Verdict::Unmeasured ? $finding->waitsFor : [] as [$line, $figure]) {
+                $figures["{$line} {$figure}"] = true;
             }
         }
         $open = array_values(array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id])));
@@ -106,8 +107,10 @@ final readonly class Vitals
                 $mass > $brief->largestMassG * Margins::of('target-share', $brief->margins) => Verdict::Tight,
                 default => Verdict::Fits,
             },
-            clashes: $clashes,
-            unmeasured: count($missing),
+            clashes: $counts['clash'],
+            missing: $counts['missing'],
+            unmeasured: $counts['unmeasured'],
+            figures: count($figures),
             finish: $schedule->finish,
             undated: count($schedule->undated),
             stepsLeft: count($open),
@@ -144,6 +147,8 @@ final readonly class Vitals
                 'verdict' => $this->massVerdict->value,
             ],
             'clashes' => $this->clashes,
+            'missing' => $this->missing,
+            'figures' => $this->figures,
             'unmeasured' => $this->unmeasured,
             'finish' => ['on' => $this->finish === null ? null : (string) $this->finish, 'undated' => $this->undated],
             'stepsLeft' => $this->stepsLeft,
@@ -188,7 +193,7 @@ final readonly class Vitals
         if ($build->chosen() === []) {
             return ['kind' => 'add', 'says' => 'Add the first part: the board.', 'station' => 'parts', 'ref' => null];
         }
-        if ($worst !== null && $worst->verdict === Verdict::Clash) {
+        if ($worst !== null && $worst->verdict->isFault()) {
             return ['kind' => 'settle', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
         }
         $wanted = array_values(
@@ -203,8 +208,8 @@ final readonly class Vitals
                 SupplyState::ToFind => 'Find',
                 SupplyState::Faulty => 'Replace',
                 default => match (true) {
-                    $first->origin->isFree() => 'Get out',
                     $first->origin === Origin::Print => 'Print',
+                    $first->origin->isFree() => 'Get out',
                     default => 'Order',
                 },
             };

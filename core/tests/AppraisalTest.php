@@ -21,7 +21,7 @@ it('gives the demo builds the verdicts they were made for', function (string $na
 
 it('shows a newcomer every verdict in Refuge', function (): void {
     $verdicts = array_unique(array_map(static fn (Finding $finding): string => $finding->verdict->value, Make::appraise(Make::demo('refuge'))->findings));
-    expect(array_values($verdicts))->toBe(['clash', 'unmeasured', 'tight', 'fits']);
+    expect(array_values($verdicts))->toBe(['clash', 'missing', 'unmeasured', 'tight', 'fits']);
 });
 
 it('gives the same appraisal for the same build and day', function (): void {
@@ -130,8 +130,9 @@ it('never answers fits once a figure is taken away that the answer had used', fu
             // Below what the socket's family bears by its standard, nobody needs the maker's rating.
             continue;
         }
-        // What still fits said the very same, with the very same figures, when all of them were known.
-        expect(array_values(array_diff($fits($document), $before)))->toBe([], implode('/', $path));
+        // What still fits said the very same, with the very same figures, when all of them were known; or it says which is only usual of its kind.
+        $new = array_filter(array_diff($fits($document), $before), static fn (string $said): bool => ! str_contains($said, '"typical"'));
+        expect(array_values($new))->toBe([], implode('/', $path));
     }
     expect($tried)->toBeGreaterThan(80);
 })->with(['refuge', 'thimble', 'barge']);

@@ -6,7 +6,7 @@ use CoreTests\Make;
 
 /**
  * Seven builds, one of each kind that people attempt. Beside each stands what a careful builder expects:
- * every clash and every open figure, and some of what is tight and what fits, as "rule/line".
+ * every clash, what is missing and every open figure, and some of what is tight and what fits, as "rule/line".
  */
 const KINDS = ['fresh-body', 'donor-body', 'upgrade-stack', 'phone-core', 'small-pc-core', 'kit-no-iron', 'lap-portable'];
 
@@ -18,7 +18,7 @@ it('sees what a careful builder sees', function (string $kind): void {
     foreach ($appraisal->findings as $finding) {
         $seen[$finding->verdict->value][] = $finding->rule.'/'.($finding->ofWhole ? 'build' : ($finding->lines[0] ?? 'build'));
     }
-    foreach (['clash', 'unmeasured'] as $verdict) {
+    foreach (['clash', 'missing', 'unmeasured'] as $verdict) {
         $is = array_values(array_unique($seen[$verdict] ?? []));
         sort($is);
         sort($expected[$verdict]);

@@ -145,10 +145,15 @@ describe('who gives up first', function (): void {
         'the panel at its least volts' => fn () => [['pack' => $cell(), 'panel' => Power::steady(200, 3.6, leastV: 3.5)], EndCause::TOO_LOW, 'panel'],
         'a linear regulator out of headroom' => fn () => [['pack' => $cell(), 'five' => Power::converter(3.3, 1, 'linear'), 'panel' => Power::steady(200, 3.3, leastV: 3.2)], EndCause::HEADROOM, 'panel'],
         'the protection of the pack' => fn () => [['pack' => $cell(['protection' => 'built-in', 'cutOffV' => 3.4]), 'panel' => Power::steady(200, 3.6)], EndCause::CUT_OFF, 'pack'],
-        'a protection board on a peak' => fn () => [[
+        'a protection board in ordinary play' => fn () => [[
+            'pack' => $cell(), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['Li-ion'], 'series' => 1, 'cutOffV' => 2.8, 'mostMa' => 1200]]],
+            'panel' => Power::steady(1150, 3.6),
+        ], EndCause::TRIPS, 'pack'],
+        // power.source-current says it once; a moment does not end the run.
+        'no protection board on a peak' => fn () => [[
             'pack' => $cell(), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['Li-ion'], 'series' => 1, 'cutOffV' => 2.8, 'mostMa' => 1200]]],
             'panel' => Power::steady(200, 3.6, with: ['peakMa' => 1150]),
-        ], EndCause::TRIPS, 'pack'],
+        ], EndCause::EMPTY, 'pack'],
         'a pack that cannot push it through' => fn () => [['pack' => $cell(['internalResistanceMohm' => 1500]), 'panel' => Power::steady(500, 3.6)], EndCause::NO_BALANCE, 'pack'],
     ]);
 
@@ -362,20 +367,21 @@ it('says which figures it misses', function (array $drop, string $figure): void 
     $findings = array_values(array_filter($appraisal->findings, static fn ($one): bool => $one->rule === 'power.runtime'));
     expect((string) $findings[0]->remedies()[0]->figure)->toBe($figure);
 })->with([
-    'efficiency' => [['five', ['outputs', 0, 'efficiency']], 'output.efficiency@out'],
     'output volts' => [['five', ['outputs', 0, 'volts']], 'output.volts@out'],
     'draw' => [['panel', ['supply', 'drawMa']], 'supply.drawMa'],
     'capacity' => [['pack', ['pack', 'capacityMah']], 'pack.capacityMah'],
-    'usable share' => [['pack', ['pack', 'usableShare']], 'pack.usableShare'],
 ]);
 
-it('keeps to a careful figure where the resistance is not known, and says so', function (): void {
+it('takes what is usual of a cell of its size where the resistance is not known', function (): void {
     $lines = ['pack' => Power::pack('Li-ion', 2, 3000), 'panel' => Power::steady(500, 7.2)];
     unset($lines['pack']['facets']['pack']['internalResistanceMohm']);
     $gaps = new Gaps;
     $facts = new Facts(Make::build($lines));
-    Circuit::of($facts->build, $facts->supplyTree(), $facts->lines()[0], new Profile('steady'), Assumption::worst(), [], 25, $gaps);
-    expect((string) $gaps->allAssumed()[0]->figure)->toBe('pack.internalResistanceMohm');
+    $ohm = static fn (Assumption $at): ?float => Circuit::of($facts->build, $facts->supplyTree(), $facts->lines()[0], new Profile('steady'), $at, [], 25, $gaps)?->cells[0]->ohm;
+    // Two cells in series of 0.12 Ω·Ah ÷ 3 Ah = 40 mΩ each, 80 together; ordinary ones lie between 0.6 and 1.8 times that, and the
+    // largest discharge of 20 A bounds them: 2 × 0.6 V ÷ 20 A = 60 mΩ.
+    expect($ohm(Assumption::usual()))->toEqualWithDelta(0.06, 1e-6)->and($ohm(Assumption::worst()))->toEqualWithDelta(0.06, 1e-6)
+        ->and($ohm(Assumption::best()))->toEqualWithDelta(0.048, 1e-6)->and($gaps->allMissing())->toBe([]);
 });
 
 describe('curves', function (): void {

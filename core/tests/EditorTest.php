@@ -74,7 +74,7 @@ describe('a measurement', function () use ($panel): void {
     it('finds the one of several by its name', function () use ($panel): void {
         $raw = $panel(['outputs' => [['name' => '5 V'], ['name' => '3.3 V', 'volts' => 3.3]]]);
         $part = PartReader::read(FigurePlace::of(FigureRef::parse('output.efficiency@3.3 V'))?->write($raw, '88 %', '2026-11-20') ?? []);
-        expect($part->outputs[1]->efficiency->usual())->toBe(0.88)->and($part->outputs[0]->efficiency->isKnown())->toBeFalse()->and($part->outputs[1]->volts->usual())->toBe(3.3);
+        expect($part->outputs[1]->efficiency->usual())->toBe(0.88)->and($part->outputs[0]->efficiency->source->value)->toBe('typical')->and($part->outputs[1]->volts->usual())->toBe(3.3);
     });
     it('takes several figures in one go', function (string $figure, array $facets, string $typed, callable $look, array $expected) use ($panel): void {
         expect($look(PartReader::read(FigurePlace::of(FigureRef::parse($figure))?->write($panel($facets), $typed, '2026-11-20') ?? [])))->toEqualWithDelta($expected, 1e-9);
@@ -189,7 +189,7 @@ describe('a join that can never be', function (): void {
         $after = Make::appraise(Make::build($lines, [], ['joins' => [$join]]))->keysOf(Verdict::Clash);
         expect(array_diff($after, $before))->not->toBe([]);
     })->with([
-        [['from' => 'panel', 'to' => 'pack']], [['from' => 'box', 'to' => 'panel']], [['from' => 'pack', 'to' => 'box']], [['from' => 'pack', 'to' => 'panel', 'output' => 'nowhere']],
+        [['from' => 'panel', 'to' => 'pack']], [['from' => 'box', 'to' => 'panel']], [['from' => 'pack', 'to' => 'box']],
         [['from' => 'pack', 'to' => 'panel', 'input' => 'nowhere']], [['kind' => 'parallel', 'from' => 'pack', 'to' => 'panel']],
     ]);
 });

@@ -11,13 +11,13 @@ use PocketPlot\Part\Role;
 
 /** Every rule that a careful builder can ask for, by name. */
 const BOOK = [
-    'power' => ['supply-window', 'converter-headroom', 'rail-current', 'source-current', 'port-current', 'cable-drop', 'cell-protection', 'deep-discharge', 'charger-match', 'charge-rate', 'play-while-charging', 'cable-ends', 'parallel-cells', 'keep-awake', 'linear-heat', 'switch-rating', 'short-circuit', 'runtime'],
+    'power' => ['supply-window', 'converter-headroom', 'rail-current', 'source-current', 'port-current', 'cable-drop', 'cell-protection', 'deep-discharge', 'charger-match', 'charge-rate', 'play-while-charging', 'cable-ends', 'parallel-cells', 'keep-awake', 'linear-heat', 'switch-rating', 'short-circuit', 'runtime', 'lead', 'in-play', 'two-supplies', 'polarity', 'contacts'],
     'video' => ['path', 'mode', 'scaling', 'first-start', 'signal-to-light', 'ribbon'],
-    'control' => ['coverage', 'path', 'pins', 'usb-slots', 'firmware', 'board-fit', 'room'],
-    'audio' => ['path', 'supply', 'load', 'channels', 'headphone-sense'],
-    'body' => ['fits-inside', 'stack-height', 'openings', 'mounting', 'variant', 'spot', 'insulation', 'field-shadow', 'print-bed', 'wall', 'fasteners', 'travel', 'cable-room'],
+    'control' => ['coverage', 'path', 'pins', 'usb-slots', 'firmware', 'board-fit', 'room', 'grip'],
+    'audio' => ['path', 'supply', 'load', 'channels', 'headphone-sense', 'hum'],
+    'body' => ['fits-inside', 'stack-height', 'openings', 'mounting', 'variant', 'spot', 'insulation', 'field-shadow', 'print-bed', 'wall', 'fasteners', 'travel', 'cable-room', 'tipping', 'spacers'],
     'heat' => ['dissipation', 'airflow', 'limits'],
-    'software' => ['image', 'driver', 'storage', 'safe-shutdown', 'rights'],
+    'software' => ['image', 'driver', 'storage', 'safe-shutdown', 'rights', 'programming'],
     'people' => ['skills', 'tools', 'consumables'],
     'money' => ['budget', 'ready-made', 'packets'],
     'whole' => ['missing-role', 'kit-gaps', 'unmeasured'],

@@ -29,7 +29,7 @@ final class CheckFile extends Command
 
     protected $signature = 'plot:check {file : a .pocketplot.json file, or - for standard input} {--json : print the appraisal as JSON} {--today= : the day to reckon from, as year-month-day}';
 
-    protected $description = 'Appraise a build file: 0 all well, 1 something clashes, 2 something is unmeasured, 3 unreadable';
+    protected $description = 'Appraise a build file: 0 all well, 1 something clashes, 2 something is missing or unmeasured, 3 unreadable';
 
     public function handle(): int
     {
@@ -47,7 +47,7 @@ final class CheckFile extends Command
 
         return match ($appraisal->verdict) {
             Verdict::Clash => self::CLASHES,
-            Verdict::Unmeasured => self::UNMEASURED,
+            Verdict::Missing, Verdict::Unmeasured => self::UNMEASURED,
             default => self::NOTHING_WRONG,
         };
     }

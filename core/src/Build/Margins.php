@@ -14,7 +14,11 @@ final class Margins
     public const DEFAULTS = [
         'supply-volts' => [0.1, 'V', 'To spare at each end of a supply window: the ±2 % of a common regulator at 5 V.'],
         'runtime-share' => [0.97, 'share', 'Share of the wanted hours that still counts as reached, tightly: cells of one kind differ by about 3 %.'],
-        'rail-share' => [0.93, 'share', 'Share of a current rating above which all peaks at once are tight: they hardly ever come together, and ratings differ by a few hundredths.'],
+        'rail-share' => [
+            0.93,
+            'share',
+            'Share of a current rating above which all peaks at once are tight: they hardly ever come together, and ratings differ by a few hundredths.',
+        ],
         'usual-share' => [0.8, 'share', 'Share of a lasting rating above which ordinary play is tight: the usual four-fifths derating of power parts.'],
         'headroom-volts' => [0.1, 'V', 'To spare above a converter\'s dropout.'],
         'charge-hours' => [12.0, 'h', 'A charge that takes longer than a night is tight.'],

@@ -43,7 +43,10 @@ final class Measuring
             'hum',
             'Join board and amplifier on the bench from the supply they will have, play something quiet, and listen. A 1:1 audio transformer between them, or a supply of its own, mends most of it.',
         ],
-        'software.card' => ['kind of card it starts from', 'Look at the board: a slot for a card, a connector for a drive, or neither. Its maker\'s page says what it starts from.'],
+        'software.card' => [
+            'kind of card it starts from',
+            'Look at the board: a slot for a card, a connector for a drive, or neither. Its maker\'s page says what it starts from.',
+        ],
         'software.generation' => ['generation of the board', 'Read it off the board or its maker\'s page, and the name of the image off its own page.'],
         'stand.lidMassG' => ['weight of the lid', 'Weigh it on a kitchen scale with all that will be in it.'],
         'stand.lidCentreMm' => ['weight centre of the lid', 'Balance it on a ruler\'s edge and measure from there to the hinge.'],
@@ -149,7 +152,10 @@ final class Measuring
             'Read the protection board\'s sheet. Else run the pack down at a gentle load with a meter on it, stay with it, and note the volts at which it cuts off.',
         ],
         'pack.totalW' => ['watts of all sockets together', 'Read the small print on the bank\'s back: "total output".'],
-        'protector.cutOffV' => ['cut-off voltage', 'Read the sheet of the board or its chip. Else feed it from a bench supply instead of the cell, go down slowly from a full cell\'s volts and note where it stops. Do not short it to see.'],
+        'protector.cutOffV' => [
+            'cut-off voltage',
+            'Read the sheet of the board or its chip. Else feed it from a bench supply instead of the cell, go down slowly from a full cell\'s volts and note where it stops. Do not short it to see.',
+        ],
         'charger.powerPath' => [
             'power path',
             'Ask the maker whether the load may run while it charges; its sheet names a "power path" or "load sharing". If nothing says so, switch off while it charges.',

@@ -10,6 +10,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
+use PocketPlot\Quantity\Source;
 
 /**
  * One thing an experienced builder would check. One file a rule; its id never changes. A rule names its subjects
@@ -114,6 +115,12 @@ abstract class Rule
     final protected function count(string $label, int|float $value, string $unit = '', string $source = 'worked out'): WorkingLine
     {
         return new WorkingLine($label, (float) $value, $unit, $source);
+    }
+
+    /** @return list<WorkingLine> a row for what is written in pencil, where it is */
+    final protected function inPencil(Facts $facts): array
+    {
+        return $facts->isDrawInPencil() ? [new WorkingLine('Some draws or losses are', 'usual of their kind, not written down', '', Source::Typical->value)] : [];
     }
 
     final protected function text(string $label, string $value, string $source = 'datasheet'): WorkingLine

@@ -14,6 +14,7 @@ final class RuleBook
         Whole\MissingRole::class,
         Whole\KitGaps::class,
         Power\SupplyWindow::class,
+        Power\FedInPlay::class,
         Power\ConverterHeadroom::class,
         Power\RailCurrent::class,
         Power\SourceCurrent::class,

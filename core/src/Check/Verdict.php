@@ -25,6 +25,12 @@ enum Verdict: string
         };
     }
 
+    /** Something has to be done before it can be built: it clashes, or it is not there yet. */
+    public function isFault(): bool
+    {
+        return $this === self::Clash || $this === self::Missing;
+    }
+
     public function worseOf(self $other): self
     {
         return $other->weight() > $this->weight() ? $other : $this;

@@ -368,6 +368,55 @@ final class Facts
         return $this->powerLeads()->lead($feed);
     }
 
+    /** Whether a feed goes from socket to socket and no free lead does. */
+    public function lacksLead(Feed $feed): bool
+    {
+        $this->note('lacksLead', $feed->key());
+
+        return $this->powerLeads()->lacksLead($feed);
+    }
+
+    /** Whether what is drawn rests on figures that are only usual of their kind, or guessed. */
+    public function isDrawInPencil(): bool
+    {
+        $this->note('isDrawInPencil');
+        foreach ($this->supplyTree()->feeds as $feed) {
+            if ($feed->input->watts()->source->isPencil()) {
+                return true;
+            }
+        }
+        foreach ($this->supplyTree()->rails as $rail) {
+            if ($rail->loads !== [] && $rail->output()?->efficiency->source->isPencil() === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Line> what is to play and is not fed from the pack: nothing feeds it, its lead is not there, or only the wall does */
+    public function unfedInPlay(): array
+    {
+        $this->note('unfedInPlay');
+        $tree = $this->supplyTree();
+        $unfed = $tree->unfed;
+        foreach ($tree->feeds as $feed) {
+            if ($this->powerLeads()->lacksLead($feed) || $tree->isFedByWallOnly($feed)) {
+                $unfed[] = $feed->line;
+            }
+        }
+
+        return $unfed;
+    }
+
+    /** Whether a feed is only there when plugged in, in a build that is to play from a pack. */
+    public function isFedByWallOnly(Feed $feed): bool
+    {
+        $this->note('isFedByWallOnly', $feed->key());
+
+        return $this->supplyTree()->isFedByWallOnly($feed);
+    }
+
     /** @return array<string, float> ohm of the lead or wires before each input, by Feed::key(); those that nobody knows are left out */
     public function leadOhms(): array
     {
@@ -542,6 +591,10 @@ final class Facts
             'demandOf' => $feed === null ? null : $this->demandOf($feed),
             'socketsOf' => $feed === null ? null : $this->socketsOf($feed),
             'leadOf' => $feed === null ? null : $this->leadOf($feed),
+            'lacksLead' => $feed === null ? null : $this->lacksLead($feed),
+            'isFedByWallOnly' => $feed === null ? null : $this->isFedByWallOnly($feed),
+            'unfedInPlay' => $this->unfedInPlay(),
+            'isDrawInPencil' => $this->isDrawInPencil(),
             default => throw new \LogicException("no fact is called {$fact}"),
         };
     }

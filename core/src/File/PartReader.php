@@ -132,14 +132,28 @@ final class PartReader
             bare: $facets->child('surface')?->yesNo('bare') ?? YesNo::Unknown,
             heat: $heat === null
                 ? null
-                : new Heat($heat->figure('watts', 'W'), $heat->figure('limitC', '°C'), $heat->figure('riseKPerW', 'K/W'), $heat->figure('riseFanKPerW', 'K/W'), $heat->figure('measuredC', '°C')),
+                : new Heat(
+                    $heat->figure('watts', 'W'),
+                    $heat->figure('limitC', '°C'),
+                    $heat->figure('riseKPerW', 'K/W'),
+                    $heat->figure('riseFanKPerW', 'K/W'),
+                    $heat->figure('measuredC', '°C'),
+                ),
             cooling: $cooling === null ? null : new Cooling($cooling->bool('fan'), $cooling->figure('ventMm2', 'mm²')),
-            storage: $storage === null ? null : new Storage($storage->figure('capacityGb', 'GB'), $storage->string('card', 'microsd'), $storage->yesNo('soldWithGames')),
+            storage: $storage === null ? null : new Storage(
+                $storage->figure('capacityGb', 'GB'),
+                $storage->string('card', 'microsd'),
+                $storage->yesNo('soldWithGames'),
+            ),
             software: self::software($facets->child('software')),
             drivers: array_map(self::driver(...), $facets->children('drivers')),
             image: ($image = $facets->child('image')) === null ? null : new Image($image->strings('madeFor')),
             stand: self::stand($facets->child('stand')),
-            pogo: ($pogo = $facets->child('pogo')) === null ? null : new Pogo($pogo->figure('freeMm', 'mm'), $pogo->figure('pressMm', 'mm'), $pogo->figure('spacerMm', 'mm')),
+            pogo: ($pogo = $facets->child('pogo')) === null ? null : new Pogo(
+                $pogo->figure('freeMm', 'mm'),
+                $pogo->figure('pressMm', 'mm'),
+                $pogo->figure('spacerMm', 'mm'),
+            ),
             coil: ($coil = $facets->child('coil')) === null ? null : new Coil($coil->string('side', 'receiver'), $coil->figure('watts', 'W')),
             kit: self::kit($facets->child('kit')),
             packetOf: $part->atLeastOne('packetOf'),
@@ -226,7 +240,14 @@ final class PartReader
             $wants[(string) $function] = $map?->int((string) $function) ?? 0;
         }
 
-        return new PinNeeds($needs->figure('logicV', 'V'), $wants, $needs->strings('takes'), $needs->strings('shares'), $needs->yesNo('followsSupply'), $needs->figure('highShare', ''));
+        return new PinNeeds(
+            $needs->figure('logicV', 'V'),
+            $wants,
+            $needs->strings('takes'),
+            $needs->strings('shares'),
+            $needs->yesNo('followsSupply'),
+            $needs->figure('highShare', ''),
+        );
     }
 
     private static function panel(?Fields $panel): ?Panel
@@ -290,7 +311,10 @@ final class PartReader
     private static function software(?Fields $software): ?Software
     {
         return $software === null ? null : new Software(
-            $software->string('card', '') === 'built-in' ? $software->figure('imageGb', 'GB') : Typical::or($software->figure('imageGb', 'GB'), Typical::IMAGE_GB),
+            $software->string('card', '') === 'built-in' ? $software->figure('imageGb', 'GB') : Typical::or(
+                $software->figure('imageGb', 'GB'),
+                Typical::IMAGE_GB,
+            ),
             $software->string('card', ''),
             $software->string('family', ''),
             $software->yesNo('image'),

@@ -34,7 +34,10 @@ final class TypicalFigures
                 $volts = self::windowOfCells($charger);
             }
             $draw = $controls === null || ! $volts->isKnown() ? $input->drawMa : Typical::padMa($input->drawMa, self::isUsb($sockets));
-            $peak = $input->drawMa->isKnown() || ! $draw->isKnown() ? $input->peakMa : Typical::or($input->peakMa, [$draw->most(), $draw->most(), $draw->most()]);
+            $peak = $input->drawMa->isKnown() || ! $draw->isKnown() ? $input->peakMa : Typical::or(
+                $input->peakMa,
+                [$draw->most(), $draw->most(), $draw->most()],
+            );
 
             return $volts === $input->volts && $draw === $input->drawMa && $peak === $input->peakMa
                 ? $input
@@ -64,7 +67,8 @@ final class TypicalFigures
             $current = $output->continuousMa;
             foreach ($converts || $pack?->sealed === true ? [] : $sockets as $socket) {
                 if (! $current->isKnown() && $socket->carries === 'usb' && $socket->gives() && str_contains(strtolower($output->name), 'usb')) {
-                    $current = $socket->ratingMa->isKnown() ? $socket->ratingMa->times($socket->count) : Typical::usbSocketsMa($current, $socket->connector, $socket->count);
+                    // All of them share what the board has for them; for sure it is no less than one of them bears.
+                    $current = Typical::usbSocketMa($current, $socket);
                 }
             }
 

@@ -72,7 +72,10 @@ final class Columns
         }
         $each = static fn (Line $line): array => [$line];
 
-        return [...array_map($each, $faces), ...(count($below) > 1 && $floor !== null && self::lieSideBySide($below, $floor) ? [$below] : array_map($each, $below))];
+        return [
+            ...array_map($each, $faces),
+            ...(count($below) > 1 && $floor !== null && self::lieSideBySide($below, $floor) ? [$below] : array_map($each, $below)),
+        ];
     }
 
     /**

@@ -58,8 +58,12 @@ final readonly class Pack
     /** Whether the two may be in parallel: one kind, one number in series, charged to the same volts. */
     public function mayJoin(self $other): bool
     {
-        return $this->chemistry === $other->chemistry && $this->series === $other->series
-            && (! $this->cellFullV->isKnown() || ! $other->cellFullV->isKnown() || abs($this->cellFullV->most() - $other->cellFullV->most()) <= self::FULL_APART_V);
+        if ($this->chemistry !== $other->chemistry || $this->series !== $other->series) {
+            return false;
+        }
+        [$mine, $its] = [$this->cellFullV->most, $other->cellFullV->most];
+
+        return $mine === null || $its === null || abs($mine - $its) <= self::FULL_APART_V;
     }
 
     /** Empty, nominal and full volts of the whole row. */

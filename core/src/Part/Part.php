@@ -33,6 +33,7 @@ final readonly class Part
      * @param  list<string>  $cautions
      * @param  list<Offer>  $offers
      * @param  array<string, mixed>  $raw
+     * @param  int  $packetOf  pieces in a packet; prices are for a packet
      */
     public function __construct(
         public string $id,
@@ -78,7 +79,6 @@ final readonly class Part
         public ?Pogo $pogo,
         public ?Coil $coil,
         public ?Kit $kit,
-        /** Pieces in a packet; prices are for a packet. */
         public int $packetOf,
         public array $variantHas,
         public array $variantWants,
@@ -88,15 +88,9 @@ final readonly class Part
         public array $raw,
     ) {
         $this->supply = $supplies[0] ?? null;
-        $gives = $takes = false;
-        foreach ($sockets as $socket) {
-            if ($socket->carries === 'usb') {
-                $gives = $gives || $socket->gives();
-                $takes = $takes || $socket->direction === Direction::In;
-            }
-        }
-        $this->givesUsb = $gives;
-        $this->takesUsb = $takes;
+        $usb = array_filter($sockets, static fn (Socket $socket): bool => $socket->carries === 'usb');
+        $this->givesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->gives()) !== [];
+        $this->takesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->direction === Direction::In) !== [];
         $this->touches = self::touchedBy($raw, $fills);
     }
 
@@ -105,6 +99,18 @@ final readonly class Part
     {
         return $this->supply !== null && $this->outputs !== [] && $this->pack === null && $this->software === null
             && ($this->charger !== null || in_array(Role::Regulator, $this->fills, true));
+    }
+
+    /** Takes power at its input and gives it on at outputs of its own. */
+    public function passesPowerOn(): bool
+    {
+        return $this->outputs !== [] && $this->poweredBy === PoweredBy::ItsOwn && ($this->pack === null || $this->livesFromOwnCell());
+    }
+
+    /** A computer, or a hub that passes one on: what a pad or a sound stick can be plugged into. A bank's socket only gives power. */
+    public function hostsUsb(): bool
+    {
+        return $this->givesUsb && $this->poweredBy === PoweredBy::ItsOwn && ($this->pack === null || $this->livesFromOwnCell());
     }
 
     /** Has a cell of its own inside and lives from it: a phone, a radio pad. What is plugged in only charges it. */

@@ -54,7 +54,7 @@ final readonly class SupplyInput
     /** Idle, usual and heavy watts; unknown when draw or voltage is. */
     public function watts(): Figure
     {
-        return $this->drawAtV->isKnown() ? $this->drawMa->times($this->drawAtV->usual() / 1000, 'W') : Figure::unknown('W');
+        return $this->drawAtV->isKnown() ? $this->drawMa->times($this->drawAtV->usual() / 1000, 'W')->restingOn($this->drawAtV) : Figure::unknown('W');
     }
 
     /** Watts at the peak, which is never less than the heavy draw or the start-up. */
@@ -65,7 +65,7 @@ final readonly class SupplyInput
                 max($this->peakMa->most(), $this->drawMa->most ?? 0.0, $this->startUpMa->most ?? 0.0) * $this->drawAtV->usual() / 1000,
                 'W',
                 $this->peakMa->source,
-            )
+            )->restingOn($this->drawAtV)->restingOn($this->drawMa)
             : Figure::unknown('W');
     }
 }

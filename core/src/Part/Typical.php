@@ -130,10 +130,10 @@ final class Typical
         return self::or($figure, self::USB_INLET_V);
     }
 
-    /** Milliamps of so many USB sockets of a computer, by the standards. */
-    public static function usbSocketsMa(Figure $figure, string $connector, int $count): Figure
+    /** Milliamps that all USB sockets of a computer share: for sure no less than one of them bears, by its maker or by the standards. */
+    public static function usbSocketMa(Figure $figure, Socket $socket): Figure
     {
-        $ma = (Constants::USB_PORT_MA[$connector] ?? 500.0) * $count;
+        $ma = $socket->ratingMa->least ?? Constants::USB_PORT_MA[$socket->connector] ?? 500.0;
 
         return self::or($figure, [$ma, $ma, $ma]);
     }

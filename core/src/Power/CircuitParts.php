@@ -9,7 +9,6 @@ use PocketPlot\Build\Profile;
 use PocketPlot\Part\DrawKind;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
-use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Topology;
 use PocketPlot\Quantity\Constants;
@@ -117,7 +116,7 @@ final class CircuitParts
         $line = $feed->line;
         $input = $feed->input;
         $stages = [];
-        if ($feed->key() === $line->id && $line->part->outputs !== [] && ($line->part->pack === null || $line->part->livesFromOwnCell()) && $line->part->poweredBy === PoweredBy::ItsOwn) {
+        if ($feed->key() === $line->id && $line->part->passesPowerOn()) {
             foreach ($line->part->outputs as $output) {
                 $stage = $this->stage($line, $output);
                 $stages = $stage === null ? $stages : [...$stages, $stage];

@@ -43,11 +43,12 @@ final readonly class CutOff
     /** The volts of a pack down to where it is cut off, which may lie above or below what its maker calls empty. */
     public function from(Figure $volts): Figure
     {
-        if ($this->by === null || ! $this->volts->isKnown() || ! $volts->isKnown() || $this->volts->usual() >= $volts->usual()) {
+        $cut = $this->by === null ? null : $this->volts->usual;
+        if ($cut === null || ! $volts->isKnown() || $cut <= 0.0 || $cut >= $volts->usual()) {
             return $volts;
         }
 
-        return Figure::band($this->volts->usual(), $volts->usual(), $volts->most(), 'V', $volts->source);
+        return Figure::band($cut, $volts->usual(), $volts->most(), 'V', $volts->source);
     }
 
     /** Which of its figures is meant: "cutOffV", "recoveryV", "latches". */

@@ -69,6 +69,7 @@ final readonly class Rail
             $usual,
             max($usual, $this->watts->most() / $this->volts->least() * 1000),
             'mA',
+            $this->watts->source->with($this->volts->source),
         );
     }
 

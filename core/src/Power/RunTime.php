@@ -88,7 +88,10 @@ final readonly class RunTime
         }
 
         return new self(
-            $this->hours->plus($other->hours), $this->pack, $this->missing, [...$this->assumed, ...$other->assumed], $this->main, $this->heaviest, $this->lightest,
+            $this->hours->plus($other->hours), $this->pack, $this->missing, [
+                ...$this->assumed,
+                ...$other->assumed,
+            ], $this->main, $this->heaviest, $this->lightest,
             $other->usual, $other->shortest, $this->wattHours->plus($other->wattHours), $this->watts,
         );
     }

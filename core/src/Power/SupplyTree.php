@@ -61,6 +61,12 @@ final class SupplyTree
     /** @var array<string, list<Feed>> by the fed line's id */
     private array $feedsInto = [];
 
+    /** Whether there is a pack or bank to play from: then the wall only charges. */
+    private readonly bool $isPortable;
+
+    /** @var array<string, float> milliamps that an output has to give already, by rail id */
+    private array $promised = [];
+
     public function __construct(private readonly Build $build)
     {
         $lines = $build->chosen();
@@ -84,6 +90,7 @@ final class SupplyTree
                 ];
             }
         }
+        $this->isPortable = array_filter($lines, static fn (Line $line): bool => $line->part->pack !== null && ! $line->part->livesFromOwnCell()) !== [];
         [$this->inCircles, $this->impossible] = $this->takeSettled();
         $this->unfed = $this->propose($lines);
         $this->feeds = $this->found;
@@ -179,12 +186,24 @@ final class SupplyTree
             }
             $rail = $this->giverFor($join->from, $join->output);
             $input = self::inputFor($load, $join->input);
+            $isLike = false;
+            if ($rail === null && $input !== null) {
+                // The part behind a join was swapped: another output that gives what is wanted takes the place of the one that is gone.
+                $rail = $this->likeFor($join->from, $input);
+                $isLike = true;
+            }
             if ($rail === null || $input === null) {
                 $impossible[] = $join;
             } elseif ($this->isFedBy($rail, $load->id)) {
                 $circles[] = $load;
             } else {
-                $feed = new Feed($load, $input, $rail, $join, 'settled by you');
+                $feed = new Feed(
+                    $load,
+                    $input,
+                    $rail,
+                    $join,
+                    $isLike ? "settled by you; there is no \"{$join->output}\" any more, this output gives what is wanted" : 'settled by you',
+                );
                 $this->found[$feed->key()] = $feed;
             }
         }
@@ -207,6 +226,18 @@ final class SupplyTree
     {
         foreach ($this->givers as $id => $giver) {
             if ($giver['line']->id === $lineId && ($output === '' || $giver['name'] === $output)) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    /** An output of this line whose volts lie in the window; null when there is none. */
+    private function likeFor(string $lineId, SupplyInput $input): ?string
+    {
+        foreach ($this->givers as $id => $giver) {
+            if ($giver['line']->id === $lineId && $giver['volts']->isKnown() && $input->volts->isKnown() && self::shortfall($input, $giver['volts']) <= 0.0) {
                 return $id;
             }
         }
@@ -242,6 +273,11 @@ final class SupplyTree
                     $unfed[$line->id] = $line;
                 } else {
                     $this->found[$key] = $feed;
+                    $this->promised[$feed->railId] = ($this->promised[$feed->railId] ?? 0.0) + self::peakMa(
+                        $feed->input,
+                        $this->givers[$feed->railId]['volts'],
+                        $line->quantity,
+                    );
                 }
             }
         }
@@ -268,6 +304,11 @@ final class SupplyTree
         $below = [];
         foreach ($this->alike() as $ids) {
             $giver = $this->givers[$ids[0]];
+            if ($this->isPortable && $giver['line']->part->poweredBy === PoweredBy::Mains
+                && $line->part->charger === null && $line->part->pack === null) {
+                // A supply that is only there when plugged in feeds nothing in play, and never stands in to look well.
+                continue;
+            }
             if ($giver['line']->part->livesFromOwnCell() && $giver['output'] === null) {
                 // Nobody solders to the cell of a phone.
                 continue;
@@ -280,16 +321,17 @@ final class SupplyTree
             $isPlugged = $rank === 0 && ! $giver['volts']->isKnown();
             $shortfalls = array_map(static fn (SupplyInput $input): float => $isPlugged ? 0.0 : self::shortfall($input, $giver['volts']), $inputs);
             $least = min($shortfalls);
-            if ($best !== null && [$least, $rank] > $best[0]) {
+            if ($best !== null && $least > $best[0][0]) {
                 continue;
             }
             foreach ($ids as $id) {
-                $place = [$least, $rank, $this->places[$id]];
+                $isTooMuch = $this->isTooMuch($id, $inputs[(int) array_search($least, $shortfalls, true)], $line) ? 1 : 0;
+                $place = [$least, $isTooMuch, $rank, $this->places[$id]];
                 if ($best !== null && $place > [...$best[0], $this->places[$best[1]]]) {
-                    break;
+                    continue;
                 }
                 if (! $this->isFedBy($id, $line->id, $below)) {
-                    $best = [[$least, $rank], $id, $inputs[(int) array_search($least, $shortfalls, true)]];
+                    $best = [[$least, $isTooMuch, $rank], $id, $inputs[(int) array_search($least, $shortfalls, true)]];
                     break;
                 }
             }
@@ -298,6 +340,50 @@ final class SupplyTree
         return $best === null
             ? null
             : new Feed($line, $best[2], $best[1], null, $best[0][0] === 0.0 ? 'its volts lie in the window' : 'the nearest rail there is');
+    }
+
+    /** Whether an output would have to give more than it can: a board's small pin does not carry an amplifier. */
+    private function isTooMuch(string $railId, SupplyInput $input, Line $line): bool
+    {
+        $giver = $this->givers[$railId];
+        $gives = $giver['output']?->continuousMa;
+        if ($gives === null || ! $gives->isKnown()) {
+            return false;
+        }
+        $peak = max($gives->least(), $giver['output']->peakMa->least ?? 0.0) * $giver['line']->quantity;
+
+        return ($this->promised[$railId] ?? 0.0) + self::peakMa($input, $giver['volts'], $line->quantity) > $peak;
+    }
+
+    private static function peakMa(SupplyInput $input, Figure $volts, int $quantity): float
+    {
+        $watts = max($input->peakWatts()->most ?? 0.0, $input->watts()->most ?? 0.0) * $quantity;
+
+        return $volts->isKnown() && $volts->least() > 0.0 ? $watts / $volts->least() * 1000 : 0.0;
+    }
+
+    /** Whether this feed comes from the wall alone, though there is a pack to play from. */
+    public function isFedByWallOnly(Feed $feed): bool
+    {
+        if (! $this->isPortable || $feed->line->part->charger !== null || $feed->line->part->livesFromOwnCell()) {
+            return false;
+        }
+        for ($steps = 0; $steps < self::MOST_MISSING; $steps++) {
+            $giver = $this->givers[$feed->railId]['line'];
+            if ($giver->part->pack !== null || $giver->part->charger !== null) {
+                return false;
+            }
+            if ($giver->part->poweredBy === PoweredBy::Mains) {
+                return true;
+            }
+            $above = $this->found[$giver->id] ?? null;
+            if ($above === null) {
+                return false;
+            }
+            $feed = $above;
+        }
+
+        return false;
     }
 
     /**
@@ -432,7 +518,7 @@ final class SupplyTree
         $load = $feed->line;
         $supply = $feed->input;
         $own = $supply->watts();
-        $passesOn = $feed->key() === $load->id && $load->part->outputs !== [] && ($load->part->pack === null || $load->part->livesFromOwnCell()) && $load->part->poweredBy === PoweredBy::ItsOwn;
+        $passesOn = $feed->key() === $load->id && $load->part->passesPowerOn();
         $missing = [];
         if ($load->part->isConverter() && ! $supply->drawMa->isKnown()) {
             // A converter's own idle draw is in its efficiency where it is not given apart.
@@ -464,7 +550,8 @@ final class SupplyTree
     private function withLinear(Output $output, string $fedBy): Output
     {
         $in = $this->givers[$fedBy]['volts'];
-        if ($output->topology !== Topology::Linear || $output->efficiency->isKnown() || ! $in->isKnown() || ! $output->volts->isKnown() || $in->least() <= 0.0) {
+        $isOpen = $output->topology === Topology::Linear && ! $output->efficiency->isKnown();
+        if (! $isOpen || ! $in->isKnown() || ! $output->volts->isKnown() || $in->least() <= 0.0) {
             return $output;
         }
         $share = static fn (float $out, float $volts): float => min(1.0, $out / $volts);
@@ -495,6 +582,7 @@ final class SupplyTree
             $watts->usual() / $efficiency->usual(),
             $watts->most() / $efficiency->least(),
             'W',
+            $watts->source->with($efficiency->source),
         );
     }
 

@@ -85,6 +85,14 @@ final readonly class Figure
         return new self($this->least * $factor, $this->usual * $factor, $this->most * $factor, $unit ?? $this->unit, $this->source, $this->on, $this->stated);
     }
 
+    /** The same figure, as sure as the less sure of the two. */
+    public function restingOn(self $other): self
+    {
+        return $this->isKnown() && $other->source->isPencil() && ! $this->source->isPencil()
+            ? new self($this->least, $this->usual, $this->most, $this->unit, $other->source, $this->on, $this->stated)
+            : $this;
+    }
+
     /** Adds two figures of one unit; unknown when either is. */
     public function plus(self $other): self
     {
@@ -97,7 +105,7 @@ final readonly class Figure
             $this->usual() + $other->usual(),
             $this->most() + $other->most(),
             $this->unit,
-            Source::WorkedOut,
+            $this->source->with($other->source),
         );
     }
 

@@ -17,4 +17,22 @@ enum Source: string
     /** Worked out from other figures, or set by the brief. */
     case WorkedOut = 'worked out';
     case Brief = 'brief';
+
+    /** What is worked out from two figures is no surer than the less sure of them: it stays in pencil. */
+    public function with(self $other): self
+    {
+        foreach ([self::Guess, self::Typical] as $pencil) {
+            if ($this === $pencil || $other === $pencil) {
+                return $pencil;
+            }
+        }
+
+        return self::WorkedOut;
+    }
+
+    /** Written in pencil: nobody looked at this very part. */
+    public function isPencil(): bool
+    {
+        return $this === self::Guess || $this === self::Typical;
+    }
 }

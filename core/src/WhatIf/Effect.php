@@ -35,8 +35,10 @@ final readonly class Effect
     /** @param  string  $lineId the line that is new or changed in `after` */
     public static function between(Appraisal $before, Appraisal $after, string $lineId): self
     {
-        $was = $before->keysOf(Verdict::Clash);
-        $is = $after->keysOf(Verdict::Clash);
+        [$clashed, $lacked] = [$before->keysOf(Verdict::Clash), $before->keysOf(Verdict::Missing)];
+        [$clashes, $lacks] = [$after->keysOf(Verdict::Clash), $after->keysOf(Verdict::Missing)];
+        $was = [...$clashed, ...$lacked];
+        $is = [...$clashes, ...$lacks];
         $concerning = $verdicts = [];
         foreach ($after->findings as $finding) {
             $verdicts[$finding->key()] = $finding->verdict;
@@ -44,7 +46,8 @@ final readonly class Effect
                 $concerning[] = $finding;
             }
         }
-        $newClashes = array_values(array_diff($is, $was));
+        // What was only missing and clashes now is new; what clashed and is only missing now is not.
+        $newClashes = [...array_values(array_diff($clashes, $clashed)), ...array_values(array_diff($lacks, $was))];
         $verdict = $newClashes !== [] ? Verdict::Clash : ($concerning === [] ? Verdict::Fits : $concerning[0]->verdict);
 
         return new self($verdict, $after->verdict, $after->vitals, array_values(array_diff($was, $is)), $newClashes, $concerning, $verdicts);

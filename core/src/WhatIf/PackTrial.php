@@ -18,7 +18,6 @@ use PocketPlot\Check\Power\ShortCircuit;
 use PocketPlot\Check\Power\SourceCurrent;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\RuleBook;
-use PocketPlot\Check\Verdict;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Part;
 
@@ -95,7 +94,7 @@ final readonly class PackTrial
         $clashes = [];
         foreach ($rules as $rule) {
             foreach (RuleBook::askOne(new $rule, $facts) as $finding) {
-                if ($finding->verdict === Verdict::Clash) {
+                if ($finding->verdict->isFault()) {
                     $clashes[$finding->key()] = $finding;
                 }
             }

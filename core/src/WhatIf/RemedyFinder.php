@@ -49,7 +49,8 @@ final class RemedyFinder
 
     private function helps(Appraisal $before, Finding $finding, Effect $effect): bool
     {
-        if ($effect->newClashes !== [] || $effect->vitals->unmeasured > $before->vitals->unmeasured) {
+        $losesHours = $before->vitals->runTime->isKnown() && ! $effect->vitals->runTime->isKnown();
+        if ($effect->newClashes !== [] || $losesHours || $effect->vitals->unmeasured > $before->vitals->unmeasured) {
             return false;
         }
         $now = $effect->verdicts[$finding->key()] ?? null;

@@ -39,7 +39,7 @@ describe(StackHeight::id(), function () use ($size, $box, $drawn): void {
         // 30 mm of the brief less two walls of 2 mm: 26 mm.
         'holds a drawn body against the brief' => [['box' => $drawn(), 'panel' => $panel, 'board' => $board(85, 20)], ['largestMm' => ['lengthMm' => 120, 'widthMm' => 70, 'heightMm' => 30]], ['clash box']],
         'says nothing of a drawn body without a limit' => [['box' => $drawn(), 'panel' => $panel, 'board' => $board(85, 40)], [], []],
-        'does not know an unknown size' => [['box' => $box(), 'panel' => $panel, 'board' => $board(null, 12)], [], ['unmeasured board']],
+        'needs no more than the height' => [['box' => $box(), 'panel' => $panel, 'board' => $board(null, 12)], [], ['fits box']],
         'does not know an unknown depth' => [['box' => $box(['cavityHeightMm' => null]), 'panel' => $panel], [], ['unmeasured box']],
     ]);
 });
@@ -116,7 +116,7 @@ describe(FieldShadow::id(), function () use ($size, $box): void {
     })->with([
         'accepts plastic' => [['box' => $box([], $size(110, 60, 30, 'plastic')), 'coil' => $coil], ['fits coil']],
         'flags a coil behind metal' => [['box' => $box(['fieldWindow' => 'no'], $size(110, 60, 30, 'metal')), 'coil' => $coil], ['clash coil']],
-        'says tight where a part is not metal' => [['box' => $box(['fieldWindow' => 'yes'], $size(110, 60, 30, 'metal')), 'coil' => $coil], ['tight coil']],
+        'accepts a part that is not metal' => [['box' => $box(['fieldWindow' => 'yes'], $size(110, 60, 30, 'metal')), 'coil' => $coil], ['fits coil']],
         'flags radio that something talks to' => [['box' => $box(['fieldWindow' => 'no'], $size(110, 60, 30, 'metal')), 'board' => $board, 'pad' => $pad], ['clash board']],
         'says nothing of radio nobody talks to' => [['box' => $box(['fieldWindow' => 'no'], $size(110, 60, 30, 'metal')), 'board' => $board], []],
         'does not know an unknown body' => [['box' => $box(), 'coil' => $coil], ['unmeasured box']],
@@ -216,7 +216,7 @@ describe(CableRoom::id(), function () use ($size, $box): void {
 $warm = static fn (float $watts, array $body = [], array $more = []): array => [
     'box' => ['role' => 'case', 'facets' => ['size' => ['lengthMm' => 150, 'widthMm' => 80, 'heightMm' => 30], 'body' => ['ventMm2' => 0, ...$body]]],
     'pack' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 3, 'cellFullV' => 4.2, 'cellNominalV' => 3.6, 'cellEmptyV' => 3.0]]],
-    'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(8, 14), 'drawMa' => Make::band(10, $watts / 12 * 1000), 'drawAtV' => 12, 'peakMa' => 100], 'heat' => ['watts' => Make::band(0.1, $watts), 'limitC' => 80, 'riseKPerW' => 4, 'riseFanKPerW' => 2]]],
+    'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(8, 14), 'drawMa' => Make::band(10, $watts / 12 * 1000, $watts / 12 * 1000), 'drawAtV' => 12, 'peakMa' => 100], 'heat' => ['watts' => Make::band(0.1, $watts), 'limitC' => 80, 'riseKPerW' => 4, 'riseFanKPerW' => 2]]],
     ...$more,
 ];
 $fan = ['fan' => ['role' => 'cooling', 'facets' => ['cooling' => ['fan' => true, 'ventMm2' => 1000]]]];

@@ -23,7 +23,7 @@ describe(VideoMode::id(), function () use ($mode, $board, $panel): void {
         'says tight when the display scales' => [['board' => $board(['modes' => [$mode(640, 480)], 'ownModes' => 'no']), 'panel' => $panel(['modes' => [$mode(640, 480)]])], ['tight panel']],
         'flags nothing in common' => [['board' => $board(['modes' => [$mode(640, 480)], 'ownModes' => 'no']), 'panel' => $panel(['modes' => [$mode(1280, 720)]])], ['clash panel']],
         'says nothing of panels that are driven pixel by pixel' => [['board' => $board([], 'dsi'), 'panel' => $panel([], 'dsi')], []],
-        'does not know a board without formats' => [['board' => $board([]), 'panel' => $panel()], ['unmeasured board']],
+        'accepts a board without formats' => [['board' => $board([]), 'panel' => $panel()], ['fits panel']],
         'does not know whether a line can be set' => [['board' => $board(['modes' => [$mode(640, 480)]]), 'panel' => $panel()], ['unmeasured board']],
         'does not know what the display takes' => [['board' => $board(['modes' => [$mode(640, 480)], 'ownModes' => 'no']), 'panel' => $panel()], ['unmeasured panel']],
     ]);
@@ -53,10 +53,10 @@ describe(FirstStart::id(), function () use ($board, $panel): void {
         expect(Make::verdicts(FirstStart::class, Make::build($lines, $brief)))->toBe($expected);
     })->with([
         'accepts a display that shows it' => [['board' => $board(['firstStart' => ['hdmi']]), 'panel' => $panel()], [], ['fits board']],
-        'says tight when another screen is needed' => [['board' => $board(['firstStart' => ['hdmi']], 'dsi'), 'panel' => $panel([], 'dsi')], [], ['tight board']],
+        'misses another screen for the first start' => [['board' => $board(['firstStart' => ['hdmi']], 'dsi'), 'panel' => $panel([], 'dsi')], [], ['missing board']],
         'accepts a spare screen on the bench' => [['board' => $board(['firstStart' => ['hdmi']], 'dsi'), 'panel' => $panel([], 'dsi')], ['tools' => ['spare screen']], ['fits board']],
         'accepts a spare screen on the list' => [['board' => $board(['firstStart' => ['hdmi']], 'dsi'), 'panel' => $panel([], 'dsi'), 'spare' => ['role' => 'tool', 'part' => ['serves' => ['spare screen']]]], [], ['fits board']],
-        'does not know an unknown first start' => [['board' => $board([]), 'panel' => $panel()], [], ['unmeasured board']],
+        'accepts an unknown first start' => [['board' => $board([]), 'panel' => $panel()], [], ['fits board']],
         'says nothing without a display' => [['board' => $board([])], [], []],
     ]);
 });
@@ -85,7 +85,7 @@ describe(Ribbon::id(), function () use ($board, $panel): void {
         'flags contacts that face the wrong way' => [$lines($end(15, 1.0, 'top'), $end(15)), ['clash panel']],
         'accepts a ribbon that turns the side' => [$lines($end(15, 1.0, 'top'), $end(15), ['lead' => $lead('opposite')]), ['fits panel']],
         'flags a ribbon that does not' => [$lines($end(15, 1.0, 'top'), $end(15), ['lead' => $lead('same')]), ['clash panel']],
-        'does not know an unknown pitch' => [$lines($end(15, null), $end(15)), ['unmeasured board']],
+        'accepts an unknown pitch' => [$lines($end(15, null), $end(15)), ['fits panel']],
         'does not know an unknown side' => [$lines($end(15), $end(15, 1.0, '')), ['unmeasured panel']],
         'does not know an unmarked ribbon' => [$lines($end(15), $end(15), ['lead' => $lead('')]), ['unmeasured lead']],
         'says nothing of other leads' => [['board' => $board([]), 'panel' => $panel()], []],

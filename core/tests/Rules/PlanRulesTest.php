@@ -51,7 +51,7 @@ describe(SafeShutdown::id(), function () use ($board): void {
         'accepts notice enough' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(60)], ['fits board']],
         'says tight within five seconds' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(23)], ['tight board']],
         'flags notice that comes too late' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(10)], ['clash board']],
-        'says tight when nothing gives a low-battery warning' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack], ['tight board']],
+        'misses a low-battery warning' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack], ['missing board']],
         'says nothing of a build without a pack' => [['board' => $board(['needsShutdown' => 'yes'])], []],
         'does not know an unknown board' => [['board' => $board([]), 'pack' => $pack], ['unmeasured board']],
         'does not know unknown notice' => [['board' => $board(['needsShutdown' => 'yes', 'shutdownSeconds' => 20]), 'pack' => $pack, 'gauge' => $gauge(null)], ['unmeasured gauge']],
@@ -77,7 +77,7 @@ describe(Tools::id(), function (): void {
     })->with([
         'accepts a bench that has them' => [['part' => $part], ['tools' => ['multimeter', 'soldering iron']], ['fits part']],
         'accepts one that is on the list' => [['part' => $part, 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]], ['tools' => ['multimeter']], ['fits part']],
-        'says tight of a missing one' => [['part' => $part], ['tools' => ['multimeter']], ['tight part']],
+        'misses a tool' => [['part' => $part], ['tools' => ['multimeter']], ['missing part']],
         'does not know a bench nobody described' => [['part' => $part], [], ['unmeasured part']],
         'says nothing when no tool is wanted' => [['part' => ['role' => 'board']], [], []],
     ]);
@@ -134,8 +134,8 @@ describe(KitGaps::id(), function (): void {
         expect(Make::verdicts(KitGaps::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts a list that fills the gaps' => [['kit' => $kit, 'card' => ['role' => 'storage'], 'cell' => ['role' => 'cells']], ['fits kit']],
-        'flags each gap' => [['kit' => $kit], ['clash kit', 'clash kit']],
-        'flags the one that is left' => [['kit' => $kit, 'card' => ['role' => 'storage']], ['clash kit']],
+        'misses: each gap' => [['kit' => $kit], ['missing kit', 'missing kit']],
+        'misses: the one that is left' => [['kit' => $kit, 'card' => ['role' => 'storage']], ['missing kit']],
         'says nothing of builds without a kit' => [['card' => ['role' => 'storage']], []],
     ]);
 });

@@ -20,11 +20,17 @@ describe(SupplyWindow::id(), function () use ($pack): void {
         'accepts a window with volts to spare' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9, 16)]], ['fits panel']],
         'accepts exactly the wanted margin' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9.9, 14.7)]], ['fits panel']],
         'says nothing of parts without a supply' => [['pack' => $pack, 'screws' => ['role' => 'fastener']], []],
-        'says tight within the margin' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9.95, 16)]], ['tight panel']],
-        'says tight at the very bound' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9, 14.6)]], ['tight panel']],
+        'accepts the volts of the full pack as a bound' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9, 14.6)]], ['fits panel']],
+        // One cell at 2.75 V has given nearly all it holds.
+        'accepts a window that ends the play with the last of the charge' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(11, 16)]], ['fits panel']],
+        'says tight when a fifth of the charge lies below it' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(12.7, 16)]], ['tight panel']],
         'flags a full pack above the window' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(9, 13)]], ['clash panel']],
-        'flags an empty pack below the window' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(11, 16)]], ['clash panel']],
-        'flags a load with no rail at all' => [['panel' => ['role' => 'display', 'facets' => Make::load(9, 13)]], ['clash panel']],
+        'flags a pack much of whose charge lies below the window' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(13.2, 16)]], ['clash panel']],
+        'misses what feeds a load with no rail at all' => [['panel' => ['role' => 'display', 'facets' => Make::load(9, 13)]], ['missing panel']],
+        // Sold for 12 V: 5 % about it fit, the rest of what may be borne is not known, and twice that breaks it.
+        'accepts one voltage where the rail keeps to it' => [['pack' => $pack, 'twelve' => ['role' => 'regulator', 'facets' => Make::converter(6, 30, 12, 3000)], 'panel' => ['role' => 'display', 'facets' => [...Make::load(11, 13), 'supply' => [...Make::load(11, 13)['supply'], 'volts' => 12]]]], ['fits twelve', 'fits panel']],
+        'does not know whether one voltage bears a pack about it' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => [...Make::load(11, 13), 'supply' => [...Make::load(11, 13)['supply'], 'volts' => 12]]]], ['unmeasured panel']],
+        'flags one voltage far from the rail' => [['pack' => $pack, 'panel' => ['role' => 'display', 'facets' => [...Make::load(11, 13), 'supply' => [...Make::load(11, 13)['supply'], 'volts' => 5]]]], ['clash panel']],
         'is mended by a converter between them' => [[
             'pack' => $pack, 'panel' => ['role' => 'display', 'facets' => Make::load(11, 13)], 'tide' => ['role' => 'regulator', 'facets' => Make::converter(6, 30, 12, 3000)],
         ], ['fits tide', 'fits panel']],
@@ -75,9 +81,10 @@ describe(RailCurrent::id(), function () use ($pack): void {
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(RailCurrent::class, Make::build($lines)))->toBe($expected);
     })->with([
-        // The converter gives 1000 mA; four fifths of it are 800 mA.
-        'accepts up to four fifths' => [['pack' => $pack, 'five' => $five, 'board' => $board(800)], ['fits five']],
-        'says tight above four fifths' => [['pack' => $pack, 'five' => $five, 'board' => $board(801)], ['tight five']],
+        // The converter gives 1000 mA; all peaks at once may take 930 of them, ordinary play 800.
+        'accepts peaks up to the wanted share' => [['pack' => $pack, 'five' => $five, 'board' => $board(930)], ['fits five']],
+        'says tight above' => [['pack' => $pack, 'five' => $five, 'board' => $board(931)], ['tight five']],
+        'says tight of ordinary play above four fifths' => [['pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => Make::load(4.5, 5.5, 100, 801, 900, 5)]], ['tight five']],
         'flags more than the rating' => [['pack' => $pack, 'five' => $five, 'board' => $board(1001)], ['clash five']],
         'counts quantities' => [['pack' => $pack, 'five' => $five, 'board' => [...$board(400), 'line' => ['quantity' => 3]]], ['clash five']],
         'flags a peak that is too high, though the rest is not' => [[
@@ -113,25 +120,25 @@ describe(RunTimeWanted::id(), function (): void {
     it('answers', function (float $wanted, array $expected) use ($lines): void {
         expect(Make::verdicts(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => $wanted])))->toBe($expected);
     })->with([
-        // Flat out at its worst about 3.7 h, everyday about 8.1 h.
-        'accepts what even heavy play reaches' => [3.6, ['fits pack']],
-        'says tight when only usual play reaches it' => [7.9, ['tight pack']],
+        // Everyday about 8.2 h; 3 % to both sides of the wish count as only just.
+        'accepts what ordinary play surely reaches' => [7.8, ['fits pack']],
+        'says tight when it only just does' => [8.1, ['tight pack']],
         'says tight when usual play misses it by less than cells differ' => [8.3, ['tight pack']],
         'flags what usual play does not reach' => [8.6, ['clash pack']],
         'says nothing when nothing is wanted' => [0, []],
     ]);
 
     it('holds under a condition while a figure is only assumed', function () use ($lines): void {
-        unset($lines['pack']['facets']['pack']['internalResistanceMohm']);
+        unset($lines['pack']['facets']['pack']['cutOffV']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 2]));
-        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says())->toContain('internal resistance')
-            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()), 'figure'))->toContain('pack.internalResistanceMohm');
+        expect($finding->verdict)->toBe(Verdict::Tight)->and($finding->says())->toContain('cut-off')
+            ->and(array_column(array_map(static fn ($remedy): array => $remedy->toArray(), $finding->remedies()), 'figure'))->toContain('pack.cutOffV');
     });
 
     it('goes by the ways of playing that the builder named', function () use ($lines): void {
         $verdict = static fn (array $profiles): array => Make::verdicts(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 7], ['profiles' => $profiles]));
         expect($verdict([['name' => 'Slow', 'idle' => 0.7, 'usual' => 0.3]]))->toBe(['fits pack'])
-            ->and($verdict([['name' => 'Slow', 'idle' => 0.7, 'usual' => 0.3], ['name' => 'Wild', 'usual' => 0, 'heavy' => 1]]))->toBe(['tight pack'])
+            ->and($verdict([['name' => 'Slow', 'idle' => 0.7, 'usual' => 0.3], ['name' => 'Wild', 'usual' => 0, 'heavy' => 1]]))->toBe(['fits pack'])
             ->and($verdict([['name' => 'Wild', 'usual' => 0, 'heavy' => 1]]))->toBe(['clash pack']);
     });
 
@@ -157,9 +164,9 @@ describe(ChargerMatch::id(), function () use ($pack): void {
         expect(Make::verdicts(ChargerMatch::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts the right charger with its source' => [['pack' => $pack, 'charger' => $charger(), 'sun' => $sun(21)], ['fits charger']],
-        'says tight when nothing feeds the charger' => [['pack' => $pack, 'charger' => $charger()], ['tight charger']],
+        'misses what feeds the charger' => [['pack' => $pack, 'charger' => $charger()], ['missing charger']],
         'says nothing of alkaline cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 4]]]], []],
-        'flags a pack without any charger' => [['pack' => $pack], ['clash pack']],
+        'misses: a pack without any charger' => [['pack' => $pack], ['missing pack']],
         'flags the wrong chemistry' => [['pack' => $pack, 'charger' => $charger(['chemistries' => ['Li-ion']])], ['clash charger']],
         'flags the wrong cell count' => [['pack' => $pack, 'charger' => $charger(['seriesLeast' => 1, 'seriesMost' => 3])], ['clash charger']],
         'flags a source above the charger\'s input' => [['pack' => $pack, 'charger' => $charger(), 'sun' => $sun(43)], ['clash charger']],
@@ -176,10 +183,10 @@ describe(CellProtection::id(), function (): void {
         'accepts a board that guards this pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')], 'guard' => $guard], ['fits pack']],
         'accepts a board although the pack is doubtful' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'unknown')], 'guard' => $guard], ['fits pack']],
         'says nothing of cells that cannot burn so' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'NiMH', 'series' => 4, 'protection' => 'none']]]], []],
-        'flags a bare pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')]], ['clash pack']],
-        'flags a board for another cell count' => [[
+        'misses: a bare pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')]], ['missing pack']],
+        'misses: a board for another cell count' => [[
             'pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'none')], 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 2]]],
-        ], ['clash pack']],
+        ], ['missing pack']],
         'does not know a doubtful pack' => [['pack' => ['role' => 'cells', 'facets' => Make::ironPack(10000, 'unknown')]], ['unmeasured pack']],
     ]);
 });

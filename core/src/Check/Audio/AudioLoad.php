@@ -115,7 +115,7 @@ final class AudioLoad extends PairRule
             $this->row(
                 "{$ampLine->name()} bears at least",
                 $leastOhm,
-            ), $this->row('Watts into each', Figure::exactly($watts, 'W')), $this->row("{$line->name()} bears", $speakerWatts),
+            ), $this->row('Watts into each', Figure::exactly($watts, 'W', $ampWatts->source->with($speakerWatts->source))), $this->row("{$line->name()} bears", $speakerWatts),
         ], 'ohms against the least, watts against what it bears', [
             $this->swap($line, 'Take another loudspeaker'),
             $this->swap($ampLine, 'Take another amplifier'),

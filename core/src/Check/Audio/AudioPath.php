@@ -119,33 +119,19 @@ final class AudioPath extends WholeRule
             array_filter($amp->part->sockets, static fn (Socket $socket): bool => $socket->takes() && in_array($socket->carries, self::SIGNALS, true)),
         );
         $wantsPins = isset($amp->part->pinNeeds?->wants['i2s']) || isset($amp->part->pinNeeds?->wants['audio']);
-        // Loudspeakers inside a monitor hear what comes with the picture.
-        if ($takes === [] && $amp->part->panel !== null && array_filter($amp->part->sockets, static fn (Socket $socket): bool => $socket->carries === 'hdmi' && $socket->takes()) !== []) {
-            return $this->answer(Verdict::Fits, [$amp, $board], fn (): Words => new Words(
-                "{$amp->name()} hears {$board->name()} with the picture.", [$this->text('Way', 'hdmi')], 'sound comes with the picture',
-            ));
+        if ($takes === [] && self::isMonitor($amp)) {
+            return $this->answer(
+                Verdict::Fits,
+                [$amp, $board],
+                fn (): Words => new Words("{$amp->name()} hears {$board->name()} with the picture.", [$this->text('Way', 'hdmi')], 'sound comes with the picture'),
+            );
         }
         if ($takes === [] && ! $wantsPins) {
             return $this->unmeasured($amp, 'sockets.audio', [$board]);
         }
-        if ($wantsPins) {
-            $by = isset($amp->part->pinNeeds?->wants['i2s']) ? 'i2s' : 'audio';
-            $hosts = array_values(
-                array_filter(
-                    $facts->with('pins'),
-                    static fn (Line $line): bool => array_filter(
-                        $line->part->pins->does ?? [],
-                        static fn (array $does): bool => in_array($by, $does, true),
-                    ) !== [],
-                ),
-            );
-            if ($hosts !== []) {
-                return $this->answer(
-                    Verdict::Fits,
-                    [$amp, $hosts[0]],
-                    fn (): Words => new Words("{$amp->name()} hears {$hosts[0]->name()} over its {$by} pins.", [$this->text('Way', "{$by} pins")], 'by pins'),
-                );
-            }
+        $byPins = $wantsPins ? $this->byPins($amp, $facts) : null;
+        if ($byPins !== null) {
+            return $byPins;
         }
         $working = [$this->text("{$amp->name()} takes", implode(', ', array_map(static fn (Socket $s): string => "{$s->carries} at {$s->connector}", $takes)))];
         $near = null;
@@ -186,5 +172,40 @@ final class AudioPath extends WholeRule
         }
 
         return null;
+    }
+
+    private function byPins(Line $amp, Facts $facts): ?Finding
+    {
+        $by = isset($amp->part->pinNeeds?->wants['i2s']) ? 'i2s' : 'audio';
+        $hosts = array_values(
+            array_filter(
+                $facts->with('pins'),
+                static fn (Line $line): bool => array_filter(
+                    $line->part->pins->does ?? [],
+                    static fn (array $does): bool => in_array($by, $does, true),
+                ) !== [],
+            ),
+        );
+        if ($hosts !== []) {
+            return $this->answer(
+                Verdict::Fits,
+                [$amp, $hosts[0]],
+                fn (): Words => new Words("{$amp->name()} hears {$hosts[0]->name()} over its {$by} pins.", [$this->text('Way', "{$by} pins")], 'by pins'),
+            );
+        }
+
+        return null;
+    }
+
+    /** Its loudspeakers hear what comes with the picture. */
+    private static function isMonitor(Line $line): bool
+    {
+        foreach ($line->part->panel === null ? [] : $line->part->sockets as $socket) {
+            if ($socket->carries === 'hdmi' && $socket->takes()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -27,7 +27,10 @@ final class Hum extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $board = $facts->board();
-        $hears = array_filter($line->part->sockets, static fn (Socket $socket): bool => $socket->carries === 'analogue-audio' && $socket->takes() && $socket->connector === 'jack-3.5');
+        $hears = array_filter(
+            $line->part->sockets,
+            static fn (Socket $socket): bool => $socket->carries === 'analogue-audio' && $socket->takes() && $socket->connector === 'jack-3.5',
+        );
         if ($board === null || $board->id === $line->id || $hears === []) {
             return;
         }

@@ -119,7 +119,10 @@ final class Fasteners extends WholeRule
                 Verdict::Clash,
                 sprintf('%s reaches only %s mm into the %s; %s mm hold.', $line->name(), self::n($grip), $post->holdsBy, self::n($needs)),
             ],
-            $hasHead && $screw->headHighMm->most() > $post->headHighMm->least() => [Verdict::Tight, "The head of {$line->name()} stands proud of {$bodyLine->name()}."],
+            $hasHead && $screw->headHighMm->most() > $post->headHighMm->least() => [
+                Verdict::Tight,
+                "The head of {$line->name()} stands proud of {$bodyLine->name()}.",
+            ],
             $screw->into !== '' && $screw->into !== $post->holdsBy => [
                 Verdict::Tight,
                 "{$line->name()} was made for a {$screw->into}; here it goes into a {$post->holdsBy}.",
@@ -137,21 +140,29 @@ final class Fasteners extends WholeRule
                 'mm',
                 'datasheet',
             ),
-            ...(! $hasHead ? [] : [new WorkingLine(
+            ...($hasHead ? self::heads($screw, $post) : []),
+        ], 'clamped + grip ≤ length ≤ clamped + depth', [
+            $this->swap($line, 'Take a screw of another length or head'),
+            Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.'),
+        ]), $about);
+    }
+
+    /** @return list<WorkingLine> */
+    private static function heads(Fastener $screw, Post $post): array
+    {
+        return [
+            new WorkingLine(
                 'Head',
                 self::n($screw->headAcrossMm->most()).' across, '.self::n($screw->headHighMm->most()).' high',
                 'mm',
                 $screw->headAcrossMm->source->value,
             ),
-                new WorkingLine(
-                    'Room for it',
-                    self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high',
-                    'mm',
-                    $post->headAcrossMm->source->value,
-                )]),
-        ], 'clamped + grip ≤ length ≤ clamped + depth', [
-            $this->swap($line, 'Take a screw of another length or head'),
-            Remedy::byHand('A washer shortens, a file flattens; finger-tight, then a quarter turn.'),
-        ]), $about);
+            new WorkingLine(
+                'Room for it',
+                self::n($post->headAcrossMm->least()).' across, '.self::n($post->headHighMm->least()).' high',
+                'mm',
+                $post->headAcrossMm->source->value,
+            ),
+        ];
     }
 }

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Body;
+use PocketPlot\Part\Door;
 use PocketPlot\Part\YesNo;
 
 final class FieldShadow extends LineRule
@@ -43,17 +46,9 @@ final class FieldShadow extends LineRule
             return;
         }
         $what = $coil ? 'charging coil' : 'radio';
-        $door = null;
-        foreach ($body->doors as $one) {
-            $door = $one->name === $line->place ? $one : $door;
-        }
-        if ($door !== null && $door->material === 'metal') {
-            yield $this->answer(Verdict::Clash, [$line, $bodyLine], fn (): Words => new Words(
-                "The {$what} of {$line->name()} lies behind the {$door->name}, which is metal: it does not get through".($coil ? ', and the metal gets hot.' : '.'),
-                [$this->text($door->name, $door->material), $this->text($line->name(), $what)],
-                'metal blocks fields',
-                [$this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'), Remedy::byHand('Take a door that is not metal, or lay it behind another wall.')],
-            ));
+        $door = $this->doorOf($line, $body);
+        if ($door?->material === 'metal') {
+            yield $this->behind($line, $bodyLine, $door, $what, $coil);
 
             return;
         }
@@ -93,5 +88,35 @@ final class FieldShadow extends LineRule
                     ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')]),
                 ],
             ));
+    }
+
+    private function doorOf(Line $line, Body $body): ?Door
+    {
+        foreach ($body->doors as $one) {
+            if ($one->name === $line->place) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    private function behind(Line $line, Line $bodyLine, Door $door, string $what, bool $coil): Finding
+    {
+        $says = "The {$what} of {$line->name()} lies behind the {$door->name}, which is metal: it does not get through".($coil ? ', and the metal gets hot.' : '.');
+
+        return $this->answer(
+            Verdict::Clash,
+            [$line, $bodyLine],
+            fn (): Words => new Words(
+                $says,
+                [$this->text($door->name, $door->material), $this->text($line->name(), $what)],
+                'metal blocks fields',
+                [
+                    $this->swap($line, $coil ? 'Charge through a lead' : 'Take one with a lead'),
+                    Remedy::byHand('Take a door that is not metal, or lay it behind another wall.'),
+                ],
+            ),
+        );
     }
 }

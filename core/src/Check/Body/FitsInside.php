@@ -83,7 +83,13 @@ final class FitsInside extends WholeRule
                 yield $this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $line->place), [$line], [], "zone/{$line->id}");
                 $zone = null;
             }
-            $finding = $this->onePart($line, $bodyLine, $zone ?? $cavity, $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}", $zone === null ? null : $facts->margin('zone-mm'));
+            $finding = $this->onePart(
+                $line,
+                $bodyLine,
+                $zone ?? $cavity,
+                $zone === null ? $bodyLine->name() : "the {$line->place} of {$bodyLine->name()}",
+                $zone === null ? null : $facts->margin('zone-mm'),
+            );
             if ($finding !== null) {
                 yield $finding;
             }

@@ -18,7 +18,11 @@ final class Spacers extends LineRule
 {
     public static function meta(): Meta
     {
-        return new Meta('body.spacers', 'Spring pins reach the board over them and are pressed as far as they want to be.', ['pogo']);
+        return new Meta(
+            'body.spacers',
+            'Spring pins reach the board over them and are pressed as far as they want to be.',
+            ['pogo.freeMm', 'pogo.pressMm', 'pogo.spacerMm'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -46,10 +50,20 @@ final class Spacers extends LineRule
         yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$line], fn (): Words => new Words(
             match (true) {
                 $fits => "The spring pins of {$line->name()} are pressed by ".self::n($pressed).' mm.',
-                $pressed < 0.0 => sprintf('The spring pins of %s hang %s mm short of the board: its spacers are %s high.', $line->name(), self::n(-$pressed), $pogo->spacerMm->says()),
+                $pressed < 0.0 => sprintf(
+                    'The spring pins of %s hang %s mm short of the board: its spacers are %s high.',
+                    $line->name(),
+                    self::n(-$pressed),
+                    $pogo->spacerMm->says(),
+                ),
                 default => sprintf('The spring pins of %s are pressed by %s mm; they want %s.', $line->name(), self::n($pressed), $pogo->pressMm->says()),
             },
-            [$this->row('Pins, not pressed', $pogo->freeMm), $this->row('Spacers', $pogo->spacerMm), $this->row('To be pressed by', $pogo->pressMm), $this->row('Spacers wanted', Figure::band($from, ($from + $to) / 2, $to, 'mm'))],
+            [
+                $this->row('Pins, not pressed', $pogo->freeMm),
+                $this->row('Spacers', $pogo->spacerMm),
+                $this->row('To be pressed by', $pogo->pressMm),
+                $this->row('Spacers wanted', Figure::band($from, ($from + $to) / 2, $to, 'mm')),
+            ],
             'length less spacers against the wanted press',
             [Remedy::byHand(sprintf('Take spacers of %s to %s mm.', self::n($from), self::n($to)))],
         ));

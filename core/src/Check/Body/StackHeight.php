@@ -11,11 +11,13 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Columns;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Zone;
+use PocketPlot\Quantity\Figure;
 
 final class StackHeight extends WholeRule
 {
@@ -120,23 +122,11 @@ final class StackHeight extends WholeRule
         $gaps = max(0, count($layers) - 1) * $facts->margin('layer-mm');
         $working[] = $this->count('Between the layers', $gaps, 'mm');
         $height += $gaps;
-        if ($zone !== null && ! $zone->isKnown()) {
-            return [$this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $name), $lines, $working, $name), INF];
+        $found = $this->room($name, $zone, $lines, $bodyLine, $body, $working, $facts);
+        if ($found instanceof Finding) {
+            return [$found, INF];
         }
-        if ($zone !== null) {
-            $room = $zone->least();
-            $label = "{$name}, depth";
-        } elseif ($body->drawn) {
-            if (! $body->wallMm->isKnown()) {
-                return [$this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}"), INF];
-            }
-            $own = $bodyLine->part->size->heightMm;
-            $room = ($own->isKnown() ? $own->least() : min($facts->brief()->largestMm ?? [INF])) - 2 * $body->wallMm->most();
-            $label = $own->isKnown() ? "{$bodyLine->name()}, thickness less two walls" : 'The brief\'s thickness less two walls';
-        } else {
-            $room = $body->cavity()->sidesMm()[2] ?? $body->cavityHeightMm->least();
-            $label = "{$bodyLine->name()}, depth inside";
-        }
+        [$room, $label] = $found;
         $working[] = $this->count($label, $room, 'mm');
         $spare = $room - $height;
 
@@ -153,5 +143,33 @@ final class StackHeight extends WholeRule
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),
             ]), $name), $spare];
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @param  list<WorkingLine>  $working
+     * @return Finding|array{float, string} millimetres, and what they are; or what has to be found out first
+     */
+    private function room(string $name, ?Figure $zone, array $lines, Line $bodyLine, Body $body, array $working, Facts $facts): Finding|array
+    {
+        if ($zone !== null && ! $zone->isKnown()) {
+            return $this->unmeasured($bodyLine, FigureRef::of('body', 'zone', $name), $lines, $working, $name);
+        }
+        if ($zone !== null) {
+            $room = $zone->least();
+            $label = "{$name}, depth";
+        } elseif ($body->drawn) {
+            if (! $body->wallMm->isKnown()) {
+                return $this->unmeasured($bodyLine, 'body.wall', $lines, $working, "stack/{$name}");
+            }
+            $own = $bodyLine->part->size->heightMm;
+            $room = ($own->isKnown() ? $own->least() : min($facts->brief()->largestMm ?? [INF])) - 2 * $body->wallMm->most();
+            $label = $own->isKnown() ? "{$bodyLine->name()}, thickness less two walls" : 'The brief\'s thickness less two walls';
+        } else {
+            $room = $body->cavity()->sidesMm()[2] ?? $body->cavityHeightMm->least();
+            $label = "{$bodyLine->name()}, depth inside";
+        }
+
+        return [$room, $label];
     }
 }

@@ -21,7 +21,11 @@ final class Tipping extends LineRule
 
     public static function meta(): Meta
     {
-        return new Meta('body.tipping', 'A clamshell stands: its lid, leaned back as far as it goes, weighs less about the rear feet than its base.', ['stand']);
+        return new Meta(
+            'body.tipping',
+            'A clamshell stands: its lid, leaned back as far as it goes, weighs less about the rear feet than its base.',
+            ['stand.lidMassG', 'stand.lidCentreMm', 'stand.stopsDeg', 'stand.baseMassG', 'stand.baseCentreMm', 'stand.feetMm'],
+        );
     }
 
     protected function lines(Facts $facts): iterable
@@ -52,7 +56,12 @@ final class Tipping extends LineRule
         $verdict = $times < 1.0 ? Verdict::Clash : ($times < self::WANTED ? Verdict::Tight : Verdict::Fits);
         yield $this->answer($verdict, [$line], fn (): Words => new Words(
             $times < 1.0
-                ? sprintf('%s falls back once its lid leans more than about %s degrees; it stops at %s.', $line->name(), self::n(round($falls)), $stand->stopsDeg->says())
+                ? sprintf(
+                    '%s falls back once its lid leans more than about %s degrees; it stops at %s.',
+                    $line->name(),
+                    self::n(round($falls)),
+                    $stand->stopsDeg->says(),
+                )
                 : "{$line->name()} stands with its lid leaned back as far as it goes.",
             [
                 $this->row('Lid with all that is in it', $stand->lidMassG),

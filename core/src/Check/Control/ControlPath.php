@@ -91,13 +91,20 @@ final class ControlPath extends LineRule
             ]));
     }
 
+    /** A controller board, an old handheld's own, or a pad's board: what a membrane can be pressed onto. */
+    private static function hasContacts(Controls $controls): bool
+    {
+        return $controls->boardName !== '' || in_array('own', $controls->speaks, true)
+            || ($controls->players > 0 && $controls->padMode === PadMode::Pad);
+    }
+
     /** @return array{Line|Finding|null, string} who listens, or that nobody knows; and what to say of it */
     private function way(string $way, Line $line, Controls $controls, Line $board, Facts $facts): array
     {
         $hears = static fn (Line $other): bool => $other->id !== $line->id;
         if ($way === 'usb') {
             foreach ($facts->with('sockets') as $other) {
-                foreach ($hears($other) ? $other->part->sockets : [] as $socket) {
+                foreach ($hears($other) && $other->part->hostsUsb() ? $other->part->sockets : [] as $socket) {
                     if ($socket->carries === 'usb' && $socket->gives()) {
                         return [$other, 'no solder; a few milliseconds of lag'];
                     }
@@ -117,7 +124,7 @@ final class ControlPath extends LineRule
         if ($way === 'membrane') {
             foreach ($facts->with('controls') as $other) {
                 $mates = $other->part->controls;
-                if ($hears($other) && $mates !== null && ($mates->boardName !== '' || in_array('own', $mates->speaks, true) || ($mates->players > 0 && $mates->padMode === PadMode::Pad))) {
+                if ($hears($other) && $mates !== null && self::hasContacts($mates)) {
                     return [$other, 'pressed onto a controller board'];
                 }
             }

@@ -57,8 +57,20 @@ final class Grip extends PairRule
             $is = $side->most() + $more;
             $fits = $is <= $holds->most() + 1e-9 && $is >= $holds->least() - 1e-9;
             yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$one, $other], fn (): Words => new Words(
-                sprintf('%s is %s mm %s%s; %s holds %s.', $other->name(), self::n($is), $which, $more > 0.0 ? ' with what lies on it' : '', $one->name(), $holds->says()),
-                [$this->row("{$other->name()}, {$which}", $side), $this->row('With what lies on it or around it', Figure::exactly($is, 'mm')), $this->row("{$one->name()} holds", $holds)],
+                sprintf(
+                    '%s is %s mm %s%s; %s holds %s.',
+                    $other->name(),
+                    self::n($is),
+                    $which,
+                    $more > 0.0 ? ' with what lies on it' : '',
+                    $one->name(),
+                    $holds->says(),
+                ),
+                [
+                    $this->row("{$other->name()}, {$which}", $side),
+                    $this->row('With what lies on it or around it', Figure::exactly($is, 'mm')),
+                    $this->row("{$one->name()} holds", $holds),
+                ],
                 'within what it holds',
                 [$this->swap($one, 'Take a pad that opens wider'), Remedy::byHand('Take the case off to play, or leave the extra cell out.')],
             ), $which);

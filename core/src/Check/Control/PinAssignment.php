@@ -151,7 +151,10 @@ final class PinAssignment extends WholeRule
                 sprintf('%s takes a signal for high from %s V; the pins of %s give %s.', $line->name(), self::n($hears), $host->name(), $pins->logicV->says()),
                 [$this->row("{$host->name()}, logic level", $pins->logicV), $this->row("{$line->name()} is fed with", $fedWith)],
                 'too few volts for a high',
-                [$this->swap($line, 'Take one of the same logic level'), Remedy::byHand('Feed it with fewer volts within its window, or put a level shifter into its line.')],
+                [
+                    $this->swap($line, 'Take one of the same logic level'),
+                    Remedy::byHand('Feed it with fewer volts within its window, or put a level shifter into its line.'),
+                ],
             ), "{$line->id}/level");
         }
         if ($isListener || $own->most() <= $bears + 1e-9) {
@@ -165,7 +168,9 @@ final class PinAssignment extends WholeRule
                 $this->count('The pins bear', $bears, 'V', 'datasheet'),
             ], 'more volts than the pins are made for', [
                 $this->swap($line, 'Take one of the same logic level'),
-                Remedy::byHand('Feed it from the board\'s own logic rail if its window begins there; else a level shifter or a divider in each line from it to the board.'),
+                Remedy::byHand(
+                    'Feed it from the board\'s own logic rail if its window begins there; else a level shifter or a divider in each line from it to the board.',
+                ),
             ]), "{$line->id}/level");
     }
 
@@ -198,7 +203,14 @@ final class PinAssignment extends WholeRule
 
         return $this->answer(Verdict::Clash, [$host, ...$lines], fn (): Words => new Words(
             "{$names} both want ".implode(', ', array_keys($twice))." of {$host->name()}.",
-            array_map(fn (string $pin, array $both): WorkingLine => $this->text($pin, implode(', ', array_map(static fn (Line $line): string => $line->name(), $both))), array_keys($twice), $twice),
+            array_map(
+                fn (string $pin, array $both): WorkingLine => $this->text(
+                    $pin,
+                    implode(', ', array_map(static fn (Line $line): string => $line->name(), $both)),
+                ),
+                array_keys($twice),
+                $twice,
+            ),
             'one pin, one use',
             array_map(fn (Line $line): Remedy => $this->swap($line, "Take something that uses other pins, or USB, for {$line->name()}"), $lines),
         ), 'taken');
@@ -215,7 +227,10 @@ final class PinAssignment extends WholeRule
             $needs = $line->part->pinNeeds;
             foreach ($needs->takes ?? [] as $pin) {
                 $does = $pins->does[$pin] ?? null;
-                if ($needs !== null && $does !== null && $needs->wants !== [] && array_intersect(array_keys($needs->wants), $does) === [] && ! in_array($pin, $needs->shares, true)
+                if ($needs !== null && $does !== null && $needs->wants !== [] && array_intersect(
+                    array_keys($needs->wants),
+                    $does,
+                ) === [] && ! in_array($pin, $needs->shares, true)
                     && ! (in_array('gpio', $does, true) && array_diff(array_keys($needs->wants), ['audio', 'i2s', 'adc']) !== [])) {
                     return $this->answer(Verdict::Clash, [$host, $line], fn (): Words => new Words(
                         "Pin {$pin} of {$host->name()} cannot do what {$line->name()} wants of it (".implode(', ', array_keys($needs->wants)).').',

@@ -31,7 +31,7 @@ final class UsbSlots extends WholeRule
             foreach ($line->part->sockets as $socket) {
                 if ($socket->carries === 'usb') {
                     $takes += $socket->direction === Direction::In ? $socket->count : 0;
-                    $gives += $socket->gives() ? $socket->count : 0;
+                    $gives += $socket->gives() && $line->part->hostsUsb() ? $socket->count : 0;
                 }
             }
             if ($takes > 0) {
@@ -52,7 +52,10 @@ final class UsbSlots extends WholeRule
         ];
         yield from $this->wrongEnds($users, $givers, $facts);
         // A keyboard is only wanted where a system has to be set up.
-        $isSetUp = array_filter($givers, static fn (Line $line): bool => $line->part->panel?->touch === true || $line->part->software?->card === 'built-in') !== [];
+        $isSetUp = array_filter(
+            $givers,
+            static fn (Line $line): bool => $line->part->panel?->touch === true || $line->part->software?->card === 'built-in',
+        ) !== [];
         $spare = $isSetUp ? 0 : (int) $facts->margin('usb-spare');
         $verdict = match (true) {
             $needed > $there => Verdict::Clash,
@@ -100,7 +103,10 @@ final class UsbSlots extends WholeRule
                 if ($socket->carries !== 'usb' || $socket->direction !== Direction::In || ! $socket->ownLead || isset($there[$socket->connector])) {
                     continue;
                 }
-                $joined = array_filter($facts->with('cable'), static fn (Line $lead): bool => isset($there[$lead->part->cable?->leadsFrom($socket->connector, 'usb') ?? '']));
+                $joined = array_filter(
+                    $facts->with('cable'),
+                    static fn (Line $lead): bool => isset($there[$lead->part->cable?->leadsFrom($socket->connector, 'usb') ?? '']),
+                );
                 if ($joined === []) {
                     $host = array_values($there)[0];
                     $has = implode(' and ', array_keys($there));

@@ -62,6 +62,7 @@ final class AirInside extends WholeRule
                 default => '.',
             }), [
                 ...WarmthRows::of($warmth),
+                ...$this->inPencil($facts),
                 $this->count($cells === [] ? 'Body uncomfortable above, inside about' : 'Cells must stay below', $limit, '°C', 'datasheet'),
             ], 'room + watts ÷ (surface, vents, fan)', [
                 Remedy::add(Role::Cooling, 'Add a fan, with openings for it'),

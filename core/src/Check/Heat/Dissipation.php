@@ -86,6 +86,7 @@ final class Dissipation extends LineRule
                 $heat->limitC->says(),
             ), [
                 ...WarmthRows::of($warmth),
+                ...$this->inPencil($facts),
                 $this->row("{$line->name()}, heat", $heat->watts),
                 $this->row($cooled === [] ? 'Rise by itself' : "Rise with {$cooled[0]->name()}", $rise),
                 $this->row('Gets to', Figure::exactly(round($gets, 1), '°C')),

@@ -70,7 +70,7 @@ final class CableDrop extends FeedRule
         }
         if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
             $ohm = Wire::ohm($join->gaugeAwg, $join->lengthMm);
-            yield $this->judge($feed, $rail, null, [$ohm, 0.0, 0.0], [
+            yield $this->judge($feed, $rail, null, [$ohm, $ohm], [
                 $this->count('Wire, gauge', $join->gaugeAwg, 'AWG', 'brief'), $this->count('Wire, length', $join->lengthMm, 'mm', 'brief'),
             ], $facts);
 
@@ -85,21 +85,79 @@ final class CableDrop extends FeedRule
         $length = Typical::or($cable->lengthMm, Typical::LEAD_MM);
         // The thinner end of the band loses more; a larger gauge number is a thinner wire.
         yield $this->judge($feed, $rail, $lead, [
-            Wire::ohm($gauge->most(), $length->most()),
-            Wire::contactsOhm($cable->oneEnd, $cable->otherEnd, 0.0),
-            Wire::contactsOhm($cable->oneEnd, $cable->otherEnd, 1.0),
+            Wire::leadOhm($gauge->least(), $length->least(), $cable->oneEnd, $cable->otherEnd, 0.0),
+            Wire::leadOhm($gauge->most(), $length->most(), $cable->oneEnd, $cable->otherEnd, 1.0),
         ], [$this->row("{$lead->name()}, gauge", $gauge), $this->row("{$lead->name()}, length", $length)], $facts);
     }
 
     /**
-     * @param  array{float, float, float}  $ohms  of the copper, of new plugs, of worn ones
+     * @param  array{float, float}  $ohms  copper and plugs: thick, short and new; thin, long and worn
      * @param  list<WorkingLine>  $working
      */
     private function judge(Feed $feed, Rail $rail, ?Line $lead, array $ohms, array $working, Facts $facts): Finding
     {
         $line = $feed->line;
         $others = $lead === null ? [$rail->line] : [$rail->line, $lead];
-        [, $peak, $missing] = $facts->demandOf($feed);
+        $open = $this->open($feed, $rail, $others, $working, $facts);
+        if ($open !== null) {
+            return $open;
+        }
+        $peak = $facts->demandOf($feed)[1];
+        [$best, $worst] = $ohms;
+        $amps = self::amps($peak->most(), $rail->volts->least(), $worst);
+        $drop = $amps * $worst;
+        $left = $rail->volts->least() - $drop;
+        $leftAtBest = $rail->volts->least() - self::amps($peak->most(), $rail->volts->least(), $best) * $best;
+        $working = [
+            ...$working,
+            $this->row('Copper there and back and plugs, new to worn', Figure::band($best * 1000, ($best + $worst) * 500, $worst * 1000, 'mΩ')),
+            $this->row("{$line->name()}, peak", Figure::exactly($amps * 1000, 'mA')),
+            $this->row('Lost on the way', Figure::exactly($drop, 'V')),
+            $this->row("Left at {$line->name()}", Figure::exactly($left, 'V')),
+            $this->row("{$line->name()} needs", $feed->input->volts),
+        ];
+        $warns = $feed->input->warnVolts;
+        if ($warns->isKnown()) {
+            $working[] = $this->row("{$line->name()} warns below", $warns);
+        }
+        // What is sold for one voltage surely bears a tenth less before it goes dark.
+        $least = $feed->input->leastVolts() ?? $feed->input->volts->least();
+        $verdict = match (true) {
+            // A pack that is nearly empty by then has done its work.
+            $rail->isRawPack => $this->byChargeLost($rail->line, $least, $rail->volts->least() - $leftAtBest, $drop),
+            $leftAtBest < $least - 1e-9 => Verdict::Clash,
+            $left < $least - 1e-9, $warns->isKnown() && $left < $warns->most() => Verdict::Tight,
+            default => Verdict::Fits,
+        };
+
+        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf(
+            'At the peak %s V are lost in %s; %s V arrive at %s%s.',
+            self::n($drop),
+            $lead === null ? 'the wires' : $lead->name(),
+            self::n($left),
+            $line->name(),
+            match ($verdict) {
+                Verdict::Clash => ', too few to run',
+                Verdict::Tight => $left < $least - 1e-9
+                    ? ', too few once the plugs are worn or the pack is nearly empty'
+                    : ', where it shows its low-voltage warning',
+                default => '',
+            }), $working, 'volts left against the window and the warning', [
+                $lead === null ? Remedy::byHand('Take a thicker or shorter wire; both ways count.') : $this->swap($lead, 'Take a shorter or thicker lead'),
+                $this->swap($rail->line),
+            ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
+    }
+
+    /**
+     * What has to be found out first.
+     *
+     * @param  list<Line>  $others
+     * @param  list<WorkingLine>  $working
+     */
+    private function open(Feed $feed, Rail $rail, array $others, array $working, Facts $facts): ?Finding
+    {
+        $line = $feed->line;
+        [, , $missing] = $facts->demandOf($feed);
         if ($missing !== []) {
             return $this->unmeasured(
                 $missing[0]->line,
@@ -116,48 +174,7 @@ final class CableDrop extends FeedRule
         if (! $feed->input->volts->isKnown()) {
             return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), $others, $working, "{$feed->key()}/lead");
         }
-        [$copper, $new, $worn] = $ohms;
-        $amps = self::amps($peak->most(), $rail->volts->least(), $copper + $worn);
-        $drop = $amps * ($copper + $worn);
-        $left = $rail->volts->least() - $drop;
-        $leftAtBest = $rail->volts->least() - self::amps($peak->most(), $rail->volts->least(), $copper + $new) * ($copper + $new);
-        $working = [
-            ...$working,
-            $this->row('Copper, there and back', Figure::exactly($copper * 1000, 'mΩ')),
-            $this->row('Contacts of the plugs, new to worn', Figure::band($new * 1000, ($new + $worn) * 500, $worn * 1000, 'mΩ')),
-            $this->row("{$line->name()}, peak", Figure::exactly($amps * 1000, 'mA')),
-            $this->row('Lost on the way', Figure::exactly($drop, 'V')),
-            $this->row("Left at {$line->name()}", Figure::exactly($left, 'V')),
-            $this->row("{$line->name()} needs", $feed->input->volts),
-        ];
-        $warns = $feed->input->warnVolts;
-        if ($warns->isKnown()) {
-            $working[] = $this->row("{$line->name()} warns below", $warns);
-        }
-        // What is sold for one voltage surely bears a tenth less before it goes dark.
-        $least = $feed->input->leastVolts() ?? $feed->input->volts->least();
-        $verdict = match (true) {
-            // A pack that is nearly empty by then has done its work; a rail that is too low by itself is power.supply-window's affair.
-            $rail->volts->least() < $least - 1e-9 && ! $rail->isRawPack => Verdict::Fits,
-            $rail->isRawPack => $this->byChargeLost($rail->line, $least, $rail->volts->least() - $leftAtBest, $drop),
-            $leftAtBest < $least - 1e-9 => Verdict::Clash,
-            $left < $least - 1e-9, $warns->isKnown() && $left < $warns->most() => Verdict::Tight,
-            default => Verdict::Fits,
-        };
 
-        return $this->answer($verdict, [$line, ...$others], fn (): Words => new Words(sprintf(
-            'At the peak %s V are lost in %s; %s V arrive at %s%s.',
-            self::n($drop),
-            $lead === null ? 'the wires' : $lead->name(),
-            self::n($left),
-            $line->name(),
-            match ($verdict) {
-                Verdict::Clash => ', too few to run',
-                Verdict::Tight => $left < $least - 1e-9 ? ', too few once the plugs are worn or the pack is nearly empty' : ', where it shows its low-voltage warning',
-                default => '',
-            }), $working, 'volts left against the window and the warning', [
-                ...($lead === null ? [Remedy::byHand('Take a thicker or shorter wire; both ways count.')] : [$this->swap($lead, 'Take a shorter or thicker lead')]),
-                $this->swap($rail->line),
-            ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
+        return null;
     }
 }

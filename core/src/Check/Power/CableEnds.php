@@ -94,7 +94,7 @@ final class CableEnds extends LineRule
                 Verdict::Fits,
                 [$line, $flat],
                 fn (): Words => new Words(
-                    "{$line->name()} charges with {$flat->name()}; a cable with two alike ends ".($socket->sense === YesNo::No ? 'will not do.' : 'may not do.'),
+                    "{$line->name()} charges with {$flat->name()}; a cable with two alike ends ".($socket->sense === YesNo::No ? 'will' : 'may').' not do.',
                     $working,
                     'a flat plug gives without being asked',
                 ),

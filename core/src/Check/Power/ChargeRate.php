@@ -46,13 +46,8 @@ final class ChargeRate extends LineRule
 
     private function judge(Line $packLine, Pack $pack, Line $line, Charger $charger, float $night, Facts $facts): Finding
     {
-        // Made for one cell of this kind and nothing more said: the board sets a current that a cell of its size bears.
         if (! $charger->chargeMa->isKnown() && $facts->with('kit') !== []) {
-            return $this->answer(Verdict::Fits, [$line, $packLine], fn (): Words => new Words(
-                "{$line->name()} and {$packLine->name()} belong to one kit.",
-                [],
-                'made for each other',
-            ), $packLine->id);
+            return $this->ofOneKit($line, $packLine);
         }
         if (! $charger->chargeMa->isKnown()) {
             return $this->unmeasured($line, 'charger.chargeMa', [$packLine], [], $packLine->id);
@@ -65,7 +60,14 @@ final class ChargeRate extends LineRule
         $working[] = $this->row("{$packLine->name()} takes at most", $allowed);
         $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9 && $allowed->source === Source::Typical) {
-            return $this->unmeasured($packLine, 'pack.maxChargeMa', [$line], $working, $line->id, "nobody can say whether it bears {$charger->chargeMa->says()}");
+            return $this->unmeasured(
+                $packLine,
+                'pack.maxChargeMa',
+                [$line],
+                $working,
+                $line->id,
+                "nobody can say whether it bears {$charger->chargeMa->says()}",
+            );
         }
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9) {
             return $this->answer(Verdict::Clash, [$line, $packLine],
@@ -99,5 +101,16 @@ final class ChargeRate extends LineRule
                 'capacity ÷ charge current × 1.2 against '.self::n($night).' h',
                 $remedies,
             ), $packLine->id);
+    }
+
+    /** Made for one cell of this kind and nothing more said: the board of a kit sets a current that its cell bears. */
+    private function ofOneKit(Line $line, Line $packLine): Finding
+    {
+        return $this->answer(
+            Verdict::Fits,
+            [$line, $packLine],
+            fn (): Words => new Words("{$line->name()} and {$packLine->name()} belong to one kit.", [], 'made for each other'),
+            $packLine->id,
+        );
     }
 }

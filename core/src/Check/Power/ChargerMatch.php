@@ -117,8 +117,10 @@ final class ChargerMatch extends LineRule
     {
         [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {
-            // One that is plugged into the wall itself needs no other; one with a common inlet finds a supply in every drawer, unless the brief says that nothing is there.
-            if ($line->part->poweredBy !== PoweredBy::ItsOwn || ($facts->brief()->listIsWhole !== true && ($line->id === $packLine->id || $this->hasOwnInlet($line)))) {
+            // One that is plugged into the wall itself needs no other; one with a common inlet finds a supply in every
+            // drawer, unless the brief says that nothing is there.
+            $isCommon = $facts->brief()->listIsWhole !== true && ($line->id === $packLine->id || $this->hasOwnInlet($line));
+            if ($line->part->poweredBy !== PoweredBy::ItsOwn || $isCommon) {
                 return $this->answer(
                     Verdict::Fits,
                     [$line, $packLine],

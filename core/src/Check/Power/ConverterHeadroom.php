@@ -11,6 +11,7 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
@@ -104,12 +105,7 @@ final class ConverterHeadroom extends Rule
         $passes = $raises ? null : $rail->volts->least() - $output->dropoutV->usual();
         $verdict = self::byMargin($margin, $wanted);
         if ($verdict !== Verdict::Fits && $passes !== null && $this->liveFrom($below, $passes)) {
-            return $this->answer(Verdict::Fits, [$line, $rail->line], fn (): Words => new Words(
-                sprintf('Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that.',
-                    self::n($output->volts->usual() + $output->dropoutV->usual()), $line->name(), self::n($passes)),
-                $working,
-                'what is left against the windows behind it',
-            ), $about);
+            return $this->passesOn($line, $output, $rail, $passes, $working);
         }
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
@@ -124,5 +120,25 @@ final class ConverterHeadroom extends Rule
             $this->swap($line, 'Take a buck-boost converter, or one that needs less'),
             $this->swap($rail->line, "Take another source than {$rail->line->name()}"),
         ]), $about);
+    }
+
+    /** @param  list<WorkingLine>  $working */
+    private function passesOn(Line $line, Output $output, Rail $rail, float $passes, array $working): Finding
+    {
+        return $this->answer(
+            Verdict::Fits,
+            [$line, $rail->line],
+            fn (): Words => new Words(
+                sprintf(
+                    'Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that.',
+                    self::n($output->volts->usual() + $output->dropoutV->usual()),
+                    $line->name(),
+                    self::n($passes),
+                ),
+                $working,
+                'what is left against the windows behind it',
+            ),
+            $output->name,
+        );
     }
 }

@@ -16,7 +16,6 @@ use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
-use PocketPlot\Wiring\Leads;
 
 final class LeadThere extends FeedRule
 {
@@ -27,52 +26,34 @@ final class LeadThere extends FeedRule
 
     protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
     {
-        $join = $feed->join;
-        // Who has named the lead or the wires has one; who feeds himself needs none.
-        if (($join !== null && ($join->through !== '' || $join->gaugeAwg !== null)) || $feed->line->id === $rail->line->id || $rail->output()?->wireless === true) {
-            return;
+        foreach ($feed->line->part->sockets as $socket) {
+            if ($socket->carries === 'usb' && $socket->takes() && $socket->ownLead) {
+                // A plug on a fixed lead is control.usb-slots' affair.
+                return;
+            }
         }
-        $from = self::sockets($rail->line, static fn (Socket $socket): bool => $socket->gives());
-        $to = self::sockets($feed->line, static fn (Socket $socket): bool => $socket->takes());
-        if ($from === [] || $to === []) {
-            return;
-        }
-        $finding = $this->judge($feed->line, $rail->line, $from, $to, $facts);
-        if ($finding !== null) {
-            yield $finding;
+        $lead = $facts->leadOf($feed);
+        if ($facts->lacksLead($feed)) {
+            yield $this->lacking($feed->line, $rail->line);
+        } elseif ($lead !== null && ($feed->join === null || $feed->join->through === '')) {
+            yield $this->answer(Verdict::Fits, [$feed->line, $rail->line, $lead], fn (): Words => new Words(
+                "{$lead->name()} goes from {$rail->line->name()} to {$feed->line->name()}.",
+                [],
+                'both ends fit',
+            ), $rail->line->id);
         }
     }
 
-    /**
-     * @param  non-empty-list<Socket>  $from
-     * @param  non-empty-list<Socket>  $to
-     */
-    private function judge(Line $line, Line $giver, array $from, array $to, Facts $facts): ?Finding
+    private function lacking(Line $line, Line $giver): Finding
     {
-        foreach ($from as $gives) {
-            foreach ($to as $takes) {
-                $lead = Leads::forPower($facts->with('cable'), $gives, $takes);
-                if ($lead === []) {
-                    return null;
-                }
-                if ($lead !== null) {
-                    return $this->answer(Verdict::Fits, [$line, $giver, ...$lead], fn (): Words => new Words(
-                        "{$lead[0]->name()} goes from {$giver->name()} to {$line->name()}.",
-                        [],
-                        'both ends fit',
-                    ), $giver->id);
-                }
-            }
-        }
-        $ends = "{$from[0]->connector} at {$giver->name()}, {$to[0]->connector} at {$line->name()}";
+        $from = self::sockets($giver, static fn (Socket $socket): bool => $socket->gives());
+        $to = self::sockets($line, static fn (Socket $socket): bool => $socket->takes());
+        $ends = ($from[0]->connector ?? '').' at '.$giver->name().', '.($to[0]->connector ?? '').' at '.$line->name();
 
         return $this->answer(Verdict::Missing, [$line, $giver], fn (): Words => new Words(
             "No lead goes from {$giver->name()} to {$line->name()}: it needs {$ends}.",
-            [
-                $this->text($giver->name(), implode(', ', array_map(static fn (Socket $socket): string => $socket->connector, $from))),
-                $this->text($line->name(), implode(', ', array_map(static fn (Socket $socket): string => $socket->connector, $to))),
-            ],
-            'no lead with these two ends',
+            [$this->text($giver->name(), self::connectors($from)), $this->text($line->name(), self::connectors($to))],
+            'no free lead with these two ends',
             [Remedy::add(Role::Cable, "Add a lead: {$ends}"), Remedy::byHand('Solder or screw wires to both, and write their gauge and length at the join.')],
         ), $giver->id);
     }
@@ -87,5 +68,11 @@ final class LeadThere extends FeedRule
             $line->part->sockets,
             static fn (Socket $socket): bool => in_array($socket->carries, ['power', 'usb'], true) && $way($socket),
         ));
+    }
+
+    /** @param  list<Socket>  $sockets */
+    private static function connectors(array $sockets): string
+    {
+        return implode(', ', array_map(static fn (Socket $socket): string => $socket->connector, $sockets));
     }
 }

@@ -81,7 +81,12 @@ final class ParallelCells extends Rule
             [$higher, $lower] = $a->cellFullV->most() > $b->cellFullV->most() ? [$one, $other] : [$other, $one];
 
             return $this->answer(Verdict::Clash, [$one, $other], fn (): Words => new Words(
-                sprintf('%s is charged to %s V a cell more than %s bears, and the fuller one pours into the other the moment they meet. This can burn.', $higher->name(), self::n($apart), $lower->name()),
+                sprintf(
+                    '%s is charged to %s V a cell more than %s bears, and the fuller one pours into the other the moment they meet. This can burn.',
+                    $higher->name(),
+                    self::n($apart),
+                    $lower->name(),
+                ),
                 [$this->row("{$one->name()}, one cell full", $a->cellFullV), $this->row("{$other->name()}, one cell full", $b->cellFullV)],
                 'full volts differ',
                 [Remedy::byHand('Leave each pack to its own charger. More energy comes from a power bank at the charging socket.'), $this->swap($lower)],

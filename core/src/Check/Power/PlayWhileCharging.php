@@ -51,6 +51,12 @@ final class PlayWhileCharging extends LineRule
     {
         $pack = $line->part->pack;
         $charger = $pack === null || $pack->loose || ! $pack->isRechargeable() ? null : $facts->chargerOf($line);
+        if ($pack !== null && $facts->brief()->playWhileCharging === true && $pack->loose) {
+            yield $this->answer(Verdict::Clash, [$line], fn (): Words => new Words(
+                "{$line->name()} comes out to be charged; nothing plays meanwhile.", [], 'the brief wants to play while it charges',
+                [$this->swap($line, 'Take a pack that is charged inside'), Remedy::brief('Say in the brief that it is switched off while it charges')],
+            ), 'loose');
+        }
         if ($pack !== null && $facts->brief()->playWhileCharging === true && ! $pack->loose) {
             yield from $this->fromOutside($line, $pack, $charger, $facts);
         }
@@ -78,7 +84,8 @@ final class PlayWhileCharging extends LineRule
         }
         if ($line->part->livesFromOwnCell()) {
             [$by, $gives] = $this->bestSupply($line, $facts);
-        } elseif ($charger !== null && ! $charger->part->sits->takesRoom() && $charger->part->charger?->chargeMa->isKnown() === true && $pack->cellNominalV->isKnown()) {
+        } elseif ($charger?->part->charger !== null && ! $charger->part->sits->takesRoom()
+            && $charger->part->charger->chargeMa->isKnown() && $pack->cellNominalV->isKnown()) {
             [$by, $gives] = [$charger, $charger->part->charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series];
         }
         if ($by === null || $gives === null || $missing !== [] || ! $watts->isKnown() || $watts->most() <= 0.0) {
@@ -93,7 +100,13 @@ final class PlayWhileCharging extends LineRule
             default => Verdict::Tight,
         };
         yield $this->answer($verdict, [$line, $by], fn (): Words => new Words(
-            sprintf('Played while it charges: %s gives %s W, the play takes %s W in ordinary use and %s W at the heaviest. Unplug it when it is full.', $by->name(), self::n(round($gives, 1)), self::n(round($watts->usual(), 1)), self::n(round($watts->most(), 1))),
+            sprintf(
+                'Played while it charges: %s gives %s W, the play takes %s W in ordinary use and %s W at the heaviest. Unplug it when it is full.',
+                $by->name(),
+                self::n(round($gives, 1)),
+                self::n(round($watts->usual(), 1)),
+                self::n(round($watts->most(), 1)),
+            ),
             [$this->row('The play takes', $watts), $this->count("{$by->name()} gives", round($gives, 1), 'W')],
             'what comes in against what the play takes',
             [$this->swap($by, 'Take a stronger supply')],
@@ -207,7 +220,11 @@ final class PlayWhileCharging extends LineRule
             return $this->unmeasured($line, 'charger.chargeMa', $lines, $working, "net/{$packLine->id}");
         }
         $gives = $charger->chargeMa->isKnown() ? $charger->chargeMa->usual() / 1000 * $pack->cellNominalV->usual() * $pack->series : INF;
-        $working = [...$working, ...(is_finite($gives) ? [$this->row('The charger gives', Figure::exactly($gives, 'W'))] : []), $this->row('The play takes', $watts)];
+        $working = [
+            ...$working,
+            ...(is_finite($gives) ? [$this->row('The charger gives', Figure::exactly($gives, 'W'))] : []),
+            $this->row('The play takes', $watts),
+        ];
         $supply = $output !== null && $output->volts->isKnown() && $output->continuousMa->isKnown()
             ? $output->volts->usual() * min($output->continuousMa->usual(), $charger->inputMa->usual ?? INF) / 1000 * ($charger->efficiency->usual ?? 1.0)
             : null;

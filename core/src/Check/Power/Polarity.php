@@ -31,7 +31,14 @@ final class Polarity extends LineRule
         foreach ($line->part->sockets as $socket) {
             if (str_starts_with($socket->connector, 'jst') && $socket->carries === 'power' && $socket->gives()) {
                 yield match ($socket->polarity) {
-                    YesNo::Unknown => $this->unmeasured($line, FigureRef::socket($socket, 'polarity'), [], [], $socket->name, 'do not plug it in before somebody has looked'),
+                    YesNo::Unknown => $this->unmeasured(
+                        $line,
+                        FigureRef::socket($socket, 'polarity'),
+                        [],
+                        [],
+                        $socket->name,
+                        'do not plug it in before somebody has looked',
+                    ),
                     YesNo::Yes => $this->answer(Verdict::Fits, [$line], fn (): Words => new Words(
                         "Somebody has made sure that the plug of {$line->name()} is not reversed.", [], 'looked at',
                     ), $socket->name),

@@ -36,11 +36,11 @@ final class RailCurrent extends RailRule
     {
         // What comes straight from the cells is power.source-current's affair.
         if (! $rail->isRawPack) {
-            yield $this->judge($rail, $facts->margin('rail-share'));
+            yield $this->judge($rail, $facts->margin('rail-share'), $facts->margin('usual-share'));
         }
     }
 
-    private function judge(Rail $rail, float $tightAt): Finding
+    private function judge(Rail $rail, float $tightAt, float $usualTightAt): Finding
     {
         $working = $this->working($rail);
         if ($rail->missing !== []) {
@@ -54,7 +54,10 @@ final class RailCurrent extends RailRule
         $working[] = $this->row('Together, idle to heavy', $need);
         $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
-        if (! $rail->continuousMa->isKnown()) {
+        $isOpen = ! $rail->continuousMa->isKnown()
+            || ($rail->continuousMa->source === Source::Typical && max($need->most(), $peak) > $rail->continuousMa->least() * $tightAt);
+        if ($isOpen) {
+            // Beyond what is usual, only its maker knows.
             return $this->unmeasured(
                 $rail->line,
                 FigureRef::of('output', 'continuousMa', $rail->name),
@@ -62,9 +65,6 @@ final class RailCurrent extends RailRule
                 array_slice($working, 0, -1),
                 $rail->name,
             );
-        }
-        if ($rail->continuousMa->source === Source::Typical && max($need->most(), $peak) > $rail->continuousMa->least() * $tightAt) {
-            return $this->unmeasured($rail->line, FigureRef::of('output', 'continuousMa', $rail->name), $rail->loads, array_slice($working, 0, -1), $rail->name);
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $peak > $rail->continuousMa->least();
@@ -75,9 +75,10 @@ final class RailCurrent extends RailRule
             $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
         }
         $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
+        $usual = $rail->continuousMa->least() > 0.0 ? $need->usual() / $rail->continuousMa->least() : INF;
         $verdict = match (true) {
             $share > 1.0, $needsPeak && $peak > $rail->peakMa->least() => Verdict::Clash,
-            $share > $tightAt => Verdict::Tight,
+            $share > $tightAt, $usual > $usualTightAt => Verdict::Tight,
             default => Verdict::Fits,
         };
 
@@ -87,17 +88,12 @@ final class RailCurrent extends RailRule
             fn (): Words => new Words(sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
                 $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
                 $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf(
-                    '%s %% of the continuous rating; above %s %% counts as tight',
+                    '%s %% of the continuous rating, %s %% in ordinary play; above %s %% and %s %% counts as tight',
                     Number::says($share * 100),
+                    Number::says($usual * 100),
                     Number::says($tightAt * 100),
-                ), $verdict === Verdict::Fits ? [] : [
-                    Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
-                    Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
-                    ...array_map(
-                        static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"),
-                        $rail->loads,
-                    ),
-                ]), $rail->name);
+                    Number::says($usualTightAt * 100),
+                ), $verdict === Verdict::Fits ? [] : $this->remedies($rail)), $rail->name);
     }
 
     /** @return list<WorkingLine> */
@@ -129,5 +125,18 @@ final class RailCurrent extends RailRule
             $rail->line->id.'/'.$rail->name,
             "the load on {$rail->says()} is open",
         );
+    }
+
+    /** @return list<Remedy> */
+    private function remedies(Rail $rail): array
+    {
+        return [
+            Remedy::swap($rail->line->id, $rail->line->role, "Take another part for {$rail->line->name()}"),
+            Remedy::add(Role::Regulator, 'Share the loads with a second regulator'),
+            ...array_map(
+                static fn (Line $load): Remedy => Remedy::swap($load->id, $load->role, "Take something thriftier for {$load->name()}"),
+                $rail->loads,
+            ),
+        ];
     }
 }

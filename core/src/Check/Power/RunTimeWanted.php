@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace PocketPlot\Check\Power;
 
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Profile;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
@@ -66,14 +69,10 @@ final class RunTimeWanted extends WholeRule
             return;
         }
         $assumed = $runTime->assumed[0] ?? null;
-        $verdict = match (true) {
-            $hours->usual() >= $wanted * (2 - $facts->margin('runtime-share')) => $assumed === null ? Verdict::Fits : Verdict::Tight,
-            $hours->usual() >= $wanted * $facts->margin('runtime-share') => Verdict::Tight,
-            default => Verdict::Clash,
-        };
-        $hearsay = $this->isHearsay($facts);
-        if ($hearsay !== null) {
-            yield $this->unmeasured($hearsay[0], $hearsay[1], [$pack], $working, '', sprintf('%s h are no more than hearsay', Number::says($hours->usual())));
+        $verdict = self::reached($hours->usual(), $wanted, $facts->margin('runtime-share'), $assumed !== null);
+        $held = $this->held($verdict, $hours, $main, $pack, $working, $facts);
+        if ($held !== null) {
+            yield $held;
 
             return;
         }
@@ -84,6 +83,7 @@ final class RunTimeWanted extends WholeRule
             $this->count("\"{$main->name}\", as it usually goes", round($hours->usual(), 2), 'h'),
             $this->count("\"{$runTime->lightest->name}\", every figure at its good end", round($hours->most(), 2), 'h'),
             ...($runTime->usual === null ? [] : [$this->count('Charge left inside by then', round($runTime->usual->chargeLeft * 100, 1), '%')]),
+            ...$this->inPencil($facts),
             $this->row('Wanted', Figure::exactly($wanted, 'h', Source::Brief)),
         ];
         $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
@@ -107,6 +107,43 @@ final class RunTimeWanted extends WholeRule
                         ? []
                         : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
         );
+    }
+
+    private static function reached(float $usual, float $wanted, float $share, bool $isAssumed): Verdict
+    {
+        return match (true) {
+            $usual >= $wanted * (2 - $share) => $isAssumed ? Verdict::Tight : Verdict::Fits,
+            $usual >= $wanted * $share => Verdict::Tight,
+            default => Verdict::Clash,
+        };
+    }
+
+    /**
+     * What keeps the hours from being a promise: something that plays is not fed, or the figures are hearsay.
+     *
+     * @param  list<WorkingLine>  $working
+     */
+    private function held(Verdict $verdict, Figure $hours, Profile $main, Line $pack, array $working, Facts $facts): ?Finding
+    {
+        $unfed = $facts->unfedInPlay();
+        if ($unfed !== [] && $verdict !== Verdict::Clash) {
+            return $this->answer(Verdict::Missing, [$pack, $unfed[0]], fn (): Words => new Words(
+                sprintf(
+                    '%s h in "%s" would be the run time, once %s is fed from %s: so far it is not.',
+                    Number::says($hours->usual()),
+                    $main->name,
+                    $unfed[0]->name(),
+                    $pack->name(),
+                ),
+                $working,
+                'not everything that plays is fed',
+            ));
+        }
+        $hearsay = $this->isHearsay($facts);
+
+        return $hearsay === null
+            ? null
+            : $this->unmeasured($hearsay[0], $hearsay[1], [$pack], $working, '', sprintf('%s h are no more than hearsay', Number::says($hours->usual())));
     }
 
     /** @return array{Line, FigureRef}|null the board whose draw somebody guessed: nothing else weighs as much */

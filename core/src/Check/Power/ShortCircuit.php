@@ -70,7 +70,11 @@ final class ShortCircuit extends LineRule
             return $this->answer(
                 Verdict::Fits,
                 [$line],
-                fn (): Words => new Words("{$line->name()} gets by without a fuse: small nickel and alkaline cells get hot when shorted, and do not burn.", $working, 'a fuse does no harm'),
+                fn (): Words => new Words(
+                    "{$line->name()} gets by without a fuse: small nickel and alkaline cells get hot when shorted, and do not burn.",
+                    $working,
+                    'a fuse does no harm',
+                ),
             );
         }
         if ($guard === null && $pack->protection === Protection::Unknown) {
@@ -79,7 +83,14 @@ final class ShortCircuit extends LineRule
 
         $board = $facts->silentGuardOf($line);
         if ($guard === null && $board !== null) {
-            return $this->unmeasured($board, 'protector.cutOffV', [$line], $working, $line->id, "nobody can say whether it opens on a short of {$line->name()}");
+            return $this->unmeasured(
+                $board,
+                'protector.cutOffV',
+                [$line],
+                $working,
+                $line->id,
+                "nobody can say whether it opens on a short of {$line->name()}",
+            );
         }
 
         return $this->answer(Verdict::Missing, [$line],
@@ -115,7 +126,7 @@ final class ShortCircuit extends LineRule
             return $this->unmeasured($line, 'pack.volts', [$fuseLine], $working, 'fuse');
         }
         $need = max($watts->most(), $peak->most()) / $pack->volts()->least() * 1000;
-        $working[] = $this->row('At the worst moment', Figure::exactly($need, 'mA'));
+        $working[] = $this->row('At the worst moment', Figure::exactly($need, 'mA', $watts->source->with($peak->source)));
         if (! $pack->maxDischargeMa->isKnown()) {
             return $this->unmeasured($line, 'pack.maxDischargeMa', [$fuseLine], $working, 'fuse', "nobody can say whether a short blows {$fuseLine->name()}");
         }

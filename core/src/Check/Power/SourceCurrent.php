@@ -76,7 +76,10 @@ final class SourceCurrent extends LineRule
             $beside = $facts->inParallelWith($line);
             $count = array_sum(array_map(static fn (Line $one): int => $one->quantity, $beside));
             $gives = $guard !== null && $guard->quantity < $count && $guard->part->protector?->mostMa->isKnown() === true
-                ? self::lesser($guard->part->protector->mostMa->times($guard->quantity), $pack->maxDischargeMa->isKnown() ? $pack->maxDischargeMa->times($count) : null)
+                ? self::lesser(
+                    $guard->part->protector->mostMa->times($guard->quantity),
+                    $pack->maxDischargeMa->isKnown() ? $pack->maxDischargeMa->times($count) : null,
+                )
                 : $most->times($count);
             $volts = $facts->rail("{$line->id}:pack")->volts ?? $pack->volts();
             $need = max($watts->most(), $peak->most()) / $volts->least() * 1000;

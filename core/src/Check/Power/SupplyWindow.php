@@ -133,27 +133,12 @@ final class SupplyWindow extends Rule
             $working[] = $this->row("{$at}: absolute maximum", $limit);
         }
         $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
-        $nominal = $feed->input->nominalV;
-        if ($nominal !== null && ! $breaks && min($below, $above) < -1e-9
-            && $rail->volts->least() >= $nominal * self::MAY_BEAR[0] && $rail->volts->most() <= $nominal * self::MAY_BEAR[1]) {
-            return $this->unmeasured(
-                $line,
-                FigureRef::supply($feed->input, 'volts'),
-                [$rail->line],
-                [$this->count("{$at} is sold for", $nominal, 'V', $window->source->value), $working[1]],
-                $about,
-                "nobody can say whether it lives from {$rail->volts->says()}; it is sold for ".self::n($nominal).' V',
-            );
+        if (! $breaks && min($below, $above) < -1e-9 && $this->mayBear($feed, $rail)) {
+            return $this->soldForOne($feed, $rail, $at, $about);
         }
         // What a raw pack keeps below the window is play lost, not harm: it counts by its share of the charge.
         $lost = $rail->isRawPack && $below < $wanted ? ChargeLeft::below($rail->line, $window->least()) : 0.0;
-        $verdict = match (true) {
-            $breaks => Verdict::Clash,
-            ! $rail->isRawPack => self::byMargin(min($below, $above), $wanted),
-            $lost > self::MUCH_CHARGE => Verdict::Clash,
-            // Nothing goes higher than the full pack.
-            default => self::byMargin($above, 0.0)->worseOf($lost > self::SOME_CHARGE ? Verdict::Tight : Verdict::Fits),
-        };
+        $verdict = $breaks ? Verdict::Clash : ($rail->isRawPack ? self::ofPack($above, $lost) : self::byMargin(min($below, $above), $wanted));
         if ($lost > 0.0) {
             $working[] = $this->count('Charge that stays in the pack below that', round($lost * 100), '%');
         }
@@ -173,5 +158,35 @@ final class SupplyWindow extends Rule
                 $this->swap($line),
                 ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
             ]), $about);
+    }
+
+    /** Nothing goes higher than the full pack; what it keeps below the window is lost play. */
+    private static function ofPack(float $above, float $lost): Verdict
+    {
+        return $lost > self::MUCH_CHARGE
+            ? Verdict::Clash
+            : self::byMargin($above, 0.0)->worseOf($lost > self::SOME_CHARGE ? Verdict::Tight : Verdict::Fits);
+    }
+
+    /** Whether what is sold for one voltage may bear this rail, though nobody says so. */
+    private function mayBear(Feed $feed, Rail $rail): bool
+    {
+        $nominal = $feed->input->nominalV;
+
+        return $nominal !== null && $rail->volts->least() >= $nominal * self::MAY_BEAR[0] && $rail->volts->most() <= $nominal * self::MAY_BEAR[1];
+    }
+
+    private function soldForOne(Feed $feed, Rail $rail, string $at, string $about): Finding
+    {
+        $nominal = $feed->input->nominalV ?? 0.0;
+
+        return $this->unmeasured(
+            $feed->line,
+            FigureRef::supply($feed->input, 'volts'),
+            [$rail->line],
+            [$this->count("{$at} is sold for", $nominal, 'V', $feed->input->volts->source->value), $this->row("{$rail->says()} gives", $rail->volts)],
+            $about,
+            "nobody can say whether it lives from {$rail->volts->says()}; it is sold for ".self::n($nominal).' V',
+        );
     }
 }

@@ -15,6 +15,7 @@ use PocketPlot\Part\PowerSwitch;
 use PocketPlot\Part\Typical;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
 
 final class SwitchRating extends LineRule
 {
@@ -67,11 +68,14 @@ final class SwitchRating extends LineRule
         if ($rail->volts->most() > $ratingV->least() && ! $switch->ratingV->isKnown()) {
             return $this->unmeasured($line, 'switch.ratingV', [$source], [$working[0]], 'volts');
         }
-        $paths = min($switch->poles, max(1, count(array_filter($facts->railsOf($source), static fn (Rail $one): bool => $one->loads !== []))) + max(0, count($rail->loads) - 1));
+        $paths = min(
+            $switch->poles,
+            max(1, count(array_filter($facts->railsOf($source), static fn (Rail $one): bool => $one->loads !== []))) + max(0, count($rail->loads) - 1),
+        );
         $need = $peak->most() / $rail->volts->least() * 1000 / $paths;
         $working = [
             ...$working,
-            $this->row('Through it at the worst moment', Figure::exactly($need, 'mA')),
+            $this->row('Through it at the worst moment', Figure::exactly($need, 'mA', Source::WorkedOut->with($peak->source))),
             $this->row("{$rail->says()}, at most", Figure::exactly($rail->volts->most(), 'V')),
         ];
         $share = max($need / max(1e-9, $switch->ratingMa->least()), $rail->volts->most() / max(1e-9, $ratingV->least()) >= 1.0 + 1e-9 ? 2.0 : 0.0);

@@ -29,8 +29,15 @@ final class TwoSupplies extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $inlets = array_values(array_filter($line->part->sockets, static fn (Socket $socket): bool => $socket->carries === 'power' && $socket->takes()));
-        $coils = array_values(array_filter($facts->with('coil'), static fn (Line $one): bool => $one->part->coil?->side === 'receiver' && $one->part->outputs !== [] && $one->id !== $line->id));
-        $walls = array_values(array_filter($facts->with('poweredBy'), static fn (Line $one): bool => $one->part->poweredBy === PoweredBy::Mains && $one->part->outputs !== []));
+        $coils = array_values(
+            array_filter(
+                $facts->with('coil'),
+                static fn (Line $one): bool => $one->part->coil?->side === 'receiver' && $one->part->outputs !== [] && $one->id !== $line->id,
+            ),
+        );
+        $walls = array_values(
+            array_filter($facts->with('poweredBy'), static fn (Line $one): bool => $one->part->poweredBy === PoweredBy::Mains && $one->part->outputs !== []),
+        );
         if (count($inlets) < 2 || $coils === [] || $walls === []) {
             return;
         }

@@ -33,7 +33,11 @@ final class Programming extends LineRule
         }
         foreach ($facts->with('cable') as $lead) {
             if ($lead->part->cable?->leadsFrom($by, 'usb') !== null) {
-                yield $this->answer(Verdict::Fits, [$line, $lead], fn (): Words => new Words("{$lead->name()} takes the program to {$line->name()}.", [], 'it carries data'));
+                yield $this->answer(
+                    Verdict::Fits,
+                    [$line, $lead],
+                    fn (): Words => new Words("{$lead->name()} takes the program to {$line->name()}.", [], 'it carries data'),
+                );
 
                 return;
             }

@@ -56,7 +56,10 @@ final class SafeShutdown extends LineRule
             }
             $left = match (true) {
                 $gauge->atCharge->isKnown() => $gauge->atCharge->least(),
-                $gauge->atV->isKnown() => ChargeLeft::below($source, $gauge->atV->least()) - ChargeLeft::below($source, $facts->rail("{$source->id}:pack")->volts->least ?? 0.0),
+                $gauge->atV->isKnown() => ChargeLeft::below($source, $gauge->atV->least()) - ChargeLeft::below(
+                    $source,
+                    $facts->rail("{$source->id}:pack")->volts->least ?? 0.0,
+                ),
                 default => null,
             };
             if ($left !== null) {

@@ -13,6 +13,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Software;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
@@ -46,7 +47,10 @@ final class StorageRoom extends LineRule
     private function judge(Line $board, Facts $facts): Finding
     {
         $software = $board->part->software ?? throw new \LogicException('only lines with software are judged');
-        if ($software->card === 'built-in' && array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === 'built-in') === []) {
+        if ($software->card === 'built-in' && array_filter(
+            $facts->with('storage'),
+            static fn (Line $line): bool => $line->part->storage?->card === 'built-in',
+        ) === []) {
             return $this->answer(Verdict::Fits, [$board], fn (): Words => new Words("What {$board->name()} runs is built in.", [], 'nothing to write'));
         }
         if ($software->card === '') {
@@ -54,15 +58,7 @@ final class StorageRoom extends LineRule
         }
         $stores = array_values(array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === $software->card));
         if ($stores === []) {
-            $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
-
-            return $this->answer($wrong === [] ? Verdict::Missing : Verdict::Clash, [$board, ...$wrong],
-                fn (): Words => new Words($wrong === []
-                    ? "{$board->name()} starts from {$software->card}, and there is none in the parts list."
-                    : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
-                        Remedy::add(Role::Storage, 'Add a card'),
-                        ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
-                    ]));
+            return $this->noStore($board, $software, $facts);
         }
         $store = $stores[0];
         $capacity = $store->part->storage->capacityGb ?? Figure::unknown('GB');
@@ -76,7 +72,11 @@ final class StorageRoom extends LineRule
             return $this->answer(
                 Verdict::Fits,
                 [$board],
-                fn (): Words => new Words("What {$board->name()} runs is built in.", $working, 'nothing to write'),
+                fn (): Words => new Words(
+                    "What {$board->name()} runs is built in.",
+                    [...$working, $this->text('What runs on it', 'built in, as usual of its kind', Source::Typical->value)],
+                    'nothing to write',
+                ),
             );
         }
         if (! $software->imageGb->isKnown()) {
@@ -103,5 +103,18 @@ final class StorageRoom extends LineRule
                     ? []
                     : [Remedy::swap($store->id, $store->role, 'Take a larger card'), Remedy::brief('Plan fewer games in the brief')],
             ));
+    }
+
+    private function noStore(Line $board, Software $software, Facts $facts): Finding
+    {
+        $wrong = array_slice($facts->with('storage'), 0, self::MOST_WRONG);
+
+        return $this->answer($wrong === [] ? Verdict::Missing : Verdict::Clash, [$board, ...$wrong],
+            fn (): Words => new Words($wrong === []
+                ? "{$board->name()} starts from {$software->card}, and there is none in the parts list."
+                : "{$board->name()} starts from {$software->card}; {$wrong[0]->name()} is something else.", [], 'nothing to write the image to', [
+                    Remedy::add(Role::Storage, 'Add a card'),
+                    ...array_map(static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, 'Take a card that goes in'), $wrong),
+                ]));
     }
 }

@@ -49,7 +49,10 @@ final class VideoMode extends LineRule
 
             return;
         }
-        if ($panel !== null && $display->id !== $board->id && self::agreedSignal($board, $display) !== null) {
+        $signal = self::agreedSignal($board, $display);
+        if ($panel !== null && $display->id !== $board->id && $signal === 'hdmi' && $board->part->video?->modes === null) {
+            yield $this->asks($board, $display);
+        } elseif ($panel !== null && $display->id !== $board->id && $signal !== null) {
             yield $this->judge($board, $board->part->video, $display, $panel);
         }
     }
@@ -71,11 +74,6 @@ final class VideoMode extends LineRule
     {
         $own = "{$panel->widthPx} × {$panel->heightPx}";
         $working = [$this->text("{$display->name()}, own pixels", $own)];
-        if (($video === null || $video->modes === null) && self::agreedSignal($board, $display) === 'hdmi') {
-            return $this->answer(Verdict::Fits, [$display, $board], fn (): Words => new Words(
-                "{$board->name()} asks {$display->name()} for its formats, as HDMI has it.", $working, 'HDMI displays name their own formats',
-            ));
-        }
         if ($video === null || $video->modes === null) {
             return $this->unmeasured($board, 'video.modes', [$display], $working, $display->id);
         }
@@ -117,9 +115,8 @@ final class VideoMode extends LineRule
                         "{$board->name()} and {$display->name()} meet at {$mode->says()}, which the display has to scale to its {$own}.",
                         $working,
                         'scaled, so a little soft',
-                        [
-                            $this->swap($display, 'Take a display whose own pixels the board gives'), $this->swap($board, 'Take a board that gives these pixels'),
-                        ]));
+                        [$this->swap($display, 'Take a display whose own pixels the board gives'), $this->swap($board, 'Take a board that gives these pixels')],
+                    ));
                 }
             }
         }
@@ -128,8 +125,16 @@ final class VideoMode extends LineRule
             "No picture format is known to both {$board->name()} and {$display->name()}.",
             $working,
             'nothing in common',
-            [
-                $this->swap($display), $this->swap($board),
-            ]));
+            [$this->swap($display), $this->swap($board)],
+        ));
+    }
+
+    private function asks(Line $board, Line $display): Finding
+    {
+        return $this->answer(
+            Verdict::Fits,
+            [$display, $board],
+            fn (): Words => new Words("{$board->name()} asks {$display->name()} for its formats, as HDMI has it.", [], 'HDMI displays name their own formats'),
+        );
     }
 }

@@ -6,6 +6,7 @@ namespace PocketPlot\Check\Video;
 
 use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
@@ -48,9 +49,7 @@ final class VideoPath extends LineRule
     protected function ofLine(Line $display, Facts $facts): iterable
     {
         $this->leads = $facts->with('cable');
-        $this->adapters = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->software === null && $line->part->panel === null
-            && ! $line->part->fills(Role::Board) && self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->takes()) !== []
-            && ($line->role === Role::Cable || self::pictureSockets($line->part, static fn (Socket $socket): bool => $socket->gives()) !== [])));
+        $this->adapters = array_values(array_filter($facts->lines(), self::isAdapter(...)));
         $boards = array_values(array_filter($facts->lines(), static fn (Line $line): bool => $line->part->fills(Role::Board)));
         if ($boards === [] || in_array($display, $boards, true)) {
             return;
@@ -86,15 +85,32 @@ final class VideoPath extends LineRule
         $shared = array_values(
             array_intersect(array_map(static fn (Socket $s): string => $s->carries, $gives), array_map(static fn (Socket $s): string => $s->carries, $takes)),
         );
+        yield $this->noWay($display, $board, $gives, $takes, $shared, $working);
+    }
+
+    /**
+     * @param  non-empty-list<Socket>  $gives
+     * @param  non-empty-list<Socket>  $takes
+     * @param  list<string>  $shared  signals that both know
+     * @param  list<WorkingLine>  $working
+     */
+    private function noWay(Line $display, Line $board, array $gives, array $takes, array $shared, array $working): Finding
+    {
         $unsaid = $shared === [] ? null : self::unsaid($gives, $takes, $shared[0]);
         if ($unsaid !== null) {
-            yield $this->unmeasured($unsaid === $takes ? $display : $board, 'sockets', [$display, $board], $working, 'ends', 'nobody can say whether the picture lead goes in');
-
-            return;
+            return $this->unmeasured(
+                $unsaid === $takes ? $display : $board,
+                'sockets',
+                [$display, $board],
+                $working,
+                'ends',
+                'nobody can say whether the picture lead goes in',
+            );
         }
         // A lead of which one end goes in was bought wrong; none at all is not bought yet.
         $isWrong = $shared === [] || $this->halfLead($gives, $takes, $shared[0]);
-        yield $this->answer($isWrong ? Verdict::Clash : Verdict::Missing, [$display, $board],
+
+        return $this->answer($isWrong ? Verdict::Clash : Verdict::Missing, [$display, $board],
             fn (): Words => new Words($shared === []
                 ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
                 : sprintf(
@@ -109,6 +125,19 @@ final class VideoPath extends LineRule
                     Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
                     Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
                 ]));
+    }
+
+    /** Takes one picture signal and gives another, and is neither computer nor display. */
+    private static function isAdapter(Line $line): bool
+    {
+        $part = $line->part;
+        if ($part->software !== null || $part->panel !== null || $part->fills(Role::Board)) {
+            return false;
+        }
+        $takes = self::pictureSockets($part, static fn (Socket $socket): bool => $socket->takes());
+        $gives = self::pictureSockets($part, static fn (Socket $socket): bool => $socket->gives());
+
+        return $takes !== [] && ($line->role === Role::Cable || $gives !== []);
     }
 
     /**

@@ -52,6 +52,20 @@ final class BodyFacet extends Facet
                 ['name' => ['text', 'name'], 'material' => ['choice', 'material', Vocabulary::MATERIALS], 'insulated' => ['flag', 'insulated inside']],
             ],
             'pieces' => ['int', 'printed in so many pieces along its length'],
+            ...self::fixings(),
+            'spots' => ['words', 'places for add-ons', []],
+            'ventMm2' => ['mm²', 'air openings together'],
+            'bedLengthMm' => ['mm', 'printer bed, length'],
+            'bedWidthMm' => ['mm', 'printer bed, width'],
+            'bedHeightMm' => ['mm', 'printer, height'],
+            'fieldWindow' => ['yes-no', 'lets radio and coils through'],
+        ];
+    }
+
+    /** @return array<string, array{0: string, 1: string, 2?: mixed}> */
+    private static function fixings(): array
+    {
+        return [
             'posts' => [
                 'many',
                 'posts',
@@ -70,12 +84,6 @@ final class BodyFacet extends Facet
                 'caps that move something',
                 ['name' => ['text', 'name'], 'moves' => ['choice', 'moves', ['slide', 'push', 'button']], 'travelMm' => ['mm', 'travel']],
             ],
-            'spots' => ['words', 'places for add-ons', []],
-            'ventMm2' => ['mm²', 'air openings together'],
-            'bedLengthMm' => ['mm', 'printer bed, length'],
-            'bedWidthMm' => ['mm', 'printer bed, width'],
-            'bedHeightMm' => ['mm', 'printer, height'],
-            'fieldWindow' => ['yes-no', 'lets radio and coils through'],
         ];
     }
 }
