@@ -130,6 +130,10 @@ it('never answers fits once a figure is taken away that the answer had used', fu
             // Below what the socket's family bears by its standard, nobody needs the maker's rating.
             continue;
         }
+        if (end($path) === 'cutOffV') {
+            // Without a cut-off, the pack is reckoned down to what its maker calls empty: a harder case.
+            continue;
+        }
         // What still fits said the very same, with the very same figures, when all of them were known; or it says which is only usual of its kind.
         $new = array_filter(array_diff($fits($document), $before), static fn (string $said): bool => ! str_contains($said, '"typical"'));
         expect(array_values($new))->toBe([], implode('/', $path));

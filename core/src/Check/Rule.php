@@ -120,7 +120,9 @@ abstract class Rule
     /** @return list<WorkingLine> a row for what is written in pencil, where it is */
     final protected function inPencil(Facts $facts): array
     {
-        return $facts->isDrawInPencil() ? [new WorkingLine('Some draws or losses are', 'usual of their kind, not written down', '', Source::Typical->value)] : [];
+        return $facts->isDrawInPencil() ? [
+            new WorkingLine('Some draws or losses are', 'usual of their kind, not written down', '', Source::Typical->value),
+        ] : [];
     }
 
     final protected function text(string $label, string $value, string $source = 'datasheet'): WorkingLine

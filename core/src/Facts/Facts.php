@@ -380,6 +380,13 @@ final class Facts
     public function isDrawInPencil(): bool
     {
         $this->note('isDrawInPencil');
+        foreach ($this->supplyTree()->sources() as $source) {
+            $pack = $source->part->pack;
+            $isOpen = $pack !== null && (! $pack->internalResistanceMohm->isKnown() || $pack->usableShare->source->isPencil());
+            if ($isOpen || $pack?->volts()->source->isPencil() === true) {
+                return true;
+            }
+        }
         foreach ($this->supplyTree()->feeds as $feed) {
             if ($feed->input->watts()->source->isPencil()) {
                 return true;

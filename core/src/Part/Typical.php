@@ -72,6 +72,9 @@ final class Typical
     /** Milliamps that a computer's pins or header give for sure. */
     public const PIN_MA = [300.0, 300.0, 300.0];
 
+    /** Height that ordinary hobby printers reach. */
+    public const BED_HIGH_MM = [180.0, 200.0, 250.0];
+
     /** How far what is sold for one voltage surely bears another one, as a share: the tolerance of ordinary supplies. */
     public const NOMINAL_SHARE = 0.05;
 

@@ -1021,7 +1021,7 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /** @enum {string} */
-        Verdict: "fits" | "tight" | "unmeasured" | "clash";
+        Verdict: "fits" | "tight" | "unmeasured" | "missing" | "clash";
         /** @enum {string} */
         Role: "board" | "display" | "controls" | "case" | "cells" | "charger" | "regulator" | "sound" | "storage" | "cooling" | "switch" | "cable" | "fastener" | "material" | "tool";
         /** @enum {string} */
@@ -1089,7 +1089,9 @@ export interface components {
                 verdict: components["schemas"]["Verdict"];
             };
             clashes: number;
+            missing: number;
             unmeasured: number;
+            figures: number;
             finish: {
                 on: string | null;
                 undated: number;

@@ -200,6 +200,7 @@ function Sums({ card, vitals }: { card: BuildCard; vitals: Vitals }) {
                         ['Cost', `${vitals.cost.amount} ${vitals.cost.currency}`],
                         ['Run time', runTime(vitals.runTime)],
                         ['Clashes', String(vitals.clashes)],
+                        ['Missing', String(vitals.missing)],
                         ['Unmeasured', String(vitals.unmeasured)],
                         ['Finished', finish(vitals.finish)],
                         ['Steps left', String(vitals.stepsLeft)],
@@ -338,7 +339,8 @@ function ImportFile({ onTaken }: { onTaken: (build: Build) => void }) {
                     </p>
                     <details className="mb-2">
                         <summary>
-                            {preview.data.lines.length} lines will be taken, {preview.data.vitals.clashes} clashes, {preview.data.vitals.unmeasured} unmeasured
+                            {preview.data.lines.length} lines will be taken, {preview.data.vitals.clashes} clashes, {preview.data.vitals.missing} missing,{' '}
+                            {preview.data.vitals.unmeasured} unmeasured
                         </summary>
                         <ul className="mt-1 list-disc pl-5 text-sm">
                             {preview.data.lines.map((line) => (

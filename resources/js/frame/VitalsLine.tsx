@@ -37,6 +37,7 @@ export const vitals: Vital[] = [
         verdict: (v) => v.mass.verdict,
     },
     { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to settle', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
+    { what: 'Missing', show: (v) => String(v.missing), target: () => 'to add', verdict: (v) => (v.missing > 0 ? 'missing' : 'fits') },
     { what: 'Unmeasured', show: (v) => String(v.unmeasured), target: () => 'to measure', verdict: (v) => (v.unmeasured > 0 ? 'unmeasured' : 'fits') },
     {
         what: 'Finished',
@@ -69,7 +70,7 @@ export function VitalsLine({
     return (
         <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
             <div className="flex flex-wrap">
-                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.75fr_1.05fr_.95fr]">
+                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.65fr_.65fr_.95fr_.95fr]">
                     {vitals.map((vital) => {
                         const is = vital.show(now);
                         const was = before === null ? is : vital.show(before);

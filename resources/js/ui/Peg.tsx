@@ -4,6 +4,7 @@ export const verdictWords: Record<Verdict, string> = {
     fits: 'fits',
     tight: 'tight',
     clash: 'clash',
+    missing: 'missing',
     unmeasured: 'unmeasured',
 };
 
@@ -11,15 +12,17 @@ const inks: Record<Verdict, string> = {
     fits: 'text-fits',
     tight: 'text-tight',
     clash: 'text-clash',
+    missing: 'text-missing',
     unmeasured: 'text-unmeasured',
 };
 
-/** A peg and its hole: clear inside, touching the ring, across its edge, or no peg at all. */
+/** A peg and its hole: clear inside, touching the ring, across its edge; an empty hole for what is missing, a dashed one for what nobody knows. */
 export function Peg({ verdict, size = 20, named = false }: { verdict: Verdict; size?: number; named?: boolean }) {
     const peg = {
         fits: <circle cx="12" cy="12" r="3.6" />,
         tight: <circle cx="15.1" cy="12" r="3.9" />,
         clash: <rect x="13.6" y="8.1" width="10" height="7.8" rx="1" />,
+        missing: null,
         unmeasured: null,
     }[verdict];
     return (

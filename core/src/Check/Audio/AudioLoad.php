@@ -111,11 +111,11 @@ final class AudioLoad extends PairRule
         };
 
         return $this->answer($verdict, [$line, $ampLine], fn (): Words => new Words($says, [
-            $this->row("{$line->name()}", $speaker->ohm), ...($onEach > 1 ? [$this->row("{$onEach} of them on one channel", Figure::exactly($ohm, 'Ω'))] : []),
-            $this->row(
-                "{$ampLine->name()} bears at least",
-                $leastOhm,
-            ), $this->row('Watts into each', Figure::exactly($watts, 'W', $ampWatts->source->with($speakerWatts->source))), $this->row("{$line->name()} bears", $speakerWatts),
+            $this->row($line->name(), $speaker->ohm),
+            ...($onEach > 1 ? [$this->row("{$onEach} of them on one channel", Figure::exactly($ohm, 'Ω'))] : []),
+            $this->row("{$ampLine->name()} bears at least", $leastOhm),
+            $this->row('Watts into each', Figure::exactly($watts, 'W', $ampWatts->source->with($speakerWatts->source))),
+            $this->row("{$line->name()} bears", $speakerWatts),
         ], 'ohms against the least, watts against what it bears', [
             $this->swap($line, 'Take another loudspeaker'),
             $this->swap($ampLine, 'Take another amplifier'),

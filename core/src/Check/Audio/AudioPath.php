@@ -123,7 +123,11 @@ final class AudioPath extends WholeRule
             return $this->answer(
                 Verdict::Fits,
                 [$amp, $board],
-                fn (): Words => new Words("{$amp->name()} hears {$board->name()} with the picture.", [$this->text('Way', 'hdmi')], 'sound comes with the picture'),
+                fn (): Words => new Words(
+                    "{$amp->name()} hears {$board->name()} with the picture.",
+                    [$this->text('Way', 'hdmi')],
+                    'sound comes with the picture',
+                ),
             );
         }
         if ($takes === [] && ! $wantsPins) {

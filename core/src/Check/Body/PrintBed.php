@@ -15,6 +15,8 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\BodySize;
 use PocketPlot\Part\Body;
+use PocketPlot\Part\Typical;
+use PocketPlot\Quantity\Source;
 
 final class PrintBed extends WholeRule
 {
@@ -56,6 +58,7 @@ final class PrintBed extends WholeRule
     /** @param  non-empty-list<float>  $sides  of the whole, falling */
     private function onto(Line $line, Body $body, BodySize $outside, array $sides): Finding
     {
+        $height = Typical::or($body->bedHeightMm, Typical::BED_HIGH_MM);
         $bed = [$body->bedLengthMm->least(), $body->bedWidthMm->least()];
         rsort($bed);
         // Two halves, parted across the thickness, each laid on its face.
@@ -63,7 +66,7 @@ final class PrintBed extends WholeRule
         [$long, $wide] = [max($long, $wide), min($long, $wide)];
         $straight = min($bed[0] - $long, $bed[1] - $wide);
         $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
-        $margin = min(max($straight, $slant), ($body->bedHeightMm->least ?? INF) - $high);
+        $margin = min(max($straight, $slant), $height->least() - $high);
         // Who has said in how many pieces it is printed means it.
         $verdict = $margin < 0.0 ? ($body->pieces === null ? Verdict::Tight : Verdict::Clash) : ($straight < 0.0 ? Verdict::Tight : Verdict::Fits);
 
@@ -84,9 +87,9 @@ final class PrintBed extends WholeRule
             ),
             new WorkingLine(
                 'Bed and height',
-                implode(' × ', array_map(self::n(...), array_filter([$bed[0], $bed[1], $body->bedHeightMm->least], is_float(...)))),
+                implode(' × ', array_map(self::n(...), [$bed[0], $bed[1], $height->least()])),
                 'mm',
-                $body->bedLengthMm->source->value,
+                $body->bedLengthMm->source->with($height->source) === Source::Typical ? Source::Typical->value : $body->bedLengthMm->source->value,
             ),
         ], self::n($margin).' mm to spare', [
             Remedy::byHand(

@@ -52,7 +52,7 @@ final class StackHeight extends WholeRule
             $zones[$zone->name] = $zone;
         }
         $columns = Columns::of($facts->inBody(), $cavity?->footprintMm2());
-        $isOpen = ! $body->drawn && ! $body->cavityHeightMm->isKnown();
+        $isOpen = $cavity !== null && ! $cavity->hasAllSides();
         if ($isOpen && array_diff_key($columns, $zones) !== []) {
             yield $this->unmeasured($bodyLine, 'body.cavity', [], [], 'stack');
             $columns = array_intersect_key($columns, $zones);

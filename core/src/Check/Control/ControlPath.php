@@ -15,6 +15,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Controls;
 use PocketPlot\Part\PadMode;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Sits;
 
 final class ControlPath extends LineRule
 {
@@ -92,10 +93,10 @@ final class ControlPath extends LineRule
     }
 
     /** A controller board, an old handheld's own, or a pad's board: what a membrane can be pressed onto. */
-    private static function hasContacts(Controls $controls): bool
+    private static function hasContacts(Line $line, Controls $controls): bool
     {
         return $controls->boardName !== '' || in_array('own', $controls->speaks, true)
-            || ($controls->players > 0 && $controls->padMode === PadMode::Pad);
+            || ($controls->players > 0 && $controls->padMode === PadMode::Pad && $line->part->sits === Sits::Inside);
     }
 
     /** @return array{Line|Finding|null, string} who listens, or that nobody knows; and what to say of it */
@@ -124,7 +125,7 @@ final class ControlPath extends LineRule
         if ($way === 'membrane') {
             foreach ($facts->with('controls') as $other) {
                 $mates = $other->part->controls;
-                if ($hears($other) && $mates !== null && self::hasContacts($mates)) {
+                if ($hears($other) && $mates !== null && self::hasContacts($other, $mates)) {
                     return [$other, 'pressed onto a controller board'];
                 }
             }

@@ -20,6 +20,7 @@ use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Source;
 
 final class PortCurrent extends FeedRule
 {
@@ -63,7 +64,7 @@ final class PortCurrent extends FeedRule
         }
         // Several of a kind plug in one by one.
         $need = $peak->most() / max(1, $line->quantity) / $rail->volts->least() * 1000;
-        $working = [$this->row("{$line->name()}, peak", Figure::exactly($need, 'mA'))];
+        $working = [$this->row("{$line->name()}, peak", Figure::exactly($need, 'mA', Source::WorkedOut->with($peak->source)))];
         [$rating, $rows, $open] = $this->rating($line, $to, $rail->line, $from);
         $working = [...$working, ...$rows];
         if ($open !== null) {

@@ -47,7 +47,7 @@ final class SwitchRating extends LineRule
         if (! $switch->ratingMa->isKnown()) {
             return $this->unmeasured($line, 'switch.ratingMa', [$source]);
         }
-        $working = [$this->row("{$line->name()} is made for", $switch->ratingMa), $this->row('and for', $switch->ratingV)];
+        $working = [$this->row("{$line->name()} is made for", $switch->ratingMa), $this->row('and for', Typical::or($switch->ratingV, Typical::SWITCH_V))];
         [, $peak, $missing] = $facts->wattsFrom($source);
         if ($missing !== []) {
             return $this->unmeasured(

@@ -14,7 +14,7 @@ import { MarginsPanel } from './MarginsPanel';
 import { MeasureNext } from './MeasureNext';
 import { SinceLastLook } from './SinceLastLook';
 
-const verdicts: readonly Verdict[] = ['clash', 'unmeasured', 'tight', 'fits'];
+const verdicts: readonly Verdict[] = ['clash', 'missing', 'unmeasured', 'tight', 'fits'];
 
 const leaves = [
     ['part', 'By part'],
@@ -33,7 +33,9 @@ export default function ChecksStation() {
     const [asked, setAsked] = useSearchParams();
     const [hidden, setHidden] = useState<Verdict[]>(['fits']);
     const leaf = asked.get('leaf') ?? 'part';
-    const { findings } = build.appraisal;
+    const { findings, vitals } = build.appraisal;
+    // The summary of what is open is a note like any other, and counts nothing twice.
+    const counted: Partial<Record<Verdict, number>> = { clash: vitals.clashes, missing: vitals.missing, unmeasured: vitals.unmeasured };
     const shown = findings.filter((finding) => !hidden.includes(finding.verdict));
     const isList = leaf === 'part' || leaf === 'family' || leaf === 'verdict';
     return (
@@ -42,7 +44,7 @@ export default function ChecksStation() {
                 <h2 className="text-xl">Checks</h2>
                 <div className="flex flex-wrap gap-2" role="group" aria-label="Show">
                     {verdicts.map((verdict) => {
-                        const count = findings.filter((finding) => finding.verdict === verdict).length;
+                        const count = counted[verdict] ?? findings.filter((finding) => finding.verdict === verdict).length;
                         const on = !hidden.includes(verdict);
                         return (
                             <button
