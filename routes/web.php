@@ -89,6 +89,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('finding', [FindingController::class, 'show']);
             Route::get('remedies', [FindingController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);
+            Route::post('remedy', [LineController::class, 'remedy']);
+            Route::post('wanted', [LineController::class, 'want']);
             Route::patch('lines/{line}', [LineController::class, 'change']);
             Route::delete('lines/{line}', [LineController::class, 'remove']);
             Route::put('lines/{line}/figures', [LineController::class, 'measure']);

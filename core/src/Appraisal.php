@@ -86,6 +86,12 @@ final readonly class Appraisal
         );
     }
 
+    /** @return list<Rail> every voltage that something in the build gives */
+    public function rails(): array
+    {
+        return array_values($this->facts->rails());
+    }
+
     public function finding(string $key): ?Finding
     {
         foreach ($this->findings as $finding) {

@@ -61,7 +61,7 @@ it('puts the remedy first that gives nothing away', function (): void {
     $finding = $before->finding('control.coverage/paddles/1') ?? throw new RuntimeException('the planted clash is gone');
     $found = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding);
     // A radio pad even frees a socket; the wired one of the same make follows, and neither gives anything away.
-    expect($found[0]['loss'])->toBe(0)->and(array_map(static fn (array $one): string => $one['part']->id, $found))->toContain('pad-plover-six');
+    expect($found[0]['loss'])->toBe(0)->and(array_map(static fn (array $one): ?string => $one['edits']->part?->id, $found))->toContain('pad-plover-six');
 });
 
 it('judges a candidate as the whole appraisal would after the change', function (): void {
@@ -126,6 +126,8 @@ it('never answers fits once a figure is taken away that the answer had used', fu
         $document = $whole;
         $document['parts'] = without($document['parts'], $path);
         $tried++;
+        // Without the draw an amplifier is taken to give all that it can: a harder case.
+        $harder = static fn (string $said): bool => end($path) === 'drawMa' && str_contains($said, 'audio.load');
         if (in_array('sockets', $path, true) && end($path) === 'ratingMa') {
             // Below what the socket's family bears by its standard, nobody needs the maker's rating.
             continue;
@@ -135,7 +137,7 @@ it('never answers fits once a figure is taken away that the answer had used', fu
             continue;
         }
         // What still fits said the very same, with the very same figures, when all of them were known; or it says which is only usual of its kind.
-        $new = array_filter(array_diff($fits($document), $before), static fn (string $said): bool => ! str_contains($said, '"typical"'));
+        $new = array_filter(array_diff($fits($document), $before), static fn (string $said): bool => ! str_contains($said, '"typical"') && ! $harder($said));
         expect(array_values($new))->toBe([], implode('/', $path));
     }
     expect($tried)->toBeGreaterThan(80);

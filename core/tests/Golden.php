@@ -199,7 +199,7 @@ final class Golden
     private static function tried(RemedyFinder $finder, Appraisal $appraisal, Finding $finding): array
     {
         return $finding->verdict === Verdict::Fits ? [] : array_map(
-            static fn (array $one): array => [$one['remedy']->says, $one['part']->id, count($one['effect']->settled), count($one['effect']->newClashes)],
+            static fn (array $one): array => [$one['edits']->kind(), $one['edits']->part->id ?? $one['edits']->settles->from ?? '', count($one['effect']->settled), count($one['effect']->newClashes)],
             $finder->find($appraisal, $finding),
         );
     }

@@ -20,7 +20,7 @@ const BOOK = [
     'software' => ['image', 'driver', 'storage', 'safe-shutdown', 'rights', 'programming'],
     'people' => ['skills', 'tools', 'consumables'],
     'money' => ['budget', 'ready-made', 'packets'],
-    'whole' => ['missing-role', 'kit-gaps', 'unmeasured'],
+    'whole' => ['missing-role', 'wanted', 'kit-gaps', 'unmeasured'],
 ];
 
 it('holds exactly the rules it should', function (): void {

@@ -14,6 +14,8 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\File\BadFile;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Day;
+use PocketPlot\WhatIf\Need;
+use PocketPlot\WhatIf\Needs;
 use PocketPlot\WhatIf\RemedyFinder;
 
 /** Appraises a build file without a database or a browser. */
@@ -63,6 +65,7 @@ final class CheckFile extends Command
     private function printJson(Appraisal $appraisal): void
     {
         $finder = new RemedyFinder($this->library(), Day::of(now()->toDateString()));
+        $needs = new Needs($appraisal->build);
         $this->printAsJson([
             'verdict' => $appraisal->verdict->value,
             'vitals' => $appraisal->vitals->toArray(),
@@ -73,11 +76,12 @@ final class CheckFile extends Command
                 'says' => $finding->says(),
                 'working' => array_map(static fn (WorkingLine $line): array => $line->toArray(), $finding->working()),
                 'remedies' => $this->remedies($finder, $appraisal, $finding),
+                'needs' => array_map(static fn (Need $need): array => $need->toArray(), $needs->of($finding)),
             ], $appraisal->findings),
         ]);
     }
 
-    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string}> */
+    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string, from?: string, output?: string}> */
     private function remedies(RemedyFinder $finder, Appraisal $appraisal, Finding $finding): array
     {
         if ($finding->verdict === Verdict::Fits) {
@@ -85,9 +89,13 @@ final class CheckFile extends Command
         }
         $tried = array_map(
             static fn (array $one): array => [
-                ...$one['remedy']->toArray(),
-                'says' => "{$one['remedy']->says}: {$one['part']->name}",
-                'part' => $one['part']->id,
+                'kind' => $one['edits']->kind(),
+                'says' => $one['edits']->says($appraisal->build),
+                'line' => $one['edits']->lineId,
+                'role' => $one['edits']->role?->value,
+                'figure' => null,
+                ...($one['edits']->part === null ? [] : ['part' => $one['edits']->part->id]),
+                ...($one['edits']->settles === null ? [] : ['from' => $one['edits']->settles->from, 'output' => $one['edits']->settles->output]),
             ],
             $finder->find($appraisal, $finding),
         );

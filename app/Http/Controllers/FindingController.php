@@ -18,11 +18,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use PocketPlot\Appraisal;
+use PocketPlot\Build\Join;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\WhatIf\Need;
+use PocketPlot\WhatIf\Needs;
 use PocketPlot\WhatIf\RemedyFinder;
 
 /** What the findings of a build say, and what would become of it with other parts. */
@@ -35,13 +38,14 @@ final class FindingController
     public function show(Request $request, BuildRecord $build): JsonResponse
     {
         $given = $request->validate(['key' => ['required', 'string', 'max:300']]);
-        $finding = Appraisal::of(
-            BuildMapper::toCore($build->load(BuildMapper::RELATIONS)),
-            Today::day(),
-        )->finding(is_string($given['key']) ? $given['key'] : '');
+        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
+        $finding = Appraisal::of($core, Today::day())->finding(is_string($given['key']) ? $given['key'] : '');
         abort_if($finding === null, 404);
 
-        return new JsonResponse($finding->inFull());
+        return new JsonResponse([
+            ...$finding->inFull(),
+            'needs' => array_map(static fn (Need $need): array => $need->toArray(), (new Needs($core))->of($finding)),
+        ]);
     }
 
     /** The sentences of all that fits. */
@@ -96,13 +100,22 @@ final class FindingController
         $found = (new RemedyFinder($library, Today::day()))->find($before, $finding);
 
         return new JsonResponse(['remedies' => array_map(static fn (array $one): array => [
-            'libraryId' => $ids[$one['part']->id],
-            'kind' => $one['remedy']->kind->value,
-            'line' => $one['remedy']->lineId,
-            'role' => $one['remedy']->role?->value,
-            'part' => BuildView::part($one['part']),
+            'kind' => $one['edits']->kind(),
+            'does' => $one['edits']->says($before->build),
+            'libraryId' => $one['edits']->part === null ? null : $ids[$one['edits']->part->id],
+            'line' => $one['edits']->lineId,
+            'role' => $one['edits']->role?->value,
+            'part' => $one['edits']->part === null ? null : BuildView::part($one['edits']->part),
+            'settles' => self::join($one['edits']->settles),
+            'frees' => self::join($one['edits']->frees),
             ...$one['effect']->toArray(),
         ], $found)]);
+    }
+
+    /** @return array{from: string, output: string, to: string, input: string}|null */
+    private static function join(?Join $join): ?array
+    {
+        return $join === null ? null : ['from' => $join->from, 'output' => $join->output, 'to' => $join->to, 'input' => $join->input];
     }
 
     private static function appraise(BuildRecord $build): Appraisal

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddLine;
+use App\Actions\ApplyRemedy;
 use App\Actions\ChangeLine;
 use App\Actions\ChangePart;
 use App\Actions\ChooseLine;
@@ -14,13 +15,16 @@ use App\Actions\MeasureFigure;
 use App\Actions\RemoveLine;
 use App\Actions\SettleJoin;
 use App\Actions\SwapLine;
+use App\Actions\WantPart;
 use App\Http\Requests\AddLineRequest;
 use App\Http\Requests\ChangeLineRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\JoinRequest;
 use App\Http\Requests\MeasureRequest;
 use App\Http\Requests\PartRequest;
+use App\Http\Requests\RemedyRequest;
 use App\Http\Requests\SwapLineRequest;
+use App\Http\Requests\WantRequest;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
@@ -59,6 +63,22 @@ final class LineController
         $quantity = $request->filled('quantity') ? $request->integer('quantity') : null;
 
         return $this->edit($request, $build, static fn (BuildRecord $build) => SwapLine::in($build, $line, $part, $quantity));
+    }
+
+    /** A fix that was offered, applied whole. */
+    public function remedy(RemedyRequest $request, User $user, BuildRecord $build): JsonResponse
+    {
+        $part = $request->filled('part') ? $this->libraryPart($user, $request->integer('part')) : null;
+        /** @var array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string}, frees?: ?array{to: string, input: ?string}} $given */
+        $given = array_diff_key((array) $request->validated(), ['version' => true, 'part' => true]);
+
+        return $this->edit($request, $build, static fn (BuildRecord $build) => ApplyRemedy::to($build, $part, $given));
+    }
+
+    /** What a finding asks for, put on the list until it is found. */
+    public function want(WantRequest $request, BuildRecord $build): JsonResponse
+    {
+        return $this->edit($request, $build, static fn (BuildRecord $build) => WantPart::for($build, $request->string('finding')->toString()));
     }
 
     public function choose(EditRequest $request, BuildRecord $build, string $line): JsonResponse

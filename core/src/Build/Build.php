@@ -153,6 +153,38 @@ final readonly class Build
         return $this->withLines(array_map(static fn (Line $line): Line => $line->part->id === $partId ? $line->holding($part) : $line, $this->lines));
     }
 
+    /** The same build with this join in the place of what was settled of the same input before. */
+    public function withJoin(Join $join): self
+    {
+        return $this->withJoins([...$this->withoutJoin($join)->joins, $join]);
+    }
+
+    /** The same build with nothing settled of what this join settles. */
+    public function withoutJoin(Join $join): self
+    {
+        return $this->withJoins(array_values(array_filter(
+            $this->joins,
+            static fn (Join $other): bool => [$other->kind, $other->to, $other->input] !== [$join->kind, $join->to, $join->input],
+        )));
+    }
+
+    /** @param  list<Join>  $joins */
+    private function withJoins(array $joins): self
+    {
+        return new self(
+            $this->name,
+            $this->brief,
+            $this->lines,
+            $this->rates,
+            $joins,
+            $this->ticks,
+            $this->extra,
+            $this->tickExtra,
+            $this->profiles,
+            $this->readings,
+        );
+    }
+
     /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {

@@ -32,7 +32,8 @@ final readonly class OpenFigure
         $open = [];
         foreach ($waiting as $one) {
             $line = $build->line($one['line']);
-            if ($line !== null) {
+            // Of what is only wanted there is nothing to measure.
+            if ($line !== null && ! $line->part->isWanted) {
                 $open[] = new self($line, $one['figure'], $one['findings']);
             }
         }

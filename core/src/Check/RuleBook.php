@@ -12,6 +12,7 @@ final class RuleBook
     /** @var list<class-string<Rule>> the last one speaks of what the others left open */
     public const RULES = [
         Whole\MissingRole::class,
+        Whole\Wanted::class,
         Whole\KitGaps::class,
         Power\SupplyWindow::class,
         Power\FedInPlay::class,

@@ -18,6 +18,9 @@ final readonly class Part
 
     public bool $takesUsb;
 
+    /** Stands for a part that is still to be found; its figures are what that one has to do. */
+    public bool $isWanted;
+
     /** @var list<string> facets it has, and "role:…" for each role it fills: what a swap of this part can touch */
     public array $touches;
 
@@ -91,6 +94,7 @@ final readonly class Part
         $usb = array_filter($sockets, static fn (Socket $socket): bool => $socket->carries === 'usb');
         $this->givesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->gives()) !== [];
         $this->takesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->direction === Direction::In) !== [];
+        $this->isWanted = ($raw['wanted'] ?? false) === true;
         $this->touches = self::touchedBy($raw, $fills);
     }
 
@@ -168,8 +172,11 @@ final readonly class Part
     public function canStandInFor(self $other): bool
     {
         $does = $other->does();
+        if ($does === [] && $other->isWanted) {
+            return $this->fills($other->role) && ! $this->isWanted;
+        }
 
-        return $does !== [] && array_diff($does, $this->does()) === [];
+        return $does !== [] && ! $this->isWanted && array_diff($does, $this->does()) === [];
     }
 
     public function bestOffer(): ?Offer
@@ -188,7 +195,7 @@ final readonly class Part
 
         return [
             ...array_map(strval(...), $facets),
-            ...array_intersect(['skills', 'tools', 'consumables', 'serves', 'packetOf', 'cautions'], array_keys($raw)),
+            ...array_intersect(['skills', 'tools', 'consumables', 'serves', 'packetOf', 'cautions', 'wanted'], array_keys($raw)),
             ...array_map(static fn (Role $role): string => "role:{$role->value}", $fills),
             'any',
         ];

@@ -54,9 +54,11 @@ final readonly class Needs
         $line = $finding->lines === [] ? null : $this->build->line($finding->lines[0]);
         $need = match ($finding->rule) {
             'power.supply-window', 'power.in-play', 'power.converter-headroom' => $line === null ? null : $this->power($line),
+            'power.rail-current' => $this->stronger($finding),
+            'audio.path' => $line === null ? null : $this->amplifier($line),
             'power.charger-match' => $this->charger($finding),
-            'power.lead' => $this->lead($finding, 300.0),
-            'power.cable-drop' => $this->lead($finding, null),
+            'power.lead' => $this->lead($finding, 300.0, null),
+            'power.cable-drop' => $this->lead($finding, null, $finding->subject->feed === null ? null : $this->facts->leadOf($finding->subject->feed)),
             'power.cable-ends' => $this->flatLead(),
             'video.path' => $this->pictureLead($finding),
             'software.programming' => $line === null ? null : $this->dataLead($line),
@@ -82,7 +84,9 @@ final readonly class Needs
             // The converter does not get what it wants: another one has to make the same from what there is.
             $output = $line->part->outputs[0];
 
-            return $output->volts->isKnown() ? $this->converter($output->volts->usual(), $this->wattsBehind($line), "what {$line->name()} is to make") : null;
+            return $output->volts->isKnown()
+                ? $this->converter($output->volts->usual(), $this->wattsBehind($line), "what {$line->name()} is to make")->insteadOf($line)
+                : null;
         }
         if ($input === null || ! $input->volts->isKnown()) {
             return null;
@@ -125,6 +129,37 @@ final readonly class Needs
                 ...($topology === 'buck' ? ['dropoutV' => round($gives->least() - $volts - 0.1, 2)] : []),
             ]],
         ]);
+    }
+
+    /** A converter like the one there is that bears what hangs on it. */
+    private function stronger(Finding $finding): ?Need
+    {
+        $rail = $finding->subject->rail;
+        if ($rail === null) {
+            return null;
+        }
+        $watts = max($rail->watts->most ?? 0.0, $rail->peakWatts->most ?? 0.0);
+
+        return ! $rail->line->part->isConverter() || ! $rail->volts->isKnown() || $watts <= 0.0
+            ? null
+            : $this->converter($rail->volts->usual(), $watts, "what hangs on {$rail->says()}")->insteadOf($rail->line);
+    }
+
+    private function amplifier(Line $speaker): ?Need
+    {
+        $box = $speaker->part->speaker;
+        if ($box === null || ! $box->ohm->isKnown()) {
+            return null;
+        }
+        $watts = $box->watts->isKnown() ? $box->watts->least() : null;
+
+        return new Need(Role::Sound, 'amplifier', [
+            ['what' => 'bears', 'says' => self::n($box->ohm->least()).' Ω or less', 'why' => $speaker->name()],
+            ...($watts === null ? [] : [['what' => '', 'says' => self::n($watts).' W a channel or less', 'why' => 'more than that tears it']]),
+        ], ['amp' => [
+            'channels' => max(1, min(2, $speaker->quantity * $box->count)), 'atOhm' => $box->ohm->usual(), 'leastOhm' => $box->ohm->least(),
+            ...($watts === null ? [] : ['watts' => $watts]),
+        ]]);
     }
 
     private function charger(Finding $finding): ?Need
@@ -181,7 +216,7 @@ final readonly class Needs
     }
 
     /** @param  ?float  $lengthMm  null takes what is there, and half of it until a gauge does */
-    private function lead(Finding $finding, ?float $lengthMm): ?Need
+    private function lead(Finding $finding, ?float $lengthMm, ?Line $there): ?Need
     {
         $feed = $finding->subject->feed;
         if ($feed === null) {
@@ -207,12 +242,12 @@ final readonly class Needs
                         $gauge,
                         $length,
                         self::n(round($amps * 1000)).' mA at the peak may lose '.self::n(round($may * $amps, 2)).' V',
-                    );
+                    )->insteadOf($there);
                 }
             }
         }
 
-        return $this->leadOf($ends[0], $ends[1], ['power', 'usb'], 16.0, 100.0, 'the shortest and thickest there is');
+        return $this->leadOf($ends[0], $ends[1], ['power', 'usb'], 16.0, 100.0, 'the shortest and thickest there is')->insteadOf($there);
     }
 
     /** @param  list<string>  $carries */
@@ -246,7 +281,10 @@ final readonly class Needs
     {
         $display = $this->build->line($finding->lines[0] ?? '');
         $board = $this->build->line($finding->lines[1] ?? '');
-        foreach ($display === null || $board === null ? [] : $display->part->sockets as $takes) {
+        if ($display === null || $board === null) {
+            return null;
+        }
+        foreach ($display->part->sockets as $takes) {
             foreach ($board->part->sockets as $gives) {
                 if ($takes->takes() && $gives->gives() && $takes->carries === $gives->carries && $takes->carries !== 'usb' && $takes->carries !== 'power') {
                     return $this->leadOf($gives->connector, $takes->connector, [$gives->carries], null, null, '');
@@ -310,8 +348,8 @@ final readonly class Needs
             return null;
         }
         $mah = self::up($pack->capacityMah->usual() * $wanted / $hours->usual() * 1.06, 100.0);
-        $facets = is_array($line->part->raw['facets'] ?? null) ? $line->part->raw['facets'] : [];
-        $own = is_array($facets['pack'] ?? null) ? $facets['pack'] : [];
+        $facets = self::map($line->part->raw['facets'] ?? null);
+        $own = self::map($facets['pack'] ?? null);
         unset($facets['size'], $own['energyOutWh'], $own['internalResistanceMohm']);
         $volts = $pack->cellNominalV->isKnown() ? $pack->cellNominalV->usual() * $pack->series : null;
 
@@ -323,14 +361,30 @@ final readonly class Needs
                 'why' => self::n($wanted).' h are wanted, '.self::n(round($hours->usual(), 1)).' h come out of '.self::n($pack->capacityMah->usual()).' mAh',
             ],
             ...($volts === null ? [] : [['what' => '', 'says' => self::n(round($mah * $volts / 1000, 1)).' Wh', 'why' => 'the same at the cells']]),
-        ], [...$facets, 'pack' => [...$own, 'capacityMah' => $mah]]);
+        ], [...$facets, 'pack' => [...$own, 'capacityMah' => $mah]], insteadOf: $line->id);
+    }
+
+    /** @return array<string, mixed> */
+    private static function map(mixed $value): array
+    {
+        $map = [];
+        foreach (is_array($value) ? $value : [] as $key => $one) {
+            $map[(string) $key] = $one;
+        }
+
+        return $map;
     }
 
     private function card(Finding $finding): ?Need
     {
-        $board = $this->build->line($finding->lines[0] ?? '');
-        $software = $board?->part->software;
-        if ($board === null || $software === null || $software->card === '' || $software->card === 'built-in') {
+        $lines = array_filter(array_map($this->build->line(...), $finding->lines));
+        $software = null;
+        $store = null;
+        foreach ($lines as $line) {
+            $software ??= $line->part->software;
+            $store ??= $line->part->software === null && $line->part->storage !== null ? $line : null;
+        }
+        if ($software === null || $software->card === '' || $software->card === 'built-in') {
             return null;
         }
         $need = ($software->imageGb->most ?? 0.0) + ($this->build->brief->gamesGb ?? 0.0);
@@ -338,7 +392,7 @@ final readonly class Needs
 
         return new Need(Role::Storage, $software->card, [
             ['what' => '', 'says' => self::n($gb).' GB or more', 'why' => 'image and games take '.self::n(round($need, 1)).' GB'],
-        ], ['storage' => ['capacityGb' => $gb, 'card' => $software->card]]);
+        ], ['storage' => ['capacityGb' => $gb, 'card' => $software->card]], insteadOf: $store?->id);
     }
 
     private function warning(): Need
@@ -380,7 +434,9 @@ final readonly class Needs
         $counted = array_filter($most, static fn (int $count, string $key): bool => $count > 0 && $key !== 'players', ARRAY_FILTER_USE_BOTH);
         $names = ['dPads' => 'd-pads', 'buttons' => 'buttons', 'sticks' => 'sticks', 'triggers' => 'triggers'];
 
-        return new Need(Role::Controls, 'controls', array_map(
+        return new Need(Role::Controls, 'controls', $counted === [] ? [
+            ['what' => 'for', 'says' => $most['players'] === 1 ? 'one player' : "{$most['players']} players", 'why' => 'the games in the brief; name them there to have the buttons counted'],
+        ] : array_map(
             static fn (string $key, int $count): array => ['what' => '', 'says' => "{$count} {$names[$key]} or more", 'why' => 'the games in the brief'],
             array_keys($counted),
             $counted,

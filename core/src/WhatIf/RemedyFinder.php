@@ -7,44 +7,114 @@ namespace PocketPlot\WhatIf;
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Remedy;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\Feed;
 use PocketPlot\Quantity\Day;
 
 /**
- * Asks the library which single swap or addition settles a finding. What is offered was tried:
- * the finding is milder or gone, and neither a new clash nor a new unknown came with it.
+ * Asks the library which single swap, addition or other join settles a finding. What is offered was tried whole:
+ * the finding is milder or gone, and neither a new clash nor a new unknown nor a lost figure came with it.
  */
 final class RemedyFinder
 {
+    /** Rails that are tried for one feed; each costs a whole appraisal. */
+    private const MOST_RAILS = 12;
+
     /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
 
     /**
-     * @return list<array{remedy: Remedy, part: Part, effect: Effect, loss: int}> the best first: settled fully, then nothing lost, then cheap
+     * @return list<array{edits: Edits, effect: Effect, loss: int}> the best first: settled fully, then nothing lost, then cheap
      */
     public function find(Appraisal $before, Finding $finding, int $most = 6): array
     {
+        if ($finding->verdict === Verdict::Fits) {
+            return [];
+        }
         $found = [];
-        foreach ($finding->remedies() as $remedy) {
-            if ($remedy->role === null) {
-                continue;
-            }
-            foreach ($this->partsFor($remedy->role) as $part) {
-                $old = $remedy->lineId === null ? null : $before->build->line($remedy->lineId)?->part;
-                if ($old !== null && ($old->id === $part->id || ! $part->canStandInFor($old))) {
-                    continue;
-                }
-                $effect = Candidates::effectOf($before, $part, $remedy->role, $remedy->lineId, $this->today);
-                if ($this->helps($before, $finding, $effect)) {
-                    $found[] = ['remedy' => $remedy, 'part' => $part, 'effect' => $effect, 'loss' => $old === null ? 0 : Downgrade::between($old, $part)];
-                }
+        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding)] as $one) {
+            if ($this->helps($before, $finding, $one['effect'])) {
+                $found[] = $one;
             }
         }
         usort($found, static fn (array $a, array $b): int => [$a['effect']->verdict->weight(), $a['loss']] <=> [$b['effect']->verdict->weight(), $b['loss']]
             ?: $a['effect']->vitals->cost->amount->compareTo($b['effect']->vitals->cost->amount));
 
         return array_slice($found, 0, $most);
+    }
+
+    /** @return iterable<array{edits: Edits, effect: Effect, loss: int}> */
+    private function tried(Appraisal $before, Finding $finding): iterable
+    {
+        // A converter goes in between; a join settled by hand would lead past it.
+        $join = $finding->subject->feed?->join;
+        $freed = $join === null ? $before : null;
+        foreach ($this->wanted($finding) as $remedy) {
+            foreach ($remedy->role === null ? [] : $this->partsFor($remedy->role) as $part) {
+                if ($remedy->role === null) {
+                    continue;
+                }
+                if ($remedy->lineId !== null) {
+                    $old = $before->build->line($remedy->lineId)?->part;
+                    if ($old === null || $old->id === $part->id || ! $part->canStandInFor($old)) {
+                        continue;
+                    }
+                    $effect = Candidates::effectOf($before, $part, $remedy->role, $remedy->lineId, $this->today);
+                    yield ['edits' => Edits::swap($remedy->lineId, $part, $remedy->role), 'effect' => $effect, 'loss' => Downgrade::between($old, $part)];
+
+                    continue;
+                }
+                $edits = Edits::add($part, $remedy->role, $part->isConverter() ? $join : null);
+                $from = $edits->frees === null ? $before : ($freed ??= Appraisal::toCompare($before->build->withoutJoin($edits->frees), $this->today));
+                $after = $from->after($edits->applyTo($before->build), $this->today);
+                yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $edits->changes()), 'loss' => 0];
+            }
+        }
+    }
+
+    /** @return list<Remedy> what the rule asks for, once each */
+    private function wanted(Finding $finding): array
+    {
+        $wanted = [];
+        foreach ($finding->remedies() as $remedy) {
+            if ($remedy->role !== null) {
+                $wanted["{$remedy->lineId}/{$remedy->role->value}"] = $remedy;
+            }
+        }
+
+        return array_values($wanted);
+    }
+
+    /**
+     * The same input on every other rail there is, and left to the proposal where the builder's own join is the trouble.
+     *
+     * @return iterable<array{edits: Edits, effect: Effect, loss: int}>
+     */
+    private function rejoined(Appraisal $before, Finding $finding): iterable
+    {
+        $feed = $finding->subject->feed;
+        if ($feed === null) {
+            return;
+        }
+        foreach ($this->joinsFor($before, $feed) as $edits) {
+            $after = Appraisal::toCompare($edits->applyTo($before->build), $this->today);
+            yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $feed->line->id), 'loss' => 0];
+        }
+    }
+
+    /** @return list<Edits> */
+    private function joinsFor(Appraisal $before, Feed $feed): array
+    {
+        $joins = $feed->join === null ? [] : [Edits::free($feed->join)];
+        foreach (array_slice($before->rails(), 0, self::MOST_RAILS) as $rail) {
+            if ($rail->id !== $feed->railId && $rail->line->id !== $feed->line->id) {
+                $joins[] = Edits::rejoin($feed, $rail->line->id, $rail->name);
+            }
+        }
+
+        return $joins;
     }
 
     private function helps(Appraisal $before, Finding $finding, Effect $effect): bool

@@ -18,6 +18,7 @@ use PocketPlot\Check\Power\TwoSupplies;
 use PocketPlot\Check\Software\Programming;
 use PocketPlot\Check\Software\ReadyImage;
 use PocketPlot\Check\Software\Rights;
+use PocketPlot\Check\Whole\Wanted;
 
 $socket = static fn (string $connector, string $carries, string $direction, array $more = []): array => [
     'name' => "{$connector} {$direction}", 'connector' => $connector, 'carries' => $carries, 'direction' => $direction, ...$more,
@@ -238,3 +239,20 @@ it('flags packs in parallel that are charged to different volts', function (floa
     $build = Make::build(['one' => $pack(4.2), 'other' => $pack($full)], [], ['joins' => [['kind' => 'parallel', 'from' => 'one', 'to' => 'other']]]);
     expect(Make::verdicts(ParallelCells::class, $build))->toBe(["{$expected} one"]);
 })->with([[4.2, 'fits'], [4.45, 'clash']]);
+
+describe(Wanted::id(), function () use ($load): void {
+    it('answers', function (array $part, array $expected) use ($load): void {
+        expect(Make::verdicts(Wanted::class, Make::build(['panel' => [...$load('display', []), 'part' => $part]])))->toBe($expected);
+    })->with([
+        'says nothing of a part that is there' => [[], []],
+        'says nothing of one that is expressly there' => [['wanted' => false], []],
+        'misses what is only wanted' => [['wanted' => true], ['missing panel']],
+    ]);
+
+    it('says what it has to be', function (array $part, string $says) use ($load): void {
+        expect(Make::findings(Wanted::class, Make::build(['panel' => [...$load('display', []), 'part' => ['wanted' => true, ...$part]]]))[0]->says())->toBe($says);
+    })->with([
+        'by its summary' => [['summary' => 'Display: 640 × 480 pixels or more.'], 'Still to be found: display: 640 × 480 pixels or more.'],
+        'by its name' => [['name' => 'Panel'], 'Still to be found: panel.'],
+    ]);
+});

@@ -500,6 +500,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/remedy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Apply a fix whole */
+        post: operations["postBuildsBuildRemedy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/wanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put what a finding asks for on the list */
+        post: operations["postBuildsBuildWanted"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/builds/{build}/lines/{line}": {
         parameters: {
             query?: never;
@@ -1165,6 +1199,7 @@ export interface components {
                 other: string | null;
                 input: string | null;
             };
+            needs: components["schemas"]["Need"][];
         };
         Step: {
             id: string;
@@ -1359,17 +1394,33 @@ export interface components {
             vitals: components["schemas"]["Vitals"];
         };
         FoundRemedy: {
-            libraryId: number;
+            libraryId: number | null;
             /** @enum {string} */
-            kind: "swap" | "add";
+            kind: "swap" | "add" | "join";
             line: string | null;
-            role: components["schemas"]["Role"];
-            part: components["schemas"]["Part"];
+            role: components["schemas"]["Role"] | null;
+            part: components["schemas"]["Part"] | null;
             verdict: components["schemas"]["Verdict"];
             says: string;
             settled: number;
             newClashes: number;
             vitals: components["schemas"]["Vitals"];
+            /** @description what is done, as one says it */
+            does: string;
+            /** @description a join that it settles */
+            settles: {
+                from: string;
+                output: string;
+                to: string;
+                input: string;
+            } | null;
+            /** @description a join settled by hand that it takes back */
+            frees: {
+                from: string;
+                output: string;
+                to: string;
+                input: string;
+            } | null;
         };
         ImportPreview: {
             name: string;
@@ -1929,6 +1980,19 @@ export interface components {
             wrong: string;
             /** @description what would be right; may be empty */
             fix: string;
+        };
+        /** @description what an absent part must be, worked out from the build */
+        Need: {
+            role: components["schemas"]["Role"];
+            name: string;
+            says: string;
+            wants: {
+                what: string;
+                says: string;
+                why: string;
+            }[];
+            /** @description the line whose place it takes */
+            line: string | null;
         };
     };
     responses: never;
@@ -3013,6 +3077,96 @@ export interface operations {
                     part: number;
                     role: components["schemas"]["Role"];
                     beside?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildRemedy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    part?: number | null;
+                    line?: string | null;
+                    role?: components["schemas"]["Role"] | null;
+                    settles?: {
+                        from?: string;
+                        output?: string | null;
+                        to: string;
+                        input?: string | null;
+                    } | null;
+                    frees?: {
+                        from?: string;
+                        output?: string | null;
+                        to: string;
+                        input?: string | null;
+                    } | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildWanted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    finding: string;
                 };
             };
         };

@@ -83,6 +83,7 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                     {full.data !== undefined && full.data.comparison !== '' && <p className="mt-1 text-sm text-pencil">{full.data.comparison}</p>}
                 </section>
             )}
+            {full.data !== undefined && <Needed finding={full.data} onClose={onClose} />}
             {finding.verdict !== 'fits' && full.data !== undefined && <Remedies finding={full.data} onClose={onClose} />}
             {names.length > 0 && <p className="mt-5 border-t border-line pt-3 text-sm text-pencil">About: {names.join(', ')}</p>}
         </>
@@ -90,58 +91,23 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
 }
 
 function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () => void }) {
-    const { build, edit, busy } = useOpenBuild();
-    const notices = useNotices();
-    const searched = finding.remedies.some((remedy) => remedy.kind === 'swap' || remedy.kind === 'add');
+    const { build } = useOpenBuild();
+    const searched = finding.subject === 'feed' || finding.remedies.some((remedy) => remedy.kind === 'swap' || remedy.kind === 'add');
     const found = useQuery({
         queryKey: ['remedies', build.id, build.version, finding.key],
         queryFn: () => api.get<{ remedies: FoundRemedy[] }>(`/builds/${build.id}/remedies?finding=${encodeURIComponent(finding.key)}`),
         enabled: searched,
     });
     const byHand = finding.remedies.filter((remedy) => remedy.kind !== 'swap' && remedy.kind !== 'add');
-    const apply = async (remedy: FoundRemedy) => {
-        const answer = await edit((path, version) =>
-            remedy.line === null
-                ? api.post<Build>(`${path}/lines`, { version, part: remedy.libraryId, role: remedy.role })
-                : api.post<Build>(`${path}/lines/${remedy.line}/swap`, { version, part: remedy.libraryId }),
-        );
-        if (answer instanceof Error) return;
-        notices.say(remedy.line === null ? `${remedy.part.name} was added.` : `${remedy.part.name} took the place.`);
-        onClose();
-    };
     return (
         <section>
             <h3 className="mb-2 text-lg">Fixes</h3>
             {searched && found.isPending && <p className="min-h-24 text-pencil">Trying the parts of your library …</p>}
             {found.isError && <p role="alert">{found.error.message}</p>}
-            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap or addition from your library settles this.</p>}
+            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap, addition or other join settles this.</p>}
             <ul className="grid gap-3">
                 {found.data?.remedies.map((remedy) => (
-                    <li key={`${remedy.line ?? 'add'}${remedy.libraryId}`} className="rounded-sm border border-line bg-leaf p-3">
-                        <div className="flex items-start justify-between gap-3">
-                            <p>
-                                <span className="text-sm text-pencil">
-                                    {remedy.line === null ? 'Add' : `Instead of ${build.lines.find((line) => line.id === remedy.line)?.part.name ?? ''}`}
-                                </span>
-                                <br />
-                                <span className="font-semibold">{remedy.part.name}</span>
-                            </p>
-                            <Button
-                                look="pen"
-                                disabled={busy}
-                                onClick={() => void apply(remedy)}
-                                aria-label={`${remedy.line === null ? 'Add' : 'Take it:'} ${remedy.part.name}`}
-                            >
-                                {remedy.line === null ? 'Add' : 'Take it'}
-                            </Button>
-                        </div>
-                        <EffectList before={build} after={remedy.vitals} />
-                        {remedy.verdict !== 'fits' && remedy.says !== finding.says && (
-                            <p className="mt-1 flex gap-1.5 text-sm">
-                                <Peg verdict={remedy.verdict} size={16} /> {remedy.says}
-                            </p>
-                        )}
-                    </li>
+                    <Fix key={remedy.does} remedy={remedy} finding={finding} onClose={onClose} />
                 ))}
             </ul>
             {byHand.length > 0 && (
@@ -158,6 +124,66 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
                     ))}
                 </ul>
             )}
+        </section>
+    );
+}
+
+/** One fix that was tried: what is done, what becomes of the vitals, and the button that does it whole. */
+function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: FindingInFull; onClose: () => void }) {
+    const { build, edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const button = remedy.kind === 'add' ? 'Add' : remedy.kind === 'swap' ? 'Take it' : 'Join so';
+    const apply = async () => {
+        const { libraryId: part, line, role, settles, frees } = remedy;
+        const answer = await edit((path, version) => api.post<Build>(`${path}/remedy`, { version, part, line, role, settles, frees }));
+        if (answer instanceof Error) return;
+        notices.say(`Done: ${remedy.does}.`);
+        onClose();
+    };
+    return (
+        <li className="rounded-sm border border-line bg-leaf p-3">
+            <div className="flex items-start justify-between gap-3">
+                <p className="font-semibold">{remedy.does}</p>
+                <Button look="pen" disabled={busy} onClick={() => void apply()} aria-label={`${button}: ${remedy.does}`}>
+                    {button}
+                </Button>
+            </div>
+            <EffectList before={build} after={remedy.vitals} />
+            {remedy.verdict !== 'fits' && remedy.says !== finding.says && (
+                <p className="mt-1 flex gap-1.5 text-sm">
+                    <Peg verdict={remedy.verdict} size={16} /> {remedy.says}
+                </p>
+            )}
+        </li>
+    );
+}
+
+/** What an absent part must be, in figures with their reasons; it can stand on the list until it is found. */
+function Needed({ finding, onClose }: { finding: FindingInFull; onClose: () => void }) {
+    const { build, edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const [need] = finding.needs;
+    if (need === undefined) return null;
+    const old = build.lines.find((line) => line.id === need.line)?.part.name;
+    const put = async () => {
+        const answer = await edit((path, version) => api.post<Build>(`${path}/wanted`, { version, finding: finding.key }));
+        if (answer instanceof Error) return;
+        notices.say(`On the list as wanted: ${need.name}.`);
+        onClose();
+    };
+    return (
+        <section className="mb-5">
+            <h3 className="mb-1 text-lg">What would do: {need.name}</h3>
+            <ul className="mb-2 border-l-4 border-edge pl-3">
+                {need.wants.map((want) => (
+                    <li key={`${want.what}${want.says}`}>
+                        {want.what} <span className="figures font-semibold">{want.says}</span> <span className="text-sm text-pencil">{want.why}</span>
+                    </li>
+                ))}
+            </ul>
+            <Button disabled={busy} onClick={() => void put()}>
+                {old === undefined ? 'Put it on the list as wanted' : `Want it instead of ${old}`}
+            </Button>
         </section>
     );
 }

@@ -70,15 +70,21 @@ final class Tools extends LineRule
         }
         $shown = $facts->rates()->convert($cost, $facts->brief()->currency) ?? $cost;
         yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words(sprintf(
-            '%s asks for a %s, which is not on your bench; about %s to buy.',
+            '%s asks for %s, which %s not on your bench%s.',
             $line->name(),
-            implode(' and a ', $lacking),
-            $shown->says(),
+            implode(' and ', array_map(self::a(...), $lacking)),
+            count($lacking) === 1 ? 'is' : 'are',
+            $cost->amount->isZero() ? '' : "; about {$shown->says()} to buy",
         ), $working, 'can be bought or borrowed', [
             Remedy::add(
                 Role::Tool,
                 'Put the tool on the parts list, with its price',
             ), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'),
         ]));
+    }
+
+    private static function a(string $tool): string
+    {
+        return preg_match('/^(a|an|the|[0-9]|pliers|tweezers)/', $tool) === 1 ? $tool : (preg_match('/^[aeiou]/', $tool) === 1 ? "an {$tool}" : "a {$tool}");
     }
 }
