@@ -8,6 +8,8 @@ use App\Models\BuildRecord;
 use App\Models\LineRecord;
 use PocketPlot\Appraisal;
 use PocketPlot\Assembly\Schedule;
+use PocketPlot\Build\Brief;
+use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\VerdictChanges;
 use PocketPlot\Part\Offer;
@@ -29,7 +31,7 @@ final class BuildView
             'id' => $record->id,
             'version' => $record->version,
             'name' => $record->name,
-            'brief' => (object) $record->brief,
+            'brief' => self::brief($record->brief, $appraisal->build->brief),
             'rates' => $appraisal->build->rates->toArray(),
             'lines' => array_map(static fn (Line $line): array => self::line($line, $today), $appraisal->build->lines),
             'removed' => $record->removedLines->map(static fn (LineRecord $row): array => [
@@ -40,6 +42,24 @@ final class BuildView
             'appraisal' => $appraisal->toArray(),
             'since' => $record->looked === null ? [] : VerdictChanges::compare(array_filter($record->looked, is_string(...)), $appraisal->findings),
         ];
+    }
+
+    /**
+     * As it was written, each class of games with all its counts: what a file leaves out is none.
+     *
+     * @param  array<string, mixed>  $written
+     */
+    private static function brief(array $written, Brief $brief): object
+    {
+        if (is_array($written['games'] ?? null)) {
+            $written['games'] = array_map(
+                static fn (mixed $games, GamesClass $read): array => [...get_object_vars($read), ...(array) $games],
+                array_values($written['games']),
+                $brief->games,
+            );
+        }
+
+        return (object) $written;
     }
 
     /** @return array<string, mixed> */

@@ -46,7 +46,7 @@ it('shows builds as cards, of one\'s own only', function (): void {
 it('starts blank and from each demo', function (array $given, string $verdict): void {
     $this->assertShape($this->postJson('/api/builds', $given)->assertCreated(), 'Build')->assertJsonPath('appraisal.verdict', $verdict)->assertJsonPath('version', 1);
 })->with([
-    [['name' => 'Cobnut'], 'unmeasured'], [['demo' => 'refuge'], 'clash'], [['demo' => 'thimble'], 'fits'], [['demo' => 'barge', 'name' => 'My barge'], 'unmeasured'],
+    [['name' => 'Cobnut'], 'missing'], [['demo' => 'refuge'], 'clash'], [['demo' => 'thimble'], 'fits'], [['demo' => 'barge', 'name' => 'My barge'], 'unmeasured'],
 ]);
 
 it('wants a name for a blank build', function (): void {
@@ -72,7 +72,8 @@ describe('edits of lines', function (): void {
         $remedies = $this->getJson("{$this->path}/remedies?finding=".urlencode($key))->assertOk()->json('remedies');
         expect($remedies)->not->toBeEmpty();
         $first = $remedies[0];
-        $after = $this->assertShape($this->postJson("{$this->path}/lines", ['version' => 1, 'part' => $first['libraryId'], 'role' => $first['role']])->assertOk(), 'Build')->json();
+        $given = ['version' => 1, 'part' => $first['libraryId'], 'line' => $first['line'], 'role' => $first['role'], 'settles' => $first['settles'], 'frees' => $first['frees']];
+        $after = $this->assertShape($this->postJson("{$this->path}/remedy", $given)->assertOk(), 'Build')->json();
         $findings = array_column($after['appraisal']['findings'], 'verdict', 'key');
         expect($findings[$key])->toBe('fits')
             ->and($after['appraisal']['vitals'])->toEqual($first['vitals'])

@@ -29,7 +29,7 @@ it('gives the exported demo builds the same status', function (string $demo, int
 it('prints the appraisal as JSON, remedies tried', function (): void {
     $json = json_decode(check([base_path('demo/refuge.pocketplot.json'), '--json'])->getOutput(), true, 64, JSON_THROW_ON_ERROR);
     expect(array_keys($json))->toBe(['verdict', 'vitals', 'findings'])
-        ->and(array_keys($json['findings'][0]))->toBe(['rule', 'verdict', 'parts', 'says', 'working', 'remedies'])
+        ->and(array_keys($json['findings'][0]))->toBe(['rule', 'verdict', 'parts', 'says', 'working', 'remedies', 'needs'])
         ->and(array_keys($json['findings'][0]['working'][0]))->toBe(['label', 'value', 'unit', 'source'])
         ->and($json['findings'][0]['rule'])->toBe('power.supply-window')
         ->and($json['findings'][0]['parts'])->toBe(['panel', 'pack'])

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
+use App\Models\LineRecord;
 use App\Models\PartRecord;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\DB;
@@ -57,6 +58,8 @@ const GOOD = [
     'POST /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'DELETE /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'PUT /api/builds/{build}/ticks' => ['version' => 2, 'step' => 'meter/pack', 'done' => true],
+    'POST /api/builds/{build}/remedy' => ['version' => 2, 'part' => '{library}', 'role' => 'regulator'],
+    'POST /api/builds/{build}/wanted' => ['version' => 2, 'finding' => 'whole.missing-role/build/case'],
     'POST /api/builds/{build}/lines' => ['version' => 2, 'part' => '{library}', 'role' => 'tool'],
     'PATCH /api/builds/{build}/lines/{line}' => ['version' => 2, 'note' => 'changed'],
     'DELETE /api/builds/{build}/lines/{line}' => ['version' => 2],
@@ -74,6 +77,8 @@ beforeEach(function (): void {
     $this->postJson('/api/parts', ['part' => ['name' => 'Mine', 'role' => 'tool']])->assertCreated();
     $this->own = PartRecord::query()->where('user_id', $this->user->id)->sole()->id;
     $this->build = StartBuild::fromDemo($this->user, 'thimble', null);
+    // Something has to be wanting.
+    LineRecord::query()->where('build_id', $this->build->id)->where('role', 'case')->update(['removed_at' => now()]);
     $this->reading = $this->postJson("/api/builds/{$this->build->id}/readings", ['version' => 1, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => 5, 'milliamps' => 600])->assertOk();
     $this->reading = $this->getJson("/api/builds/{$this->build->id}/bench")->json('readings.0.id');
     $this->state = fn (): array => [
