@@ -45,7 +45,7 @@ final class BuildView
     }
 
     /**
-     * As it was written, each class of games with all its counts: what a file leaves out is none.
+     * As it was written, each class of games with the counts that the page shows: what a file leaves out is none.
      *
      * @param  array<string, mixed>  $written
      */
@@ -53,7 +53,7 @@ final class BuildView
     {
         if (is_array($written['games'] ?? null)) {
             $written['games'] = array_map(
-                static fn (mixed $games, GamesClass $read): array => [...get_object_vars($read), ...(array) $games],
+                static fn (mixed $games, GamesClass $read): array => [...array_diff_key(get_object_vars($read), ['triggers' => true]), ...(array) $games],
                 array_values($written['games']),
                 $brief->games,
             );
