@@ -99,6 +99,7 @@ final class Measuring
             'behaviour after the protection has tripped',
             'Read the protection chip\'s sheet: does it come back by itself, or only when a charger is plugged in? Do not short it to see.',
         ],
+        'protector.mostMa' => ['current that the protection carries', 'Read the sheet of the protection board, or the marking of its two transistors and their chip. Do not find it out by trying.'],
         'protector.recoveryV' => ['recovery voltage of the protection', 'Read the sheet of the protection board or its chip ("release voltage").'],
         'protector.latches' => [
             'behaviour after it has tripped',
@@ -222,7 +223,7 @@ final class Measuring
         'surface.bare' => ['surface', 'Look at it: are there bare contacts, solder points or a metal back?'],
         'tools' => ['your tools', 'Tick in the brief what is on your bench, so that what is missing is priced.'],
         'consumables' => ['your consumables', 'Tick in the brief what is in your drawer.'],
-        'facets' => ['everything that counts', 'Open the part and write down what you know: size, supply, sockets. Mark what you guess as a guess.'],
+        'facets' => ['facts', 'Open the part and write down what you know: size, supply, sockets. Mark what you guess as a guess.'],
     ];
 
     /** Keys that one look at the brief answers for every line. */

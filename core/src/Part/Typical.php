@@ -35,6 +35,9 @@ final class Typical
     /** A socket or pin that passes the board's own input on, through a switch or a fuse. */
     public const PASS_EFFICIENCY = [0.97, 0.98, 1.0];
 
+    /** Even the smallest protection boards for lithium cells carry this much. */
+    public const PROTECTOR_MA = 2000.0;
+
     /** Volts that ordinary buck converters need above their output. */
     public const DROPOUT_V = [0.3, 0.8, 1.5];
 

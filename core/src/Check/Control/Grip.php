@@ -54,6 +54,12 @@ final class Grip extends PairRule
 
                 continue;
             }
+            $unsaid = $which === 'thick' ? $this->withoutHeight($facts, $other, $one) : null;
+            if ($unsaid !== null) {
+                yield $this->unmeasured($unsaid, 'size', [$one, $other], [$this->row("{$one->name()} holds", $holds)], $which);
+
+                continue;
+            }
             $is = $side->most() + $more;
             $fits = $is <= $holds->most() + 1e-9 && $is >= $holds->least() - 1e-9;
             yield $this->answer($fits ? Verdict::Fits : Verdict::Clash, [$one, $other], fn (): Words => new Words(
@@ -84,6 +90,17 @@ final class Grip extends PairRule
             $facts->lines(),
             static fn (Line $line): bool => $line->id !== $phone->id && $line->id !== $pad->id && $line->place === 'back',
         ));
+    }
+
+    private function withoutHeight(Facts $facts, Line $phone, Line $pad): ?Line
+    {
+        foreach ($this->onBack($facts, $phone, $pad) as $line) {
+            if (! $line->part->size->heightMm->isKnown()) {
+                return $line;
+            }
+        }
+
+        return null;
     }
 
     /** Millimetres that a case adds to each side. */

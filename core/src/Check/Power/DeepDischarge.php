@@ -81,6 +81,7 @@ final class DeepDischarge extends LineRule
             ...$working,
             $this->row('Cuts off at', $cutOff),
             $this->count("Harm begins at ({$pack->chemistry}, {$pack->series}S)", $floor, 'V', 'datasheet'),
+            $this->row('One cell, called empty', $pack->cellEmptyV),
         ];
         [$verdict, $says] = match (true) {
             $cutOff->least() < $floor - 1e-9 => [

@@ -13,8 +13,10 @@ use PocketPlot\Check\Rule;
 use PocketPlot\Check\Subject;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
+use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
+use PocketPlot\Quantity\Source;
 
 final class ParallelCells extends Rule
 {
@@ -92,6 +94,19 @@ final class ParallelCells extends Rule
                 [Remedy::byHand('Leave each pack to its own charger. More energy comes from a power bank at the charging socket.'), $this->swap($lower)],
             ), $other->id);
         }
+        foreach ([$one, $other] as $line) {
+            if ($one->part->id !== $other->part->id && $line->part->pack?->cellFullV->source === Source::Typical) {
+                // Some cells of one kind are charged higher than usual; side by side that can burn.
+                return $this->unmeasured($line, 'pack.volts', [$one, $other], $working, $other->id);
+            }
+        }
+
+        return $this->alike($one, $other, $a, $b, $working, $facts);
+    }
+
+    /** @param  list<WorkingLine>  $working */
+    private function alike(Line $one, Line $other, Pack $a, Pack $b, array $working, Facts $facts): Finding
+    {
         foreach ([[$one, $a], [$other, $b]] as [$line, $pack]) {
             if (! $pack->capacityMah->isKnown()) {
                 return $this->unmeasured($line, 'pack.capacityMah', [$one, $other], $working, 'parallel');

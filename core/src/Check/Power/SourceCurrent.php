@@ -12,6 +12,7 @@ use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Pack;
+use PocketPlot\Part\Typical;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
@@ -69,20 +70,16 @@ final class SourceCurrent extends LineRule
             if (! $pack->volts()->isKnown() || $pack->volts()->least() <= 0.0) {
                 return $this->unmeasured($line, 'pack.volts', [], $working);
             }
-            $most = self::mostOf($pack, $guard);
-            if (! $most->isKnown()) {
+            if (! self::mostOf($pack, $guard)->isKnown()) {
                 return $this->unmeasured($line, 'pack.maxDischargeMa', [], $working);
             }
-            $beside = $facts->inParallelWith($line);
-            $count = array_sum(array_map(static fn (Line $one): int => $one->quantity, $beside));
-            $gives = $guard !== null && $guard->quantity < $count && $guard->part->protector?->mostMa->isKnown() === true
-                ? self::lesser(
-                    $guard->part->protector->mostMa->times($guard->quantity),
-                    $pack->maxDischargeMa->isKnown() ? $pack->maxDischargeMa->times($count) : null,
-                )
-                : $most->times($count);
             $volts = $facts->rail("{$line->id}:pack")->volts ?? $pack->volts();
             $need = max($watts->most(), $peak->most()) / $volts->least() * 1000;
+            if ($guard !== null && self::isSilent($guard, $need)) {
+                // It opens first; until what it carries is known, nobody knows what comes out.
+                return $this->unmeasured($guard, 'protector.mostMa', [$line], $working, "from/{$line->id}");
+            }
+            $gives = self::together($line, $pack, $guard, $facts);
             $working[] = $this->row("{$line->name()}, cut off to full", $volts);
             if ($guard !== null && $guard->part->protector !== null) {
                 $working[] = $this->row("{$guard->name()} carries", $guard->part->protector->mostMa);
@@ -109,6 +106,23 @@ final class SourceCurrent extends LineRule
                 $this->swap($line, 'Take a stronger pack'),
                 ...array_map(fn (Line $load): Remedy => $this->swap($load, "Take something thriftier for {$load->name()}"), $loads),
             ]));
+    }
+
+    /** A board that boosts, too, was made to carry what its own outputs give; of one that only guards, what it carries has to be known. */
+    private static function isSilent(Line $guard, float $needMa): bool
+    {
+        return $guard->part->protector?->mostMa->isKnown() !== true && ! $guard->part->passesPowerOn() && $needMa > Typical::PROTECTOR_MA * $guard->quantity;
+    }
+
+    /** What all packs side by side give. */
+    private static function together(Line $line, Pack $pack, ?Line $guard, Facts $facts): Figure
+    {
+        $count = array_sum(array_map(static fn (Line $one): int => $one->quantity, $facts->inParallelWith($line)));
+        $board = $guard?->part->protector?->mostMa;
+
+        return $guard !== null && $board !== null && $guard->quantity < $count && $board->isKnown()
+            ? self::lesser($board->times($guard->quantity), $pack->maxDischargeMa->isKnown() ? $pack->maxDischargeMa->times($count) : null)
+            : self::mostOf($pack, $guard)->times($count);
     }
 
     /** What the cells give, or what their protection board lets through where that is less. */

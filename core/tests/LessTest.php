@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Make;
+use CoreTests\Told;
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Build;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Verdict;
+use PocketPlot\File\BadFile;
+use PocketPlot\File\BuildReader;
+use PocketPlot\Quantity\Source;
+
+/**
+ * Who takes something away from a build may lose an answer, and never gets a better one, but where a rule counts
+ * together what is there: then less is less, and the rule stands here with its reason.
+ */
+const LESS_IS_LESS = [
+    'power.runtime' => 'a load less takes less, and the charge lasts longer',
+    'power.switch-rating' => 'a load less behind the switch',
+    'power.rail-current' => 'a load less on the rail',
+    'power.source-current' => 'a load less on the pack',
+    'power.port-current' => 'without its lead the part hangs on the next socket that a lead goes to',
+    'heat.limits' => 'a load less warms less',
+    'money.ready-made' => 'the sum is smaller',
+    'money.budget' => 'the sum is smaller',
+    'body.mass' => 'the sum is smaller',
+    'body.packing' => 'a part less takes room',
+    'control.grip' => 'what lay on the back made it thicker',
+    'video.path' => 'with a wrong lead gone, the right one is only missing',
+    'control.usb-slots' => 'a plug less in the sockets',
+    'people.evenings' => 'a part less to work on',
+];
+
+/** @return list<string> "key: verdict to verdict" of what became milder */
+function milder(Appraisal $before, Appraisal $after, callable $counts): array
+{
+    $is = [];
+    foreach ($after->findings as $finding) {
+        $is[$finding->key()] = $finding;
+    }
+    $milder = [];
+    foreach ($before->findings as $finding) {
+        $now = $is[$finding->key()] ?? null;
+        if ($now !== null && $now->verdict->weight() < $finding->verdict->weight() && $counts($finding, $now)) {
+            $milder[] = "{$finding->key()}: {$finding->verdict->value} to {$now->verdict->value}";
+        }
+    }
+
+    return $milder;
+}
+
+/** @return list<list<int|string>> where a figure stands in a part: a number, or a group with its ends or its source */
+function numberPaths(array $tree, array $at = []): array
+{
+    $paths = [];
+    foreach ($tree as $key => $value) {
+        if (is_array($value)) {
+            $isFigure = array_intersect(['value', 'least', 'usual', 'most'], array_keys($value)) !== [];
+            $paths = [...$paths, ...($isFigure ? [[...$at, $key]] : numberPaths($value, [...$at, $key]))];
+        } elseif ((is_int($value) || is_float($value)) && is_string($key)) {
+            $paths[] = [...$at, $key];
+        }
+    }
+
+    return $paths;
+}
+
+/** @param  list<int|string>  $path */
+function cut(array $tree, array $path): array
+{
+    $key = array_shift($path);
+    if ($path === []) {
+        unset($tree[$key]);
+    } else {
+        $tree[$key] = cut($tree[$key], $path);
+    }
+
+    return $tree;
+}
+
+/** @return array<string, Build> */
+function treeBuilds(): array
+{
+    $builds = [];
+    foreach (Told::names() as $name) {
+        $builds[$name] = Told::build($name);
+    }
+    foreach (['refuge', 'thimble', 'barge'] as $name) {
+        $builds[$name] = Make::demo($name);
+    }
+
+    return $builds;
+}
+
+it('gives no better answer about the rest when a line is taken away', function (): void {
+    $tried = 0;
+    foreach (treeBuilds() as $name => $build) {
+        $before = Make::appraise($build);
+        foreach ($build->chosen() as $line) {
+            $better = milder($before, Make::appraise($build->without($line->id)), static fn (Finding $was): bool => ! in_array($line->id, $was->lines, true)
+                && ! isset(LESS_IS_LESS[$was->rule]));
+            expect($better)->toBe([], "{$name} without {$line->id}");
+            $tried++;
+        }
+    }
+    expect($tried)->toBeGreaterThan(300);
+});
+
+it('loses no run time and no finding when a lead is taken away, and gains none', function (): void {
+    $tried = 0;
+    foreach (treeBuilds() as $name => $build) {
+        $before = Make::appraise($build);
+        foreach ($build->chosen() as $line) {
+            if ($line->part->cable === null) {
+                continue;
+            }
+            $after = Make::appraise($build->without($line->id));
+            $longer = $before->vitals->runTime->isKnown() && $after->vitals->runTime->isKnown()
+                && $after->vitals->runTime->usual() > $before->vitals->runTime->usual() + 1e-6 && $after->keysOf(Verdict::Missing) === $before->keysOf(Verdict::Missing);
+            expect($longer)->toBeFalse("{$name} without {$line->id}");
+            $tried++;
+        }
+    }
+    expect($tried)->toBeGreaterThan(30);
+});
+
+it('never turns a fault into a yes when a figure is taken away, but by a figure that is usual of its kind and says so', function (string $name): void {
+    $document = json_decode(Make::read("core/tests/builds/told/{$name}.pocketplot.json"), true, 64, JSON_THROW_ON_ERROR);
+    $before = Make::appraise(Told::build($name));
+    $tried = 0;
+    foreach (numberPaths($document['parts']) as $path) {
+        try {
+            $less = BuildReader::read([...$document, 'parts' => cut($document['parts'], $path)]);
+        } catch (BadFile) {
+            // The format asks for it.
+            continue;
+        }
+        // A yes that rests on what is written and is milder than before.
+        $better = milder($before, Make::appraise($less), static fn (Finding $was, Finding $now): bool => $now->verdict->weight() < Verdict::Unmeasured->weight()
+            && ! str_contains(json_encode($now->working(), JSON_THROW_ON_ERROR).$now->says(), Source::Typical->value));
+        expect($better)->toBe([], implode('/', $path));
+        $tried++;
+    }
+    expect($tried)->toBeGreaterThan(5);
+})->with(Told::names());
