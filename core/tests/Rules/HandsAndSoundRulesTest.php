@@ -57,7 +57,7 @@ describe(PinAssignment::id(), function () use ($board, $pad, $pins): void {
     });
     it('takes what a quantity wants at once, however large', function () use ($board, $pad, $pins, $needs, $map): void {
         $many = Make::build(['board' => $board($pins($map)), 'pad' => [...$pad([], $needs(['gpio' => 1000])), 'line' => ['quantity' => 10000]]]);
-        expect(Make::findings(PinAssignment::class, $many)[0]->says())->toBe('Board lacks pins: 9999996 gpio for Pad.');
+        expect(Make::findings(PinAssignment::class, $many)[0]->says())->toBe('Board lacks pins: 9999996 × gpio for Pad.');
     });
     it('moves earlier wants aside when that lets all of them in', function (): void {
         $want = static fn (string $function): array => ['who' => $function, 'function' => $function, 'count' => 1];

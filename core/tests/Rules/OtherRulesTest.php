@@ -86,7 +86,7 @@ describe(Coverage::id(), function (): void {
         [$finding] = Make::findings(Coverage::class, $build);
         expect(array_map(static fn ($row): string => "{$row->label}: {$row->value}", $finding->working()))->toBe([
             'players needed: 1', 'players there: 1', 'd-pads needed: 1', 'd-pads there: 2', 'buttons needed: 10', 'buttons there: 8',
-        ])->and($finding->says())->toBe('Some games need 10 buttons for each player (there are 8).');
+        ])->and($finding->says())->toBe('Some games need 10 buttons, and find 8.');
     });
 });
 

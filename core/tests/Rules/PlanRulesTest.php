@@ -147,7 +147,7 @@ describe('whole.unmeasured', function (): void {
         $sorted = $counts;
         rsort($sorted);
         expect($counts)->toBe($sorted)->and($appraisal->open[0]->line->id)->toBe('panel')->and((string) $appraisal->open[0]->figure)->toBe('supply.drawMa');
-        expect($appraisal->finding('whole.unmeasured/build/list')?->says())->toContain('Measure the current draw of Slate 10 panel first');
+        expect($appraisal->finding('whole.unmeasured/build/list')?->says())->toContain('Find out the current draw of Slate 10 panel first');
     });
     it('flags a part of which nothing is known', function (): void {
         $finding = Make::appraise(Make::build(['board' => ['role' => 'board'], 'iron' => ['role' => 'tool']]))->finding('whole.unmeasured/board/blank');

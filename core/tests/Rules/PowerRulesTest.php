@@ -144,7 +144,7 @@ describe(RunTimeWanted::id(), function (): void {
 
     it('says who gives up first', function () use ($lines): void {
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 3]));
-        expect($finding->says())->toContain('First to give up: The protection of Pack cuts off in heavy play');
+        expect($finding->says())->toContain('until the protection of Pack cuts off in heavy play, at 10 V; 3 h are wanted.');
     });
 
     it('does not know the run time of an unknown pack', function () use ($lines): void {

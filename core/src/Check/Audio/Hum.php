@@ -7,9 +7,11 @@ namespace PocketPlot\Check\Audio;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Socket;
 
 final class Hum extends LineRule
@@ -48,8 +50,12 @@ final class Hum extends LineRule
                 return;
             }
         }
-        yield $this->unmeasured($line, 'amp.hum', [$board], [
-            $this->text($line->name(), $mine->says(), 'worked out'), $this->text($board->name(), $its->says(), 'worked out'),
-        ], '', 'listen to it on the bench before it is built in');
+        $hum = FigureRef::of('amp', 'hum');
+        yield $this->answer(Verdict::Unmeasured, [$line, $board], fn (): Words => new Words(
+            "{$line->name()} and {$board->name()} share a supply and a sound lead, which often hums: listen on the bench before it is built in.",
+            [$this->text($line->name(), $mine->says(), 'worked out'), $this->text($board->name(), $its->says(), 'worked out')],
+            'cannot be compared yet',
+            [Remedy::measure($line->id, $hum)],
+        ), waitsFor: [[$line->id, $hum]]);
     }
 }

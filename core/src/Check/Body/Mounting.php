@@ -36,14 +36,15 @@ final class Mounting extends LineRule
         if ($mount === null || ! $line->part->sits->takesRoom()) {
             return;
         }
+        $pattern = preg_match('/^[0-9.]+x[0-9.]+$/', $mount->pattern) === 1 ? "{$mount->pattern} mm" : $mount->pattern;
         $patterns = array_map(static fn (Post $post): string => $post->pattern, $body->posts);
         [$verdict, $says] = match (true) {
             in_array($mount->pattern, $patterns, true) => [Verdict::Fits, "{$line->name()} sits on posts made for it."],
             $body->cuttable => [
                 Verdict::Tight,
-                "Holes for {$line->name()} ({$mount->pattern} mm) have to be drilled into {$bodyLine->name()}, or it is glued down.",
+                "Holes for {$line->name()} ({$pattern}) have to be drilled into {$bodyLine->name()}, or it is glued down.",
             ],
-            default => [Verdict::Clash, "{$bodyLine->name()} has no posts for the holes of {$line->name()} ({$mount->pattern} mm)."],
+            default => [Verdict::Clash, "{$bodyLine->name()} has no posts for the holes of {$line->name()} ({$pattern})."],
         };
         yield $this->answer($verdict, [$line, $bodyLine], fn (): Words => new Words($says, [
             $this->text("{$line->name()}, holes", $mount->pattern),

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Body;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
@@ -106,7 +107,7 @@ final class StackHeight extends WholeRule
             foreach ($layer as $line) {
                 $one = $line->part->size->thickMm();
                 if ($one === null) {
-                    return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", "the column {$name} is open"), INF];
+                    return [$this->unmeasured($line, 'size', [$bodyLine], $working, "stack/{$name}", 'the column '.Phrase::column($name).' is open'), INF];
                 }
                 $piled = Columns::piled($line, $floor);
                 $thick = max($thick, $one * $piled);
@@ -135,7 +136,7 @@ final class StackHeight extends WholeRule
         return [$this->answer($verdict, [$bodyLine, ...$lines],
             fn (): Words => new Words(sprintf(
                 'The column %s is %s mm high; there are %s mm.',
-                $name,
+                Phrase::column($name),
                 self::n($height),
                 self::n($room),
             ), $working, self::n($spare).' mm to spare', $verdict === Verdict::Fits ? [] : [

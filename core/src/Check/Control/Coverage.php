@@ -8,6 +8,7 @@ use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
@@ -56,13 +57,13 @@ final class Coverage extends WholeRule
             return $this->answer(
                 Verdict::Fits,
                 $lines,
-                fn (): Words => new Words(ucfirst($games->class).' games find every control they need.', $working, 'nothing lacks'),
+                fn (): Words => new Words(ucfirst(Phrase::games($games->class)).' find every control they need.', $working, 'nothing lacks'),
                 $about,
             );
         }
 
         return $this->answer(Verdict::Clash, $lines, fn (): Words => new Words(
-            ucfirst($games->class).' games need '.implode(' and ', $lacking).'.',
+            ucfirst(Phrase::games($games->class)).' need '.implode('; ', $lacking).'.',
             $working,
             'too few',
             [
@@ -158,7 +159,8 @@ final class Coverage extends WholeRule
             $working[] = new WorkingLine("{$what} needed", (float) $need, '', 'brief');
             $working[] = new WorkingLine("{$what} there", (float) $have, '', 'datasheet');
             if ($have < $need) {
-                $lacking[] = $what === 'players' ? "controls for {$need} players (there are {$have})" : "{$need} {$what} for each player (there are {$have})";
+                $apiece = $what !== 'players' && ($each->players > 1 || $games->players > 1) ? ' for each player' : '';
+                $lacking[] = ($what === 'players' ? "controls for {$need} players" : Phrase::count($need, $what).$apiece).', and find '.($have === 0 ? 'none' : $have);
             }
         }
         if ($games->touch) {

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Control;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
@@ -98,7 +99,11 @@ final class PinAssignment extends WholeRule
                 Verdict::Fits,
                 $lines,
                 fn (): Words => new Words(
-                    array_sum(array_column($wants, 'count'))." contacts find a pin on {$host->name()}; {$free} stay free.",
+                    ucfirst(Phrase::count((int) array_sum(array_column($wants, 'count')), 'contacts'))
+                        .(array_sum(array_column($wants, 'count')) === 1 ? ' finds' : ' find')
+                        ." a pin on {$host->name()}; ".match ($free) {
+                            0 => 'none stays free.', 1 => 'one stays free.', default => "{$free} stay free."
+                        },
                     $working,
                     'an assignment exists',
                 ),
@@ -113,7 +118,7 @@ final class PinAssignment extends WholeRule
 
         return $this->answer(Verdict::Clash, $lines,
             fn (): Words => new Words("{$host->name()} lacks pins: "
-                .implode(', ', array_map(static fn (string $what, int $count): string => "{$count} {$what}", array_keys($lacking), $lacking))
+                .implode(', ', array_map(static fn (string $what, int $count): string => "{$count} × {$what}", array_keys($lacking), $lacking))
                 .'.', $working, 'whichever way they are shared out', [
                     ...array_map(fn (Line $line): Remedy => $this->swap($line, "Take something with fewer wires for {$line->name()}"), $needing),
                     $this->swap($host, 'Take a board with more pins'),

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Control;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WholeRule;
@@ -63,10 +64,17 @@ final class UsbSlots extends WholeRule
             default => Verdict::Fits,
         };
         $says = match ($verdict) {
-            Verdict::Clash => "{$needed} USB plugs look for a socket; there are {$there}.",
+            Verdict::Clash => sprintf(
+                '%s %s for a socket; there %s.',
+                ucfirst(Phrase::count($needed, 'USB plugs')),
+                $needed === 1 ? 'looks' : 'look',
+                match ($there) {
+                    0 => 'is none', 1 => 'is one', default => "are {$there}"
+                },
+            ),
             Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken")
                 .'; a keyboard for the first start has to wait its turn.',
-            default => "{$needed} of {$there} USB sockets are taken.",
+            default => "{$needed} of {$there} USB sockets ".($needed === 1 ? 'is' : 'are').' taken.',
         };
         yield $this->answer($verdict, [...$users, ...$givers], fn (): Words => new Words(
             $says,

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\Money;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -36,13 +37,12 @@ final class Packets extends LineRule
         $share = $over / ($packets * $of);
         $tight = $share > $facts->margin('packet-share');
         yield $this->answer($tight ? Verdict::Tight : Verdict::Fits, [$line], fn (): Words => new Words(sprintf(
-            '%d of %s need %d packet%s of %d; %d are left over.',
+            '%d × %s: %s of %d; %s left over.',
             $line->quantity,
             $line->name(),
-            $packets,
-            $packets === 1 ? '' : 's',
+            Phrase::count($packets, 'packets'),
             $of,
-            $over,
+            $over === 0 ? 'nothing is' : ($over === 1 ? 'one is' : "{$over} are"),
         ), [
             $this->count('Needed', $line->quantity),
             $this->count('In a packet', $of, '', 'listing'),

@@ -54,7 +54,9 @@ final class WithinBudget extends WholeRule
         $open = $verdict === Verdict::Unmeasured ? [[$waits[0]->id, FigureRef::of($costs->unpriced === [] ? 'rate' : 'price')]] : [];
         yield $this->answer($verdict, $verdict === Verdict::Unmeasured ? $waits : $dearest, fn (): Words => new Words(match ($verdict) {
             Verdict::Clash => "The parts come to {$costs->planned->says()}; the budget is {$converted->says()}.",
-            Verdict::Unmeasured => "The prices known so far come to {$costs->planned->says()} of {$converted->says()}; some are missing.",
+            Verdict::Unmeasured => $costs->planned->amount->isZero()
+                ? "No price is known yet; the budget is {$converted->says()}."
+                : "The prices known so far come to {$costs->planned->says()} of {$converted->says()}; some are missing.",
             default => "The parts come to {$costs->planned->says()} of {$converted->says()}.",
         }, [
             ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\People;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -43,8 +44,8 @@ final class Consumables extends LineRule
         yield $lacking === []
             ? $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("What {$line->name()} asks for is at hand.", $working, 'nothing lacks'))
             : $this->answer(Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
-                .implode(' and ', $lacking)
-                .', which is neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
+                .Phrase::all($lacking)
+                .', which '.(count($lacking) === 1 ? 'is' : 'are').' neither at hand nor on the list.', $working, 'cheap, but an evening is lost without it', [
                     Remedy::add(Role::Material, 'Put it on the list'), Remedy::brief('Tick it in the brief, if it is in the drawer'),
                 ]));
     }

@@ -7,6 +7,7 @@ namespace PocketPlot\Check\People;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -46,7 +47,7 @@ final class Skills extends LineRule
             yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words('The brief does not say what you can do; '
                 .$line->name()
                 .' asks for '
-                .implode(', ', $line->part->work->skills)
+                .Phrase::all($line->part->work->skills)
                 .'.', $working, 'cannot be compared yet', [
                     Remedy::measure($line->id, FigureRef::of('skills')),
                 ]), waitsFor: [[$line->id, FigureRef::of('skills')]]);
@@ -64,15 +65,15 @@ final class Skills extends LineRule
         $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
         yield $hazards !== []
             ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words(
-                "{$line->name()} asks for ".implode(' and ', $hazards).', which is not for trying out.',
+                "{$line->name()} asks for ".Phrase::all($hazards).', which is not for trying out.',
                 $working,
                 'a mistake here can hurt someone',
                 [
                     $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
                 ]))
             : $this->answer($this->lacksTools($line, $facts) ? Verdict::Clash : Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
-                .implode(' and ', $lacking)
-                .', which is not ticked in the brief.', $working, 'can be learned or asked of a friend', [
+                .Phrase::all($lacking)
+                .', which '.(count($lacking) === 1 ? 'is' : 'are').' not ticked in the brief.', $working, 'can be learned or asked of a friend', [
                     Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
                 ]));
     }

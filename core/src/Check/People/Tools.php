@@ -7,6 +7,7 @@ namespace PocketPlot\Check\People;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -52,7 +53,7 @@ final class Tools extends LineRule
                 Verdict::Unmeasured,
                 [$line],
                 fn (): Words => new Words(
-                    "The brief does not say what tools you have; {$line->name()} asks for ".implode(', ', $lacking).'.',
+                    "The brief does not say what tools you have; {$line->name()} asks for ".Phrase::all(array_map(Phrase::a(...), $lacking)).'.',
                     $working,
                     'cannot be compared yet',
                     [Remedy::measure($line->id, FigureRef::of('tools'))],
@@ -72,7 +73,7 @@ final class Tools extends LineRule
         yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words(sprintf(
             '%s asks for %s, which %s not on your bench%s.',
             $line->name(),
-            implode(' and ', array_map(self::a(...), $lacking)),
+            Phrase::all(array_map(Phrase::a(...), $lacking)),
             count($lacking) === 1 ? 'is' : 'are',
             $cost->amount->isZero() ? '' : "; about {$shown->says()} to buy",
         ), $working, 'can be bought or borrowed', [
@@ -81,10 +82,5 @@ final class Tools extends LineRule
                 'Put the tool on the parts list, with its price',
             ), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'),
         ]));
-    }
-
-    private static function a(string $tool): string
-    {
-        return preg_match('/^(a|an|the|[0-9]|pliers|tweezers)/', $tool) === 1 ? $tool : (preg_match('/^[aeiou]/', $tool) === 1 ? "an {$tool}" : "a {$tool}");
     }
 }

@@ -130,7 +130,9 @@ final class ChargerMatch extends LineRule
 
             return $this->answer(Verdict::Missing, [$line, $packLine],
                 fn (): Words => new Words(
-                    "{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.",
+                    $line->id === $packLine->id
+                        ? "Nothing on the list fills {$line->name()}: a wall supply with a lead to its inlet is wanted."
+                        : "{$line->name()} is made for {$packLine->name()}, but nothing in the parts list feeds the charger.",
                     $working,
                     'no wall supply and no solar panel',
                     [Remedy::add(Role::Charger, 'Add a wall supply or a solar panel for it')],

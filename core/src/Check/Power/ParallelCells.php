@@ -121,7 +121,7 @@ final class ParallelCells extends Rule
                 ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')]), $other->id);
         }
 
-        return $this->levelled([$one, $other], $a, "{$one->name()} and {$other->name()}", $facts);
+        return $this->levelled([$one, $other], $a, $one->name() === $other->name() ? "Both {$one->name()}" : "{$one->name()} and {$other->name()}", $facts);
     }
 
     /** @param  non-empty-list<Line>  $lines */

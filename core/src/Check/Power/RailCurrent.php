@@ -85,8 +85,11 @@ final class RailCurrent extends RailRule
         return $this->answer(
             $verdict,
             [$rail->line, ...$rail->loads],
-            fn (): Words => new Words(sprintf('The loads of %s take up to %s mA, %s mA at the peak; it gives %s mA%s.',
-                $rail->says(), Number::says($need->most()), Number::says($peak), Number::says($rail->continuousMa->least()),
+            fn (): Words => new Words(sprintf('The loads of %s take up to %s mA%s; it gives %s mA%s.',
+                $rail->says(),
+                Number::says($need->most()),
+                $peak > $need->most() + 0.5 ? ', '.Number::says($peak).' mA at the peak' : '',
+                Number::says($rail->continuousMa->least()),
                 $needsPeak ? ', '.Number::says($rail->peakMa->least()).' mA for a moment' : ''), $working, sprintf(
                     '%s %% of the continuous rating, %s %% in ordinary play; above %s %% and %s %% counts as tight',
                     Number::says($share * 100),

@@ -17,6 +17,7 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
+use PocketPlot\Power\EndCause;
 use PocketPlot\Power\Missing;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
@@ -89,15 +90,8 @@ final class RunTimeWanted extends WholeRule
         $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
         yield $this->answer(
             $verdict, [$pack],
-            fn (): Words => new Words(sprintf(
-                'One charge lasts %s h in "%s", %s h at the worst in "%s"; wanted are %s h.',
-                Number::says($hours->usual()),
-                $main->name,
-                Number::says($hours->least()),
-                $runTime->heaviest->name,
-                Number::says($wanted),
-            )
-                .($end === null ? '' : " First to give up: {$end->says()}").($assumed === null || $verdict === Verdict::Clash
+            fn (): Words => new Words(self::lasts($hours, $main->name, $runTime->heaviest->name, $end, $wanted)
+                .($assumed === null || $verdict === Verdict::Clash
                     ? ''
                     : sprintf(
                         ' Nobody knows the %s of %s yet; a careful figure stands in.',
@@ -106,6 +100,25 @@ final class RunTimeWanted extends WholeRule
                     )), $working, 'the discharge of the whole supply tree, from full until the first part gives up', $verdict === Verdict::Fits
                         ? []
                         : $this->remedies($facts, $pack, $hours, $wanted, $runTime->assumed)),
+        );
+    }
+
+    private static function lasts(Figure $hours, string $main, string $heaviest, ?EndCause $end, float $wanted): string
+    {
+        $until = $end === null ? '' : (string) preg_replace_callback('/^(The|A) /', static fn (array $m): string => lcfirst($m[0]), rtrim($end->says(), '.'));
+        $wish = Number::says($wanted).' h '.($wanted === 1.0 ? 'is' : 'are').' wanted.';
+        if ($hours->usual() < 0.005) {
+            return "It does not run in \"{$main}\"".($until === '' ? '' : ": {$until}")."; {$wish}";
+        }
+
+        return sprintf(
+            'One charge lasts %s h in "%s", %s h at the worst in "%s"%s; %s',
+            Number::says($hours->usual()),
+            $main,
+            Number::says($hours->least()),
+            $heaviest,
+            $until === '' ? '' : ", until {$until}",
+            $wish,
         );
     }
 

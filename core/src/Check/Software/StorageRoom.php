@@ -54,7 +54,7 @@ final class StorageRoom extends LineRule
             return $this->answer(Verdict::Fits, [$board], fn (): Words => new Words("What {$board->name()} runs is built in.", [], 'nothing to write'));
         }
         if ($software->card === '') {
-            return $this->unmeasured($board, 'software.card', [], [], '', 'nobody can say what it starts from');
+            return $this->unmeasured($board, 'software.card', [], [], '', 'nobody can say what to write the system to');
         }
         $stores = array_values(array_filter($facts->with('storage'), static fn (Line $line): bool => $line->part->storage?->card === $software->card));
         if ($stores === []) {

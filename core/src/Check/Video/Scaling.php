@@ -9,6 +9,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\LineRule;
 use PocketPlot\Check\Meta;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
@@ -82,17 +83,17 @@ final class Scaling extends LineRule
         [$verdict, $says] = match (true) {
             $ratio < 0.5 => [
                 Verdict::Clash,
-                sprintf('%s has less than half the pixels that %s games were drawn with; text cannot be read.', $display->name(), $games->class),
+                sprintf('%s has less than half the pixels that %s were drawn with; text cannot be read.', $display->name(), Phrase::games($games->class)),
             ],
             $scale === 0 => [
                 Verdict::Tight,
-                sprintf('%s games have to be shrunk to %s %% on %s and lose lines.', ucfirst($games->class), self::n($ratio * 100), $display->name()),
+                sprintf('%s have to be shrunk to %s %% on %s and lose lines.', ucfirst(Phrase::games($games->class)), self::n($ratio * 100), $display->name()),
             ],
             $border > $mostBorder => [
                 Verdict::Tight,
                 sprintf(
-                    '%s games fill %s %% of %s at %d ×; the rest stays black, or the pixels get uneven.',
-                    ucfirst($games->class),
+                    '%s fill %s %% of %s at %d ×; the rest stays black, or the pixels get uneven.',
+                    ucfirst(Phrase::games($games->class)),
                     self::n((1 - $border) * 100),
                     $display->name(),
                     $scale,
@@ -100,13 +101,13 @@ final class Scaling extends LineRule
             ],
             default => [
                 Verdict::Fits,
-                sprintf('%s games fill %s %% of %s at %d ×.', ucfirst($games->class), self::n((1 - $border) * 100), $display->name(), $scale),
+                sprintf('%s fill %s %% of %s at %d ×.', ucfirst(Phrase::games($games->class)), self::n((1 - $border) * 100), $display->name(), $scale),
             ],
         };
 
         return $this->answer($verdict, [$display], fn (): Words => new Words($says, [
             $this->text("{$display->name()}".($panel->upright ? ', turned' : ''), "{$width} × {$height}"), $this->text(
-                ucfirst($games->class).' games',
+                ucfirst(Phrase::games($games->class)).' games',
                 "{$games->pictureWidthPx} × {$games->pictureHeightPx}",
                 'brief',
             ),

@@ -58,11 +58,12 @@ final class Unmeasured extends LineRule
                 [$first->line],
                 fn (): Words => new Words(
                     sprintf(
-                        '%d figure%s still open. Measure the %s of %s first: %s.',
+                        '%d figure%s still open. %s first: %s.',
                         count($open),
                         count($open) === 1 ? ' is' : 's are',
-                        Measuring::name($first->figure),
-                        $first->line->name(),
+                        in_array($first->figure->key(), Measuring::OF_BRIEF, true)
+                            ? 'Write '.Measuring::name($first->figure).' into the brief'
+                            : 'Find out the '.Measuring::name($first->figure)." of {$first->line->name()}",
                         $settles === 1 ? 'one verdict waits for it' : "{$settles} verdicts wait for it",
                     ),
                     array_map(
