@@ -272,3 +272,37 @@ describe('plot:power', function (): void {
         unlink($file);
     });
 });
+
+describe('plot:bench', function (): void {
+    /** @param  list<array<string, mixed>>  $readings */
+    $file = static function (array $readings): string {
+        $document = json_decode((string) file_get_contents(base_path('demo/thimble.pocketplot.json')));
+        $pack = collect($document->lines)->firstWhere('role', 'cells')->id;
+        $document->readings = array_map(static fn (array $one, int $at): array => [
+            'id' => "r{$at}", 'kind' => 'run', 'line' => $pack, 'takenOn' => "2026-11-1{$at}", 'stopped' => 'went dark', ...$one,
+        ], $readings, array_keys($readings));
+        file_put_contents($name = tempnam(sys_get_temp_dir(), 'bench'), Json::encode($document));
+
+        return $name;
+    };
+
+    it('prints readings beside predictions, the odd one, its explanations and the measurement that would tell', function (float $odd, string $explains) use ($file): void {
+        config(['database.connections.mariadb.host' => 'nowhere.invalid']);
+        $name = $file([['hours' => 5.0], ['hours' => 5.2], ['hours' => $odd]]);
+        expect(Artisan::call('plot:bench', ['file' => $name]))->toBe(1);
+        $text = Artisan::output();
+        expect($text)->toContain('2026-11-12')->toContain('h were predicted')->toContain('One test does not go with the 2 others')->toContain($explains)->toContain('once more from full with a meter');
+        Artisan::call('plot:bench', ['file' => $name, '--json' => true]);
+        $json = json_decode(Artisan::output(), true, 64, JSON_THROW_ON_ERROR);
+        expect($json['odd']['readings'])->toBe(['r2'])->and($json['tests'])->toHaveCount(3);
+        unlink($name);
+    })->with(['too short' => [2.0, 'It did not start full'], 'too long' => [12.0, 'It was paused or asleep for']]);
+
+    it('says when all agree, when nothing was measured, and when it cannot read', function () use ($file): void {
+        $name = $file([['hours' => 5.0], ['hours' => 5.2]]);
+        expect(Artisan::call('plot:bench', ['file' => $name]))->toBe(0)
+            ->and(Artisan::call('plot:bench', ['file' => base_path('demo/thimble.pocketplot.json')]))->toBe(2)
+            ->and(Artisan::call('plot:bench', ['file' => '/nowhere.json']))->toBe(3);
+        unlink($name);
+    });
+});

@@ -102,6 +102,12 @@ final readonly class OddOneOut
             'says' => sprintf('The other tests are off instead: their packs hold %s of what is printed', $percent(1 / $share)),
             'needs' => $percent(1 / $share).' of their capacity', 'off' => $far('others', $share) + 1.0, 'times' => 1 / $share,
         ]];
+        if ($share > 1.0) {
+            $all[] = [
+                'says' => sprintf('It was paused or asleep for %s of the time, or the watch ran on after the end', $percent(1 - 1 / $share)),
+                'needs' => sprintf('%s of the time without play', $percent(1 - 1 / $share)), 'off' => $far('draw', $share), 'times' => $share,
+            ];
+        }
         if ($share < 1.0) {
             $all[] = [
                 'says' => sprintf('It did not start full: the charge stood at %s', $percent($share)),

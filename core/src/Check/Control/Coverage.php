@@ -160,7 +160,8 @@ final class Coverage extends WholeRule
             $working[] = new WorkingLine("{$what} there", (float) $have, '', 'datasheet');
             if ($have < $need) {
                 $apiece = $what !== 'players' && ($each->players > 1 || $games->players > 1) ? ' for each player' : '';
-                $lacking[] = ($what === 'players' ? "controls for {$need} players" : Phrase::count($need, $what).$apiece).', and find '.($have === 0 ? 'none' : $have);
+                $lacking[] = ($what === 'players' ? "controls for {$need} players" : Phrase::count($need, $what).$apiece)
+                    .', and find '.($have === 0 ? 'none' : $have);
             }
         }
         if ($games->touch) {

@@ -64,14 +64,7 @@ final class UsbSlots extends WholeRule
             default => Verdict::Fits,
         };
         $says = match ($verdict) {
-            Verdict::Clash => sprintf(
-                '%s %s for a socket; there %s.',
-                ucfirst(Phrase::count($needed, 'USB plugs')),
-                $needed === 1 ? 'looks' : 'look',
-                match ($there) {
-                    0 => 'is none', 1 => 'is one', default => "are {$there}"
-                },
-            ),
+            Verdict::Clash => self::looking($needed, $there),
             Verdict::Tight => ($there === 1 ? 'The only USB socket is taken' : "All {$there} USB sockets are taken")
                 .'; a keyboard for the first start has to wait its turn.',
             default => "{$needed} of {$there} USB sockets ".($needed === 1 ? 'is' : 'are').' taken.',
@@ -137,5 +130,17 @@ final class UsbSlots extends WholeRule
         }
 
         return $count * $line->quantity;
+    }
+
+    private static function looking(int $needed, int $there): string
+    {
+        return sprintf(
+            '%s %s for a socket; there %s.',
+            ucfirst(Phrase::count($needed, 'USB plugs')),
+            $needed === 1 ? 'looks' : 'look',
+            match ($there) {
+                0 => 'is none', 1 => 'is one', default => "are {$there}"
+            },
+        );
     }
 }

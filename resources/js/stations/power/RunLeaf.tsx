@@ -16,7 +16,7 @@ export function RunLeaf({ source, report }: { source: PowerSource; report: Power
             ) : (
                 <>
                     <p className="mb-2 max-w-prose text-lg">
-                        “{name}” lasts <strong className="figures">{hours(run.hours)}</strong>. {run.end === null ? '' : `First to give up: ${run.end.says}`}
+                        “{name}” lasts <strong className="figures">{hours(run.hours)}</strong>. {run.end === null ? '' : `It ends like this: ${run.end.says}`}
                     </p>
                     <Plot
                         label={`Discharge of ${source.name}, ${name}`}
