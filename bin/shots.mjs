@@ -5,8 +5,12 @@ const browser = await chromium.launch({
     args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 });
 
-/** Opens a demo build at a station, does what is asked, takes the picture. */
+
+const only = process.argv.slice(2);
+
+/** Opens a demo build at a station, does what is asked, takes the picture; of all, or of those named on the command line. */
 async function shot(name, build, station, { width = 1280, height = 800, light = 'day', act = async () => {} } = {}) {
+    if (only.length > 0 && !only.includes(name)) return;
     const context = await browser.newContext({ viewport: { width, height }, baseURL: process.env.BASE_URL, locale: 'en-GB' });
     const page = await context.newPage();
     await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
@@ -92,22 +96,51 @@ await shot('library', 'Refuge', null, {
         await page.getByLabel('Compare Wattle 3.2 panel').check();
     },
 });
-await shot('compare', 'Refuge', null, {
+/** One call of the API from the page, as the page itself would make it. */
+const ask = (page, method, path, body) =>
+    page.evaluate(
+        async ([method, path, body]) => {
+            const key = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+            const headers = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': key };
+            const answer = await fetch(`/api${path}`, { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+            if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+            return answer.json();
+        },
+        [method, path, body],
+    );
+const partId = async (page, words) => (await ask(page, 'GET', `/parts?q=${encodeURIComponent(words)}`)).parts[0].libraryId;
+const note = async (page, name, words) => {
+    await page.getByRole('list', { name: `Notes on ${name}` }).getByRole('button', { name: words }).first().click();
+    await page.getByRole('dialog').getByRole('heading', { name: 'Fixes' }).waitFor();
+    await page.getByRole('dialog').getByText('Trying the parts', { exact: false }).waitFor({ state: 'hidden' });
+    await page.waitForLoadState('networkidle');
+};
+
+// The builds that these make stand in the list afterwards: they come last.
+await shot('blank', 'Refuge', null, {
     act: async (page) => {
-        await at('/library?role=display&q=panel')(page);
-        for (const name of ['Rook 9 panel', 'Rook 9 wide-range panel', 'Sash 7 panel', 'Ledge 7 ribbon panel']) await page.getByLabel(`Compare ${name}`, { exact: true }).check();
-        await page.getByRole('button', { name: 'Compare', exact: true }).click();
-        await page.getByText('supply window').waitFor();
+        const build = await ask(page, 'POST', '/builds', { name: 'Cobnut' });
+        await page.goto(`/builds/${build.id}/parts`);
+        await page.getByText('There is nothing', { exact: false }).first().waitFor({ timeout: 3000 }).catch(() => undefined);
     },
 });
-await shot('part-editor', 'Refuge', null, {
+await shot('missing', 'Refuge', null, {
     act: async (page) => {
-        await at('/library?q=rook+wide')(page);
-        await page.getByRole('link', { name: 'Rook 9 wide-range panel' }).click();
-        await page.getByRole('button', { name: 'Copy and adjust' }).click();
-        await page.getByLabel('length', { exact: true }).fill('8 1/4 in');
-        await page.getByLabel('length', { exact: true }).blur();
-        await page.getByText('understood', { exact: false }).waitFor();
+        const build = await ask(page, 'POST', '/builds', { name: 'Half a lunch tin' });
+        let version = build.version;
+        for (const [words, role] of [['Larch D board', 'board'], ['Rook 9 panel', 'display'], ['Drum row, 6800', 'cells'], ['Plover six-button', 'controls']]) {
+            version = (await ask(page, 'POST', `/builds/${build.id}/lines`, { version, part: await partId(page, words), role })).version;
+        }
+        await page.goto(`/builds/${build.id}/parts`);
+        await note(page, 'Rook 9 panel', /needs/);
+    },
+});
+await shot('rejoin', 'Refuge', null, {
+    act: async (page) => {
+        const build = await ask(page, 'POST', '/builds', { demo: 'refuge', name: 'Refuge, joined by hand' });
+        await ask(page, 'PUT', `/builds/${build.id}/joins`, { version: build.version, kind: 'power', from: 'pack', to: 'board', output: 'pack' });
+        await page.goto(`/builds/${build.id}/parts`);
+        await note(page, 'Larch D board', /needs/);
     },
 });
 await browser.close();

@@ -25,8 +25,9 @@ final class WantPart
     {
         Lines::refuseTooMany($build);
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
-        $finding = Appraisal::of($core, Today::day())->finding($findingKey);
-        $need = $finding === null ? null : (new Needs($core))->of($finding)[0] ?? null;
+        $appraisal = Appraisal::of($core, Today::day());
+        $finding = $appraisal->finding($findingKey);
+        $need = $finding === null ? null : (new Needs($appraisal->facts))->of($finding)[0] ?? null;
         if ($finding === null || $need === null) {
             throw ValidationException::withMessages(['finding' => 'Nothing is wanted for this any more. Open the build again and look.']);
         }

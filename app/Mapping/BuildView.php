@@ -16,6 +16,7 @@ use PocketPlot\Part\Offer;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Sourcing\Costs;
+use PocketPlot\WhatIf\Needs;
 
 /** What the API answers of a build: its rows and its appraisal (contract/openapi.json, "Build"). */
 final class BuildView
@@ -40,8 +41,23 @@ final class BuildView
                 'role' => $row->role,
             ])->values()->all(),
             'appraisal' => $appraisal->toArray(),
+            'needs' => (object) self::needs($appraisal),
             'since' => $record->looked === null ? [] : VerdictChanges::compare(array_filter($record->looked, is_string(...)), $appraisal->findings),
         ];
+    }
+
+    /** @return array<string, string> what is wanted for a finding, in a sentence, by the finding's key */
+    private static function needs(Appraisal $appraisal): array
+    {
+        $needs = new Needs($appraisal->facts);
+        $says = [];
+        foreach ($appraisal->findings as $finding) {
+            foreach ($finding->verdict->isFault() ? $needs->of($finding) : [] as $need) {
+                $says[$finding->key()] ??= $need->says();
+            }
+        }
+
+        return $says;
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class Appraisal
         public Costs $costs,
         public array $open,
         private Judgements $judgements,
-        private Facts $facts,
+        public Facts $facts,
     ) {}
 
     /** @param  Day  $today the day that arrivals and evenings are reckoned from */
@@ -90,6 +90,12 @@ final readonly class Appraisal
     public function rails(): array
     {
         return array_values($this->facts->rails());
+    }
+
+    /** The rail that feeds an input, by the key of its feed; null where it is not fed. */
+    public function railFeeding(string $feedKey): ?string
+    {
+        return ($this->facts->feeds()[$feedKey] ?? null)?->railId;
     }
 
     public function finding(string $key): ?Finding

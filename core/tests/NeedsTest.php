@@ -8,6 +8,7 @@ use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Role;
 use PocketPlot\WhatIf\Need;
@@ -18,7 +19,7 @@ function needOf(Build $build, string $key): ?Need
 {
     $finding = Make::appraise($build)->finding($key) ?? throw new RuntimeException("no finding {$key}");
 
-    return (new Needs($build))->of($finding)[0] ?? null;
+    return (new Needs(new Facts($build)))->of($finding)[0] ?? null;
 }
 
 /** The build with what is needed put on its list, as the application does it. */
@@ -63,7 +64,7 @@ it('asks for a part that would do: put on the list it ends the finding and bring
     $before = Make::appraise($build);
     $tried = 0;
     foreach ($before->findings as $finding) {
-        $need = $finding->verdict->isFault() ? (new Needs($build))->of($finding)[0] ?? null : null;
+        $need = $finding->verdict->isFault() ? (new Needs(new Facts($build)))->of($finding)[0] ?? null : null;
         // A tool in the list, a pack that makes all heavier or a fuse are looked at below and elsewhere.
         if ($need === null || in_array($finding->rule, ['power.runtime', 'power.in-play'], true)) {
             continue;
@@ -78,7 +79,7 @@ it('asks for a part that would do: put on the list it ends the finding and bring
     expect($tried)->toBeGreaterThan(0);
 })->with(static fn (): array => array_values(array_filter(Told::names(), static function (string $name): bool {
     $build = Told::build($name);
-    $needs = new Needs($build);
+    $needs = new Needs(new Facts($build));
     foreach (Make::appraise($build)->findings as $finding) {
         if ($finding->verdict->isFault() && ! in_array($finding->rule, ['power.runtime', 'power.in-play'], true) && $needs->of($finding) !== []) {
             return true;
@@ -100,7 +101,7 @@ it('asks for no more once the wanted part is on the list, and goes on calling it
 
 it('asks for nothing where all is well', function (): void {
     $build = Told::build('b02-lantern');
-    $needs = new Needs($build);
+    $needs = new Needs(new Facts($build));
     foreach (Make::appraise($build)->findings as $finding) {
         if ($finding->verdict === Verdict::Fits || $finding->verdict === Verdict::Tight) {
             expect($needs->of($finding))->toBe([]);

@@ -65,7 +65,7 @@ final class CheckFile extends Command
     private function printJson(Appraisal $appraisal): void
     {
         $finder = new RemedyFinder($this->library(), Day::of(now()->toDateString()));
-        $needs = new Needs($appraisal->build);
+        $needs = new Needs($appraisal->facts);
         $this->printAsJson([
             'verdict' => $appraisal->verdict->value,
             'vitals' => $appraisal->vitals->toArray(),

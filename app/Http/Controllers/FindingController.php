@@ -38,13 +38,13 @@ final class FindingController
     public function show(Request $request, BuildRecord $build): JsonResponse
     {
         $given = $request->validate(['key' => ['required', 'string', 'max:300']]);
-        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
-        $finding = Appraisal::of($core, Today::day())->finding(is_string($given['key']) ? $given['key'] : '');
+        $appraisal = self::appraise($build);
+        $finding = $appraisal->finding(is_string($given['key']) ? $given['key'] : '');
         abort_if($finding === null, 404);
 
         return new JsonResponse([
             ...$finding->inFull(),
-            'needs' => array_map(static fn (Need $need): array => $need->toArray(), (new Needs($core))->of($finding)),
+            'needs' => array_map(static fn (Need $need): array => $need->toArray(), (new Needs($appraisal->facts))->of($finding)),
         ]);
     }
 

@@ -38,11 +38,11 @@ final readonly class Needs
     /** More than the sum of the peaks, since nobody wants to run a part at its limit. */
     private const TO_SPARE = 1.15;
 
-    private Facts $facts;
+    private Build $build;
 
-    public function __construct(private Build $build)
+    public function __construct(private Facts $facts)
     {
-        $this->facts = new Facts($build);
+        $this->build = $facts->build;
     }
 
     /** @return list<Need> none where what is wanted cannot be put into figures */

@@ -39,7 +39,8 @@ final class RemedyFinder
                 $found[] = $one;
             }
         }
-        usort($found, static fn (array $a, array $b): int => [$a['effect']->verdict->weight(), $a['loss']] <=> [$b['effect']->verdict->weight(), $b['loss']]
+        usort($found, static fn (array $a, array $b): int => self::rank($finding, $a['edits'], $a['effect'], $a['loss'])
+            <=> self::rank($finding, $b['edits'], $b['effect'], $b['loss'])
             ?: $a['effect']->vitals->cost->amount->compareTo($b['effect']->vitals->cost->amount));
 
         return array_slice($found, 0, $most);
@@ -69,9 +70,31 @@ final class RemedyFinder
                 $edits = Edits::add($part, $remedy->role, $part->isConverter() ? $join : null);
                 $from = $edits->frees === null ? $before : ($freed ??= Appraisal::toCompare($before->build->withoutJoin($edits->frees), $this->today));
                 $after = $from->after($edits->applyTo($before->build), $this->today);
+                if (! self::isInBetween($part, $finding, $after)) {
+                    continue;
+                }
                 yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $edits->changes()), 'loss' => 0];
             }
         }
+    }
+
+    /** @return list<int> smaller is better: what is left of the finding, another join before another part, what stands about the part, what is lost */
+    private static function rank(Finding $finding, Edits $edits, Effect $effect, int $loss): array
+    {
+        return [
+            ($effect->verdicts[$finding->key()] ?? Verdict::Fits)->weight(),
+            $edits->part === null ? 0 : 1,
+            $effect->verdict->weight(),
+            $loss,
+        ];
+    }
+
+    /** A converter that is added for an input has to feed it, or it settles nothing that was not settled without it. */
+    private static function isInBetween(Part $part, Finding $finding, Appraisal $after): bool
+    {
+        $feed = $finding->subject->feed;
+
+        return $feed === null || ! $part->isConverter() || str_starts_with($after->railFeeding($feed->key()) ?? '', Candidates::TRIAL.':');
     }
 
     /** @return list<Remedy> what the rule asks for, once each */

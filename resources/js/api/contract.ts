@@ -1371,6 +1371,10 @@ export interface components {
                 role: string;
             }[];
             appraisal: components["schemas"]["Appraisal"];
+            /** @description what is wanted for a finding, in a sentence, by the finding's key */
+            needs: {
+                [key: string]: string;
+            };
             since: components["schemas"]["Change"][];
         };
         BuildCard: {

@@ -1,10 +1,12 @@
 import type { Finding } from '../api/client';
 import { Peg } from '../ui/Peg';
 import { useNoteLeaf } from './NoteLeaf';
+import { useOpenBuild } from './useBuild';
 
 /** Notes beside the row they concern. What fits is said by the row's own mark alone; in brief, what is only tight takes one line. */
 export function MarginNotes({ findings, label, brief = false }: { findings: Finding[]; label: string; brief?: boolean }) {
     const open = useNoteLeaf();
+    const { build } = useOpenBuild();
     const open_ = findings.filter((finding) => finding.verdict !== 'fits');
     if (open_.length === 0) return null;
     return (
@@ -19,10 +21,11 @@ export function MarginNotes({ findings, label, brief = false }: { findings: Find
                     >
                         <Peg verdict={finding.verdict} size={18} />
                         <span
-                            className={`group-hover:underline ${!brief || finding.verdict === 'clash' ? 'line-clamp-3' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`}
-                            title={finding.says ?? undefined}
+                            className={`group-hover:underline ${!brief || finding.verdict === 'clash' || finding.verdict === 'missing' ? 'line-clamp-4' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`}
+                            title={[finding.says, build.needs[finding.key]].filter(Boolean).join(' Wanted: ')}
                         >
                             {finding.says}
+                            {build.needs[finding.key] !== undefined && <span className="text-pencil"> Wanted: {build.needs[finding.key]}.</span>}
                         </span>
                     </button>
                 </li>

@@ -36,7 +36,7 @@ export const vitals: Vital[] = [
             v.mass.targetGrams === null ? 'any' : `of ${v.mass.targetGrams >= 1000 ? `${number(v.mass.targetGrams / 1000)} kg` : `${v.mass.targetGrams} g`}`,
         verdict: (v) => v.mass.verdict,
     },
-    { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to settle', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
+    { what: 'Clashes', show: (v) => String(v.clashes), target: () => 'to mend', verdict: (v) => (v.clashes > 0 ? 'clash' : 'fits') },
     { what: 'Missing', show: (v) => String(v.missing), target: () => 'to add', verdict: (v) => (v.missing > 0 ? 'missing' : 'fits') },
     { what: 'Unmeasured', show: (v) => String(v.unmeasured), target: () => 'to measure', verdict: (v) => (v.unmeasured > 0 ? 'unmeasured' : 'fits') },
     {
