@@ -73,6 +73,8 @@ it('asks for a part that would do: put on the list it ends the finding and bring
         $now = $after->finding($finding->key());
         expect($now === null || $now->verdict->weight() < $finding->verdict->weight())->toBeTrue("{$finding->key()} by {$need->says()}: {$now?->says()}");
         $clashed = array_diff($after->keysOf(Verdict::Clash), $before->keysOf(Verdict::Clash));
+        // A part that is fed at last takes its share of the hours: how many are left is another matter.
+        $clashed = array_filter($clashed, static fn (string $key): bool => ! str_starts_with($key, 'power.runtime/'));
         expect(array_values($clashed))->toBe([], "{$finding->key()} by {$need->says()}");
         $tried++;
     }
