@@ -12,7 +12,7 @@ use PocketPlot\Build\JoinKind;
 final class ApplyRemedy
 {
     /**
-     * @param  array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string}, frees?: ?array{to: string, input: ?string}}  $given
+     * @param  array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string, through?: ?string, gaugeAwg?: ?float, lengthMm?: ?float}, frees?: ?array{to: string, input: ?string}}  $given
      */
     public static function to(BuildRecord $build, ?PartRecord $part, array $given): void
     {
@@ -31,6 +31,7 @@ final class ApplyRemedy
                 ...$given['settles'],
                 'output' => $given['settles']['output'] ?? '',
                 'input' => $given['settles']['input'] ?? '',
+                'through' => $given['settles']['through'] ?? '',
             ]);
         }
     }

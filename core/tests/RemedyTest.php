@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
+use CoreTests\Told;
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Join;
+use PocketPlot\Build\JoinKind;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Rule;
 use PocketPlot\Check\RuleBook;
@@ -10,6 +14,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Part;
 use PocketPlot\WhatIf\Downgrade;
+use PocketPlot\WhatIf\Edits;
 use PocketPlot\WhatIf\RemedyFinder;
 
 function shelfPart(string $id): Part
@@ -65,6 +70,61 @@ it('offers nothing where nothing helps', function (): void {
     $before = Make::appraise(Make::demo('refuge'));
     $finding = $before->finding('power.supply-window/panel') ?? throw new RuntimeException('the planted clash is gone');
     expect((new RemedyFinder([shelfPart('tool-meter'), shelfPart('panel-rook-9')], Make::today()))->find($before, $finding))->toBe([]);
+});
+
+it('offers what holds when it is done whole: the finding is settled, nothing new clashes, no figure gets lost', function (string $name): void {
+    $build = Told::build($name);
+    $before = Appraisal::toCompare($build, Make::today());
+    $finder = new RemedyFinder(Make::library(), Make::today());
+    foreach ($before->findings as $finding) {
+        foreach ($finding->verdict->isFault() ? $finder->find($before, $finding, 2) : [] as $one) {
+            $after = Appraisal::of($one['edits']->applyTo($build), Make::today());
+            $now = $after->finding($finding->key());
+            $what = "{$finding->key()}: {$one['edits']->says($build)}";
+            expect($now?->verdict->isFault() ?? false)->toBeFalse($what)
+                ->and(array_values(array_diff($after->keysOf(Verdict::Clash), $before->keysOf(Verdict::Clash))))->toBe([], $what)
+                ->and($before->vitals->runTime->isKnown() && ! $after->vitals->runTime->isKnown())->toBeFalse($what)
+                ->and($after->vitals->unmeasured)->toBeLessThanOrEqual($before->vitals->unmeasured, $what);
+        }
+    }
+    expect($before->findings)->not->toBe([]);
+})->with(Told::names());
+
+it('offers like for like', function (string $told, string $key, callable $isAlike): void {
+    $build = Told::build($told);
+    $before = Appraisal::toCompare($build, Make::today());
+    $finding = $before->finding($key) ?? throw new RuntimeException("no finding {$key}");
+    foreach ((new RemedyFinder(Make::library(), Make::today()))->find($before, $finding, 50) as $one) {
+        expect($isAlike($one['edits']))->toBeTrue($one['edits']->says($build));
+    }
+    expect(true)->toBeTrue();
+})->with([
+    'a lead with the same two ends' => ['d4-thin', 'power.cable-drop/board/cell', static fn (Edits $one): bool => [$one->part?->cable?->oneEnd, $one->part?->cable?->otherEnd] === ['usb-c', 'usb-c']],
+    'no other board for want of a lead' => ['c12-lapwick-board', 'video.path/monitor', static fn (Edits $one): bool => $one->part?->cable !== null],
+    'no other chemistry for want of a fuse' => ['b17-bittern', 'power.short-circuit/extra', static fn (Edits $one): bool => $one->lineId === null || in_array($one->part?->pack?->chemistry, ['LiPo', 'Li-ion'], true)],
+    'no drive in the place of a card' => ['b17-bittern', 'software.rights/card/card', static fn (Edits $one): bool => $one->part?->storage?->card === 'microsd'],
+]);
+
+it('offers another rail that is there, before any other part, and puts a converter only where it feeds', function (): void {
+    $refuge = Make::demo('refuge')->withJoin(new Join(JoinKind::Power, 'pack', 'board', 'pack', Make::demo('refuge')->line('board')->part->supply->name ?? ''));
+    $before = Appraisal::toCompare($refuge, Make::today());
+    $finding = $before->finding('power.supply-window/board') ?? throw new RuntimeException('the join is no clash');
+    $found = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding, 50);
+    $says = array_map(static fn (array $one): string => $one['edits']->says($refuge), $found);
+    expect($found[0]['edits']->part)->toBeNull()
+        ->and($says)->toContain('Feed Larch D board from Brook 5 V buck, 4 A (5 V)', 'Take back what was settled of Larch D board; the proposal feeds it')
+        // Three volts and a third would only look well because the old converter takes over.
+        ->and(array_filter($says, static fn (string $one): bool => str_contains($one, '3.3 V linear')))->toBe([]);
+});
+
+it('takes no wires that are written down away to look well', function (): void {
+    $build = Told::build('b19-dipper');
+    $before = Appraisal::toCompare($build, Make::today());
+    $finding = $before->finding('power.cable-drop/phone/cells') ?? throw new RuntimeException('no drop');
+    foreach ((new RemedyFinder(Make::library(), Make::today()))->find($before, $finding, 50) as $one) {
+        expect($one['edits']->frees)->toBeNull();
+    }
+    expect($finding->verdict)->toBe(Verdict::Clash);
 });
 
 it('has every rule file in the book', function (): void {

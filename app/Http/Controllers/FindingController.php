@@ -112,10 +112,13 @@ final class FindingController
         ], $found)]);
     }
 
-    /** @return array{from: string, output: string, to: string, input: string}|null */
+    /** @return array{from: string, output: string, to: string, input: string, through: string, gaugeAwg: ?float, lengthMm: ?float}|null */
     private static function join(?Join $join): ?array
     {
-        return $join === null ? null : ['from' => $join->from, 'output' => $join->output, 'to' => $join->to, 'input' => $join->input];
+        return $join === null ? null : [
+            'from' => $join->from, 'output' => $join->output, 'to' => $join->to, 'input' => $join->input,
+            'through' => $join->through, 'gaugeAwg' => $join->gaugeAwg, 'lengthMm' => $join->lengthMm,
+        ];
     }
 
     private static function appraise(BuildRecord $build): Appraisal

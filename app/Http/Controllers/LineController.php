@@ -69,7 +69,7 @@ final class LineController
     public function remedy(RemedyRequest $request, User $user, BuildRecord $build): JsonResponse
     {
         $part = $request->filled('part') ? $this->libraryPart($user, $request->integer('part')) : null;
-        /** @var array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string}, frees?: ?array{to: string, input: ?string}} $given */
+        /** @var array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string, through?: ?string, gaugeAwg?: ?float, lengthMm?: ?float}, frees?: ?array{to: string, input: ?string}} $given */
         $given = array_diff_key((array) $request->validated(), ['version' => true, 'part' => true]);
 
         return $this->edit($request, $build, static fn (BuildRecord $build) => ApplyRemedy::to($build, $part, $given));

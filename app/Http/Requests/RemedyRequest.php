@@ -18,7 +18,9 @@ final class RemedyRequest extends EditRequest
             'part' => ['nullable', 'integer', 'required_without_all:settles,frees'],
             'line' => ['nullable', 'string', 'max:80'],
             'role' => ['nullable', Rule::enum(Role::class)],
-            ...$this->join('settles', ['from', 'to', 'output', 'input']),
+            ...$this->join('settles', ['from', 'to', 'output', 'input', 'through']),
+            'settles.gaugeAwg' => ['nullable', 'numeric', 'min:0', 'max:50'],
+            'settles.lengthMm' => ['nullable', 'numeric', 'min:0', 'max:100000'],
             ...$this->join('frees', ['to', 'input']),
         ];
     }

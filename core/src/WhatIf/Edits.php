@@ -39,7 +39,17 @@ final readonly class Edits
 
     public static function rejoin(Feed $feed, string $from, string $output): self
     {
-        return new self(settles: new Join(JoinKind::Power, $from, $feed->line->id, $output, $feed->input->name));
+        // The same wires, to another rail.
+        return new self(settles: new Join(
+            JoinKind::Power,
+            $from,
+            $feed->line->id,
+            $output,
+            $feed->input->name,
+            $feed->join->through ?? '',
+            $feed->join?->gaugeAwg,
+            $feed->join?->lengthMm,
+        ));
     }
 
     public static function free(Join $join): self

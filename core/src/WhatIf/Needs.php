@@ -55,6 +55,7 @@ final readonly class Needs
         $need = match ($finding->rule) {
             'power.supply-window', 'power.in-play', 'power.converter-headroom' => $line === null ? null : $this->power($line),
             'power.rail-current' => $this->stronger($finding),
+            'power.keep-awake' => $line === null ? null : $this->awake($line),
             'audio.path' => $line === null ? null : $this->amplifier($line),
             'power.charger-match' => $this->charger($finding),
             'power.lead' => $this->lead($finding, 300.0, null),
@@ -143,6 +144,22 @@ final readonly class Needs
         return ! $rail->line->part->isConverter() || ! $rail->volts->isKnown() || $watts <= 0.0
             ? null
             : $this->converter($rail->volts->usual(), $watts, "what hangs on {$rail->says()}")->insteadOf($rail->line);
+    }
+
+    /** The same bank, but for its habit of going to sleep. */
+    private function awake(Line $bank): Need
+    {
+        $facets = self::map($bank->part->raw['facets'] ?? null);
+        $outputs = [];
+        foreach (is_array($facets['outputs'] ?? null) ? $facets['outputs'] : [] as $output) {
+            $outputs[] = [...self::map($output), 'switchOffMa' => 0];
+        }
+        $rail = $this->facts->railsOf($bank)[0] ?? null;
+        $least = $rail === null ? null : $rail->currentMa()->least;
+
+        return new Need(Role::Cells, 'power bank that stays on', [
+            ['what' => 'stays on at', 'says' => self::n(round($least ?? 0.0)).' mA', 'why' => 'all that is taken in a quiet moment'],
+        ], [...$facets, 'outputs' => $outputs], ['sits' => $bank->part->sits->value], $bank->id);
     }
 
     private function amplifier(Line $speaker): ?Need

@@ -8,6 +8,7 @@ use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Pack;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Feed;
@@ -21,6 +22,15 @@ final class RemedyFinder
 {
     /** Rails that are tried for one feed; each costs a whole appraisal. */
     private const MOST_RAILS = 12;
+
+    /** Rules that find fault with a lead's ends, so that another pair of ends is the remedy. */
+    private const ABOUT_ENDS = ['video.path', 'video.ribbon', 'power.lead', 'power.cable-ends', 'control.usb-slots', 'audio.path', 'software.programming'];
+
+    /** Rules that find fault with a pack's volts or chemistry, so that another kind of pack is the remedy. */
+    private const ABOUT_VOLTS = ['power.supply-window', 'power.converter-headroom', 'power.charger-match', 'power.parallel-cells', 'power.in-play'];
+
+    /** Nobody puts ten times the pack into a build to be rid of a fault. */
+    private const MOST_TIMES_THE_PACK = 4.0;
 
     /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
@@ -59,7 +69,7 @@ final class RemedyFinder
                 }
                 if ($remedy->lineId !== null) {
                     $old = $before->build->line($remedy->lineId)?->part;
-                    if ($old === null || $old->id === $part->id || ! $part->canStandInFor($old)) {
+                    if ($old === null || $old->id === $part->id || ! $part->canStandInFor($old) || ! self::isAlike($old, $part, $finding)) {
                         continue;
                     }
                     $effect = Candidates::effectOf($before, $part, $remedy->role, $remedy->lineId, $this->today);
@@ -87,6 +97,35 @@ final class RemedyFinder
             $effect->verdict->weight(),
             $loss,
         ];
+    }
+
+    /** Like for like: a lead with the same ends, a switch of the same kind, a card of the same kind, a pack that is no monster. */
+    private static function isAlike(Part $old, Part $new, Finding $finding): bool
+    {
+        $ends = static function (Part $part): array {
+            $both = [$part->cable->oneEnd ?? '', $part->cable->otherEnd ?? ''];
+            sort($both);
+
+            return $both;
+        };
+        $wattHours = static fn (Part $part): float => $part->pack?->wattHours()->usual ?? 0.0;
+
+        return match (true) {
+            $old->isWanted => true,
+            $old->cable !== null && $new->cable !== null => in_array($finding->rule, self::ABOUT_ENDS, true) || $ends($old) === $ends($new),
+            $old->switch !== null && $new->switch !== null => $old->switch->kind === $new->switch->kind,
+            $old->storage !== null && $new->storage !== null => $old->storage->card === '' || $old->storage->card === $new->storage->card,
+            $old->pack !== null && $new->pack !== null => (in_array($finding->rule, self::ABOUT_VOLTS, true) || self::isSameKind($old->pack, $new->pack))
+                && ($wattHours($old) <= 0.0 || $wattHours($new) <= $wattHours($old) * self::MOST_TIMES_THE_PACK),
+            default => true,
+        };
+    }
+
+    private static function isSameKind(Pack $one, Pack $other): bool
+    {
+        $kind = static fn (Pack $pack): string => $pack->chemistry === 'LiPo' ? 'Li-ion' : $pack->chemistry;
+
+        return $one->sealed === $other->sealed && $one->series === $other->series && $kind($one) === $kind($other);
     }
 
     /** A converter that is added for an input has to feed it, or it settles nothing that was not settled without it. */
@@ -130,7 +169,9 @@ final class RemedyFinder
     /** @return list<Edits> */
     private function joinsFor(Appraisal $before, Feed $feed): array
     {
-        $joins = $feed->join === null ? [] : [Edits::free($feed->join)];
+        // Taken back, a join would lose the wires that are written down with it, and their drop with them.
+        $wires = $feed->join !== null && ($feed->join->gaugeAwg !== null || $feed->join->lengthMm !== null || $feed->join->through !== '');
+        $joins = $feed->join === null || $wires ? [] : [Edits::free($feed->join)];
         foreach (array_slice($before->rails(), 0, self::MOST_RAILS) as $rail) {
             if ($rail->id !== $feed->railId && $rail->line->id !== $feed->line->id) {
                 $joins[] = Edits::rejoin($feed, $rail->line->id, $rail->name);
@@ -150,7 +191,7 @@ final class RemedyFinder
 
         return $now === null
             ? ! $this->movedElsewhere($finding, $effect)
-            : $now->weight() < $finding->verdict->weight();
+            : $now->weight() < $finding->verdict->weight() && ! $now->isFault();
     }
 
     /** A finding whose key is gone may stand under another key with the same rule and verdict on the changed line. */

@@ -1417,6 +1417,9 @@ export interface components {
                 output: string;
                 to: string;
                 input: string;
+                through: string;
+                gaugeAwg: number | null;
+                lengthMm: number | null;
             } | null;
             /** @description a join settled by hand that it takes back */
             frees: {
@@ -1424,6 +1427,9 @@ export interface components {
                 output: string;
                 to: string;
                 input: string;
+                through: string;
+                gaugeAwg: number | null;
+                lengthMm: number | null;
             } | null;
         };
         ImportPreview: {
@@ -3126,12 +3132,18 @@ export interface operations {
                         output?: string | null;
                         to: string;
                         input?: string | null;
+                        through?: string | null;
+                        gaugeAwg?: number | null;
+                        lengthMm?: number | null;
                     } | null;
                     frees?: {
                         from?: string;
                         output?: string | null;
                         to: string;
                         input?: string | null;
+                        through?: string | null;
+                        gaugeAwg?: number | null;
+                        lengthMm?: number | null;
                     } | null;
                 };
             };

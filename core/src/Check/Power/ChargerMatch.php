@@ -16,6 +16,7 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Charger;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Output;
 use PocketPlot\Part\Pack;
 use PocketPlot\Part\PoweredBy;
 use PocketPlot\Part\Role;
@@ -65,7 +66,9 @@ final class ChargerMatch extends LineRule
     /** @return iterable<Finding> a phone, a pad or a bank with an inlet of its own: any supply that reaches it fills it */
     private function fillsItself(Line $line, Facts $facts): iterable
     {
-        $supplies = array_values(array_filter($facts->with('poweredBy'), static fn (Line $one): bool => $one->part->outputs !== []));
+        // Inlets of phones, pads and banks take five volts from anything that gives them.
+        $gives = static fn (Output $output): bool => ! $output->volts->isKnown() || ($output->volts->least() <= 5.5 && $output->volts->most() >= 4.5);
+        $supplies = array_values(array_filter($facts->with('poweredBy'), static fn (Line $one): bool => array_filter($one->part->outputs, $gives) !== []));
         if ($supplies !== []) {
             yield $this->answer(Verdict::Fits, [$line, $supplies[0]], fn (): Words => new Words(
                 "{$line->name()} fills itself from {$supplies[0]->name()}.", [], 'its own charger',

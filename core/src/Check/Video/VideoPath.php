@@ -108,22 +108,27 @@ final class VideoPath extends LineRule
             );
         }
         // A lead of which one end goes in was bought wrong; none at all is not bought yet.
-        $isWrong = $shared === [] || $this->halfLead($gives, $takes, $shared[0]);
+        $half = $shared === [] ? null : $this->halfLead($gives, $takes, $shared[0]);
 
-        return $this->answer($isWrong ? Verdict::Clash : Verdict::Missing, [$display, $board],
+        return $this->answer($shared === [] || $half !== null ? Verdict::Clash : Verdict::Missing, [$display, $board],
             fn (): Words => new Words($shared === []
                 ? "{$board->name()} gives ".self::signals($gives)."; {$display->name()} takes ".self::signals($takes).', and nothing between them translates.'
                 : sprintf(
-                    'Both know %s, but no lead in the parts list goes from %s (%s) to %s (%s).',
+                    'Both know %s, but %s goes from %s (%s) to %s (%s).',
                     $shared[0],
+                    $half === null ? 'no lead in the parts list' : "{$half->name()} fits one of them only; none",
                     $board->name(),
                     self::connectorFor($gives, $shared[0]),
                     $display->name(),
                     self::connectorFor($takes, $shared[0]),
                 ), $working, $shared === [] ? 'no signal in common' : 'the lead is missing', [
                     Remedy::add(Role::Cable, 'Add a lead or an adapter'),
-                    Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
-                    Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
+                    ...($half === null ? [] : [$this->swap($half, 'Take a lead with both ends right')]),
+                    // Nobody buys another board for want of a lead.
+                    ...($shared === [] ? [
+                        Remedy::swap($display->id, $display->role, 'Take a display that the board can feed'),
+                        Remedy::swap($board->id, $board->role, 'Take a board that can feed the display'),
+                    ] : []),
                 ]));
     }
 
@@ -164,17 +169,17 @@ final class VideoPath extends LineRule
      * @param  list<Socket>  $gives
      * @param  list<Socket>  $takes
      */
-    private function halfLead(array $gives, array $takes, string $signal): bool
+    private function halfLead(array $gives, array $takes, string $signal): ?Line
     {
         foreach ($this->leads as $lead) {
             foreach ([...$gives, ...$takes] as $socket) {
                 if ($socket->carries === $signal && $lead->part->cable?->leadsFrom($socket->connector, $signal) !== null) {
-                    return true;
+                    return $lead;
                 }
             }
         }
 
-        return false;
+        return null;
     }
 
     /**
