@@ -56,8 +56,9 @@ final class ChargeRate extends LineRule
         if (! $pack->maxChargeMa->isKnown()) {
             return $this->unmeasured($packLine, 'pack.maxChargeMa', [$line], $working);
         }
-        $allowed = $pack->maxChargeMa->times($packLine->quantity);
-        $working[] = $this->row("{$packLine->name()} takes at most", $allowed);
+        $times = self::share($packLine, $facts);
+        $allowed = $pack->maxChargeMa->times($times);
+        $working[] = $this->row($times > $packLine->quantity ? 'All side by side take at most' : "{$packLine->name()} takes at most", $allowed);
         $remedies = [$this->swap($line, 'Take another charger'), $this->swap($packLine, 'Take another pack')];
         if ($charger->chargeMa->most() > $allowed->least() + 1e-9 && $allowed->source === Source::Typical) {
             return $this->unmeasured(
@@ -78,7 +79,7 @@ final class ChargeRate extends LineRule
                     $remedies,
                 ), $packLine->id);
         }
-        $capacity = $pack->capacityMah->times($packLine->quantity);
+        $capacity = $pack->capacityMah->times($times);
         if (! $capacity->isKnown() || $charger->chargeMa->least() <= 0.0) {
             return $this->unmeasured(
                 $capacity->isKnown() ? $line : $packLine,
@@ -101,6 +102,19 @@ final class ChargeRate extends LineRule
                 'capacity ÷ charge current × 1.2 against '.self::n($night).' h',
                 $remedies,
             ), $packLine->id);
+    }
+
+    /** As many of this pack as all that stand side by side are worth: they share the charge by their capacity. */
+    private static function share(Line $packLine, Facts $facts): float
+    {
+        $own = $packLine->part->pack->capacityMah->usual ?? 0.0;
+        $times = 0.0;
+        foreach ($facts->inParallelWith($packLine) as $line) {
+            $its = $line->part->pack->capacityMah->usual ?? 0.0;
+            $times += $line->quantity * ($own > 0.0 && $its > 0.0 ? $its / $own : 1.0);
+        }
+
+        return $times;
     }
 
     /** Made for one cell of this kind and nothing more said: the board of a kit sets a current that its cell bears. */
