@@ -135,6 +135,7 @@ final class Measuring
         ],
         'controls' => ['controls', 'Count them: d-pads, buttons, sticks, knobs.'],
         'panel.touch' => ['touch', 'Ask the maker whether it is a touch panel.'],
+        'supply.ratedV' => ['rated voltage', 'Read its label: the single voltage printed there.'],
         'supply.warnVolts' => [
             'low-voltage warning',
             'Look it up in the board\'s manual; or step a current-limited bench supply down 0.05 V at a time and note where the warning shows.',

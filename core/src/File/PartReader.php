@@ -159,7 +159,7 @@ final class PartReader
             packetOf: $part->atLeastOne('packetOf'),
             variantHas: $variant?->stringMap('has') ?? [],
             variantWants: $variant?->stringMap('wants') ?? [],
-            work: new Work($part->strings('skills'), $part->strings('tools'), $part->strings('consumables'), $part->strings('serves')),
+            work: self::work($part),
             cautions: $part->strings('cautions'),
             offers: array_map(self::offer(...), $part->children('offers')),
             raw: $raw,
@@ -367,5 +367,15 @@ final class PartReader
             $offer->money('price') ?? throw BadFile::at($offer->path.'/price', 'is missing', 'write an amount and a currency'),
             $offer->int('leadDays', 7),
         );
+    }
+
+    private static function work(Fields $part): Work
+    {
+        $extras = [];
+        foreach ($part->children('extras') as $extra) {
+            $extras[$extra->string('gives')] = new Work($extra->strings('skills'), $extra->strings('tools'), $extra->strings('consumables'), []);
+        }
+
+        return new Work($part->strings('skills'), $part->strings('tools'), $part->strings('consumables'), $part->strings('serves'), $extras);
     }
 }

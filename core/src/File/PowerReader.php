@@ -38,6 +38,7 @@ final class PowerReader
             $supply->bool('isAlternative'),
             $supply->oneOf('drawKind', DrawKind::class, DrawKind::Power),
             $nominal,
+            $supply->figure('ratedV', 'V')->usual,
         );
         self::refuse($supply, 'absoluteMaxV', $input->absoluteMaxV, $input->volts, 'is below the upper end of the supply window');
 

@@ -193,11 +193,12 @@ final readonly class Part
     {
         $facets = is_array($raw['facets'] ?? null) ? array_keys($raw['facets']) : [];
 
-        return [
+        return array_values(array_unique([
             ...array_map(strval(...), $facets),
             ...array_intersect(['skills', 'tools', 'consumables', 'serves', 'packetOf', 'cautions', 'wanted'], array_keys($raw)),
+            ...(isset($raw['extras']) ? ['skills', 'tools', 'consumables'] : []),
             ...array_map(static fn (Role $role): string => "role:{$role->value}", $fills),
             'any',
-        ];
+        ]));
     }
 }

@@ -31,6 +31,8 @@ final readonly class SupplyInput
         public DrawKind $drawKind = DrawKind::Power,
         /** The single voltage it is sold for, where nobody wrote a window; `volts` is then what is usual around it. */
         public ?float $nominalV = null,
+        /** The volts it does its best at; below them it runs slower, dimmer or quieter. */
+        public ?float $ratedV = null,
     ) {}
 
     /** Share of the one voltage it is sold for from which a part surely still runs. */
@@ -47,7 +49,7 @@ final readonly class SupplyInput
     {
         return new self(
             $this->name, $volts, $this->absoluteMaxV, $drawMa, $drawAtV, $peakMa, $this->startUpMa, $this->offMa, $this->warnVolts,
-            $this->isAlternative, $this->drawKind, $this->nominalV,
+            $this->isAlternative, $this->drawKind, $this->nominalV, $this->ratedV,
         );
     }
 

@@ -12,6 +12,38 @@ final readonly class Work
      * @param  list<string>  $tools
      * @param  list<string>  $consumables
      * @param  list<string>  $serves  the tools or consumables that this part is
+     * @param  array<string, Work>  $extras  what only an extra asks for, by what it gives: wires soldered on "for headphones"
      */
-    public function __construct(public array $skills, public array $tools, public array $consumables, public array $serves) {}
+    public function __construct(public array $skills, public array $tools, public array $consumables, public array $serves, public array $extras = []) {}
+
+    /**
+     * The work that is really asked: of the extras, only those that the brief wants.
+     *
+     * @param  list<string>  $mustHaves  wishes of the brief
+     */
+    public function asked(array $mustHaves): self
+    {
+        $wanted = array_values(array_filter(
+            $this->extras,
+            static fn (string $gives): bool => in_array($gives, $mustHaves, true),
+            ARRAY_FILTER_USE_KEY,
+        ));
+
+        return $wanted === [] ? $this : new self(
+            self::all($this->skills, array_map(static fn (self $one): array => $one->skills, $wanted)),
+            self::all($this->tools, array_map(static fn (self $one): array => $one->tools, $wanted)),
+            self::all($this->consumables, array_map(static fn (self $one): array => $one->consumables, $wanted)),
+            $this->serves,
+        );
+    }
+
+    /**
+     * @param  list<string>  $own
+     * @param  list<list<string>>  $more
+     * @return list<string>
+     */
+    private static function all(array $own, array $more): array
+    {
+        return array_values(array_unique([...$own, ...array_merge(...$more)]));
+    }
 }

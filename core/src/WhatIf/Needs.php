@@ -493,7 +493,7 @@ final readonly class Needs
 
     private function tool(Line $line): ?Need
     {
-        $lacking = array_values(array_diff($line->part->work->tools, $this->build->brief->tools ?? []));
+        $lacking = array_values(array_diff($line->part->work->asked($this->build->brief->mustHaves)->tools, $this->build->brief->tools ?? []));
 
         return $lacking === [] ? null : new Need(
             Role::Tool,

@@ -9,16 +9,22 @@ use PocketPlot\Check\Body\Tipping;
 use PocketPlot\Check\Control\Grip;
 use PocketPlot\Check\Control\PinAssignment;
 use PocketPlot\Check\Control\UsbSlots;
+use PocketPlot\Check\People\Consumables;
+use PocketPlot\Check\People\Skills;
+use PocketPlot\Check\People\Tools;
 use PocketPlot\Check\Power\FedInPlay;
 use PocketPlot\Check\Power\KnownContacts;
 use PocketPlot\Check\Power\LeadThere;
 use PocketPlot\Check\Power\ParallelCells;
 use PocketPlot\Check\Power\Polarity;
+use PocketPlot\Check\Power\SupplyWindow;
 use PocketPlot\Check\Power\TwoSupplies;
 use PocketPlot\Check\Software\Programming;
 use PocketPlot\Check\Software\ReadyImage;
 use PocketPlot\Check\Software\Rights;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Whole\Wanted;
+use PocketPlot\File\BuildReader;
 
 $socket = static fn (string $connector, string $carries, string $direction, array $more = []): array => [
     'name' => "{$connector} {$direction}", 'connector' => $connector, 'carries' => $carries, 'direction' => $direction, ...$more,
@@ -256,3 +262,28 @@ describe(Wanted::id(), function () use ($load): void {
         'by its name' => [['name' => 'Panel'], 'Still to be found: panel.'],
     ]);
 });
+
+it('says what a part does less of below its rated volts, and goes on calling it a fit', function (string $role, float $rated, ?string $says): void {
+    $build = Make::build([
+        'part' => ['role' => $role, 'facets' => Make::load(4, 13.8, 50, 60, 80, 12), 'part' => []],
+        'wall' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 5, 'continuousMa' => 2000]]], 'part' => ['sits' => 'outside']],
+    ]);
+    $document = Make::document(['part' => ['role' => $role, 'facets' => Make::load(4, 13.8, 50, 60, 80, 12)], 'wall' => ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 5, 'continuousMa' => 2000]]], 'part' => ['sits' => 'outside']]]);
+    $document['parts'][0]['facets']['supply']['ratedV'] = $rated;
+    $finding = Make::findings(SupplyWindow::class, BuildReader::read($document))[0];
+    expect($finding->verdict)->toBe(Verdict::Fits)->and($finding->says())->toBe('Part needs 4 to 13.8 V. Wall (plug) gives 5 V.'.($says === null ? '' : " It runs {$says} than at the {$rated} V that it is rated at."))
+        ->and(Make::findings(SupplyWindow::class, $build)[0]->says())->toBe('Part needs 4 to 13.8 V. Wall (plug) gives 5 V.');
+})->with([['cooling', 12, 'slower'], ['display', 12, 'dimmer'], ['sound', 6, 'quieter'], ['controls', 12, 'weaker'], ['cooling', 5, null]]);
+
+it('asks for the work of an extra only when the brief wants the extra', function (array $mustHaves, array $expected): void {
+    $board = ['role' => 'board', 'facets' => ['software' => ['card' => 'built-in']], 'part' => [
+        'skills' => ['writing images'],
+        'extras' => [['gives' => 'headphones', 'skills' => ['fine soldering'], 'tools' => ['soldering iron'], 'consumables' => ['solder']], ['gives' => 'rumble', 'skills' => ['woodwork']]],
+    ]];
+    $build = Make::build(['board' => $board], ['skills' => ['writing images'], 'tools' => ['multimeter'], 'consumables' => [], 'mustHaves' => $mustHaves]);
+    expect([...Make::verdicts(Skills::class, $build), ...Make::verdicts(Tools::class, $build), ...Make::verdicts(Consumables::class, $build)])->toBe($expected);
+})->with([
+    'not wanted' => [[], ['fits board']],
+    'wanted' => [['headphones'], ['clash board', 'missing board', 'tight board']],
+    'another' => [['rumble'], ['tight board']],
+]);

@@ -32,7 +32,7 @@ final class Consumables extends LineRule
         foreach ($facts->with('serves') as $other) {
             $there = [...$there, ...$other->part->work->serves];
         }
-        $wanted = $line->part->work->consumables;
+        $wanted = $line->part->work->asked($facts->brief()->mustHaves)->consumables;
         $lacking = array_values(array_diff($wanted, $there));
         if ($wanted === []) {
             return;

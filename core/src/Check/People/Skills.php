@@ -33,21 +33,22 @@ final class Skills extends LineRule
     {
         $have = $facts->brief()->tools;
 
-        return $have !== null && array_diff($line->part->work->tools, $have) !== [];
+        return $have !== null && array_diff($line->part->work->asked($facts->brief()->mustHaves)->tools, $have) !== [];
     }
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $have = $facts->brief()->skills;
-        if ($line->part->work->skills === []) {
+        $wanted = $line->part->work->asked($facts->brief()->mustHaves)->skills;
+        if ($wanted === []) {
             return;
         }
-        $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $line->part->work->skills), '', 'datasheet')];
+        $working = [new WorkingLine("{$line->name()} asks for", implode(', ', $wanted), '', 'datasheet')];
         if ($have === null) {
             yield $this->answer(Verdict::Unmeasured, [$line], fn (): Words => new Words('The brief does not say what you can do; '
                 .$line->name()
                 .' asks for '
-                .Phrase::all($line->part->work->skills)
+                .Phrase::all($wanted)
                 .'.', $working, 'cannot be compared yet', [
                     Remedy::measure($line->id, FigureRef::of('skills')),
                 ]), waitsFor: [[$line->id, FigureRef::of('skills')]]);
@@ -55,7 +56,7 @@ final class Skills extends LineRule
             return;
         }
         $working[] = new WorkingLine('You can', $have === [] ? 'nothing ticked yet' : implode(', ', $have), '', 'brief');
-        $lacking = array_values(array_diff($line->part->work->skills, $have));
+        $lacking = array_values(array_diff($wanted, $have));
         if ($lacking === []) {
             yield $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("You can do what {$line->name()} asks for.", $working, 'nothing lacks'));
 

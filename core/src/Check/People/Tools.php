@@ -37,7 +37,7 @@ final class Tools extends LineRule
         foreach ($facts->with('serves') as $other) {
             $inList = [...$inList, ...$other->part->work->serves];
         }
-        $wanted = $line->part->work->tools;
+        $wanted = $line->part->work->asked($facts->brief()->mustHaves)->tools;
         if ($wanted === []) {
             return;
         }

@@ -147,7 +147,7 @@ final class SupplyWindow extends Rule
             $verdict,
             [$line, $rail->line],
             fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}."
-            .($breaks ? ' That is above its absolute maximum.' : ''), $working, sprintf(
+            .($breaks ? ' That is above its absolute maximum.' : self::weaker($feed, $rail)), $working, sprintf(
                 '%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)',
                 self::n($below),
                 self::n($above),
@@ -158,6 +158,23 @@ final class SupplyWindow extends Rule
                 $this->swap($line),
                 ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
             ]), $about);
+    }
+
+    /** Within its window and below what it is rated at, it does less of what it is for. */
+    private static function weaker(Feed $feed, Rail $rail): string
+    {
+        $rated = $feed->input->ratedV;
+        if ($rated === null || $rail->volts->most() >= $rated - 1e-9) {
+            return '';
+        }
+        $how = match ($feed->line->role) {
+            Role::Cooling => 'slower',
+            Role::Display => 'dimmer',
+            Role::Sound => 'quieter',
+            default => 'weaker',
+        };
+
+        return " It runs {$how} than at the ".self::n($rated).' V that it is rated at.';
     }
 
     /** Nothing goes higher than the full pack; what it keeps below the window is lost play. */

@@ -24,6 +24,7 @@ final class SupplyFacet extends Facet
             'peakMa' => ['mA', 'peak'],
             'startUpMa' => ['mA', 'start-up'],
             'offMa' => ['mA', 'draw when off'],
+            'ratedV' => ['V', 'rated at'],
             'warnVolts' => ['V', 'low-voltage warning at'],
             'drawKind' => ['choice', 'draw keeps', ['power', 'current', 'resistance']],
             'isAlternative' => ['flag', 'one of several ways in'],
