@@ -101,6 +101,14 @@ it('asks for no more once the wanted part is on the list, and goes on calling it
         ->and($after->finding('power.supply-window/panel')?->verdict)->toBe(Verdict::Fits);
 });
 
+it('leaves a converter no more height than there is', function (): void {
+    $pack = ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 2, 'capacityMah' => 3000, 'cellNominalV' => 3.6]]];
+    $box = ['role' => 'case', 'facets' => ['body' => ['cavityLengthMm' => 160, 'cavityWidthMm' => 80, 'cavityHeightMm' => 9]]];
+    // 400 mA × 5 V = 2 W heavy and at the peak; ÷ 5 V × 1.15 = 460 mA, up to 500.
+    $need = needOf(Make::build(['board' => ['role' => 'board', 'facets' => Make::load(4.75, 5.25, 100, 200, 400, 5)], 'pack' => $pack, 'box' => $box]), 'power.supply-window/board');
+    expect($need?->says())->toBe('buck converter: takes 6 to 8.4 V, gives 5 V, 500 mA or more, no higher than 9 mm');
+});
+
 it('asks for nothing where all is well', function (): void {
     $build = Told::build('b02-lantern');
     $needs = new Needs(new Facts($build));

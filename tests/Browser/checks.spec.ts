@@ -76,6 +76,46 @@ test('a join is settled, obeyed and taken back', async ({ page }) => {
     await expect(feeds).toHaveValue('pack:pack');
 });
 
+test('what is missing is named in figures, stands on the list as wanted, and gives way to a part that was found', async ({ page }) => {
+    const build = await withBuild(page, 'refuge');
+    await page.goto(`${build}/checks?leaf=verdict`);
+    await page
+        .getByRole('button', { name: /Nothing tells Larch D board/ })
+        .first()
+        .click();
+    const leaf = page.getByRole('dialog');
+    await expect(leaf.getByRole('heading', { name: 'What would do: low-battery warning' })).toBeVisible();
+    await expectAccessible(page);
+    await leaf.getByRole('button', { name: 'Put it on the list as wanted' }).click();
+    await expect(leaf).toHaveCount(0);
+    await page
+        .getByRole('button', { name: /Still to be found: low-battery warning/ })
+        .first()
+        .click();
+    await leaf
+        .getByRole('button', { name: /^Take it: / })
+        .first()
+        .click();
+    await expect(leaf).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /Still to be found/ })).toHaveCount(0);
+});
+
+test('a join settled past the converter is mended by another join', async ({ page }) => {
+    const build = await withBuild(page, 'refuge');
+    await page.goto(`${build}/checks?leaf=joins`);
+    await page.getByLabel('What powers Larch D board').selectOption('pack:pack');
+    await expect(page.getByText('settled by you')).toBeVisible();
+    await page.goto(`${build}/checks?leaf=verdict`);
+    await page
+        .getByRole('button', { name: /Larch D board needs 4.75 to 5.25 V/ })
+        .first()
+        .click();
+    const leaf = page.getByRole('dialog');
+    await leaf.getByRole('button', { name: 'Join so: Feed Larch D board from Brook 5 V buck, 4 A (5 V)' }).click();
+    await expect(leaf).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /Larch D board needs 4.75 to 5.25 V. Ridge/ })).toHaveCount(0);
+});
+
 test('margins of the build move verdicts', async ({ page }) => {
     const build = await withBuild(page, 'thimble');
     await page.goto(`${build}/checks?leaf=margins`);

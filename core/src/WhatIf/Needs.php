@@ -123,6 +123,7 @@ final readonly class Needs
             ['what' => 'takes', 'says' => $gives->says(), 'why' => "{$source->name()} from empty to full"],
             ['what' => 'gives', 'says' => self::n($volts).' V', 'why' => $why],
             ['what' => '', 'says' => self::n($milliamps).' mA or more', 'why' => 'the peak, and a little to spare'],
+            ...$this->noHigher(),
         ], [
             'supply' => ['volts' => ['least' => $gives->least(), 'most' => $gives->most()]],
             'outputs' => [[
@@ -565,6 +566,17 @@ final readonly class Needs
         $hours = $this->build->brief->runTimeHours;
 
         return $hours === null ? [] : ['capacityMah' => self::up($watts * $hours / 0.85 / Typical::CELL_V['Li-ion'][1] * 1000, 100.0)];
+    }
+
+    /** @return list<array{what: string, says: string, why: string}> */
+    private function noHigher(): array
+    {
+        $body = $this->facts->bodyLine();
+        $height = $body?->part->body?->cavityHeightMm;
+
+        return $body === null || $height === null || ! $height->isKnown() ? [] : [
+            ['what' => 'no higher than', 'says' => self::n($height->least()).' mm', 'why' => "the room inside {$body->name()}"],
+        ];
     }
 
     /** The usual voltage that lies in a window, the middle of it where none does. */

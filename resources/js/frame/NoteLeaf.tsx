@@ -144,7 +144,13 @@ function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: Findi
         <li className="rounded-sm border border-line bg-leaf p-3">
             <div className="flex items-start justify-between gap-3">
                 <p className="font-semibold">{remedy.does}</p>
-                <Button look="pen" className="shrink-0" disabled={busy} onClick={() => void apply()} aria-label={`${button}: ${remedy.does}`}>
+                <Button
+                    look="pen"
+                    className="shrink-0"
+                    disabled={busy}
+                    onClick={() => void apply()}
+                    aria-label={remedy.does.startsWith(button) ? remedy.does : `${button}: ${remedy.does}`}
+                >
                     {button}
                 </Button>
             </div>
