@@ -200,6 +200,15 @@ describe('sizing', function (): void {
         expect($charge(0))->toBeLessThan($charge(25));
     });
 
+    it('offers no pack of ten times what is needed, and says why', function (): void {
+        $build = Make::build(['pack' => Power::pack('Li-ion', 1, 2000), 'panel' => Power::steady(200, 3.6)]);
+        $part = static fn (string $id, float $mah): Part => Make::build([$id => Power::pack('Li-ion', 1, $mah)])->lines[0]->part;
+        // 0.72 W out of 7.2 Wh: 10 h of 2 h; out of 72 Wh: 100 h.
+        $choices = (new PackChoices($build, $build->lines[0], new Profile('steady')))->among([$part('some', 2000), $part('monster', 20000)], 2.0);
+        $by = array_combine(array_map(static fn (PackChoice $one): string => $one->part->name, $choices), $choices);
+        expect($by['Some']->does)->toBeTrue()->and($by['Monster']->does)->toBeFalse()->and($by['Monster']->toArray()['why'])->toContain('many times what is asked for');
+    });
+
     it('does not blame a pack for what clashes with any', function (): void {
         // Nothing charges any of them; only the weak one is asked for more than it gives: 3.6 W ÷ 3.0 V = 1.2 A of 0.5 A.
         $weak = ['internalResistanceMohm' => 50, 'protection' => 'built-in', 'cutOffV' => 3.0, 'maxDischargeMa' => 500, 'maxChargeMa' => 500];

@@ -27,6 +27,9 @@ final readonly class PackChoices
     /** Fillings of a room that are named. */
     public const MOST_WITHIN = 5;
 
+    /** Nobody builds ten times the pack that is needed. */
+    private const MOST_TIMES = 10.0;
+
     /** Share of the wish that rounding may take. */
     private const ROUNDING = 1e-6;
 
@@ -108,7 +111,9 @@ final readonly class PackChoices
         $reached = $circuit === null || $count === 1 ? $one : self::hours($circuit, $count);
         $facts = $count === 1 ? $facts : $this->trial->with($part, $count);
         $tooHigh = $circuit?->tooHigh();
-        $does = $tooHigh === null && $reached !== null && $reached->hours >= $hours * (1 - self::ROUNDING);
+        $lasts = $tooHigh === null && $reached !== null && $reached->hours >= $hours * (1 - self::ROUNDING);
+        $isMonster = $lasts && $reached->hours >= $hours * self::MOST_TIMES;
+        $does = $lasts && ! $isMonster;
         $volume = $part->size->volumeCm3();
         $mass = $part->size->massG;
 
@@ -120,6 +125,7 @@ final readonly class PackChoices
             $tooHigh,
             array_map(static fn (Missing $gap): string => Measuring::name($gap->figure)." of {$gap->line->name()}", $gaps->allMissing()),
             $does ? $this->trial->clashes($facts) : [],
+            $isMonster,
         );
     }
 
