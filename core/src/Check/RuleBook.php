@@ -67,6 +67,7 @@ final class RuleBook
         Body\FieldShadow::class,
         Body\PrintBed::class,
         Body\Wall::class,
+        Body\Bears::class,
         Body\Fasteners::class,
         Body\Travel::class,
         Body\Tipping::class,

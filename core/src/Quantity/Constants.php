@@ -112,6 +112,19 @@ final class Constants
     /** Watts below which a small loudspeaker is lost in a room. */
     public const AUDIBLE_W = 0.25;
 
+    /**
+     * Stress that a printed bracket bears for good: layers hold 15 MPa and more across each other by makers' sheets of
+     * ordinary filament; a fifth of it, since a fall from the hand weighs everything several times. Our estimate.
+     */
+    public const BRACKET_MPA = 3.0;
+
+    /** A bracket as builders draw them, and how far it stands out. */
+    public const BRACKET_WIDE_MM = 20.0;
+
+    public const BRACKET_OUT_MM = 15.0;
+
+    public const GRAVITY_N_PER_G = 0.00981;
+
     /** A short draws several times what a cell's maker allows; up to this many times the largest discharge a fuse near the pack is sure to open. Our estimate, on the safe side of makers' short-circuit figures. */
     public const FUSE_MOST_TIMES = 3.0;
 

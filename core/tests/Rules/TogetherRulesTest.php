@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use PocketPlot\Check\Audio\Hum;
+use PocketPlot\Check\Body\Bears;
 use PocketPlot\Check\Body\Spacers;
 use PocketPlot\Check\Body\Tipping;
 use PocketPlot\Check\Control\Grip;
@@ -287,3 +288,20 @@ it('asks for the work of an extra only when the brief wants the extra', function
     'wanted' => [['headphones'], ['clash board', 'missing board', 'tight board']],
     'another' => [['rumble'], ['tight board']],
 ]);
+
+describe(Bears::id(), function (): void {
+    $box = static fn (float $wall, string $process = 'printed filament'): array => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => $wall, 'process' => $process]]];
+    $board = static fn (?float $grams): array => ['role' => 'board', 'facets' => ['mount' => ['pattern' => '58x49'], ...($grams === null ? [] : ['size' => ['massG' => $grams]])]];
+    it('answers', function (array $box, array $board, array $expected): void {
+        expect(Make::verdicts(Bears::class, Make::build(['box' => $box, 'board' => $board])))->toBe($expected);
+    })->with([
+        // 3 MPa × 20 mm × 4 mm² ÷ 90 mm = 2.67 N; ÷ 0.00981 N/g = 271.8 g.
+        'accepts what 2 mm bear' => [$box(2), $board(271), ['fits board']],
+        'flags a little more' => [$box(2), $board(273), ['tight board']],
+        // Half again as thick: 2.25 times 271.8 g.
+        'accepts it on 3 mm' => [$box(3), $board(611), ['fits board']],
+        'flags much on thin posts' => [$box(1.2), $board(120), ['tight board']],
+        'says nothing of wood' => [$box(2, 'wood'), $board(900), []],
+        'says nothing of what nobody weighed' => [$box(2), $board(null), []],
+    ]);
+});
