@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use CoreTests\Golden;
 use CoreTests\Make;
 use CoreTests\Told;
 use PocketPlot\Appraisal;
@@ -26,7 +27,8 @@ const LESS_IS_LESS = [
     'money.ready-made' => 'the sum is smaller',
     'money.budget' => 'the sum is smaller',
     'body.mass' => 'the sum is smaller',
-    'body.packing' => 'a part less takes room',
+    'body.fits-inside' => 'a part less takes room',
+    'body.print-bed' => 'a body drawn around less is smaller',
     'control.grip' => 'what lay on the back made it thicker',
     'video.path' => 'with a wrong lead gone, the right one is only missing',
     'control.usb-slots' => 'a plug less in the sockets',
@@ -43,7 +45,8 @@ function milder(Appraisal $before, Appraisal $after, callable $counts): array
     $milder = [];
     foreach ($before->findings as $finding) {
         $now = $is[$finding->key()] ?? null;
-        if ($now !== null && $now->verdict->weight() < $finding->verdict->weight() && $counts($finding, $now)) {
+        // Between other lines it is another question: what is not there or not known is proposed to hang elsewhere.
+        if ($now !== null && $now->lines === $finding->lines && $now->verdict->weight() < $finding->verdict->weight() && $counts($finding, $now)) {
             $milder[] = "{$finding->key()}: {$finding->verdict->value} to {$now->verdict->value}";
         }
     }
@@ -90,6 +93,9 @@ function treeBuilds(): array
     foreach (['refuge', 'thimble', 'barge'] as $name) {
         $builds[$name] = Make::demo($name);
     }
+    foreach (Golden::TRIALS as $name) {
+        $builds[$name] = Make::trial($name);
+    }
 
     return $builds;
 }
@@ -126,9 +132,14 @@ it('loses no run time and no finding when a lead is taken away, and gains none',
     expect($tried)->toBeGreaterThan(30);
 });
 
-it('never turns a fault into a yes when a figure is taken away, but by a figure that is usual of its kind and says so', function (string $name): void {
-    $document = json_decode(Make::read("core/tests/builds/told/{$name}.pocketplot.json"), true, 64, JSON_THROW_ON_ERROR);
-    $before = Make::appraise(Told::build($name));
+it('never turns a fault into a yes when a figure is taken away, but by a figure that is usual of its kind, or by saying what nobody knows', function (string $name): void {
+    $path = match (true) {
+        in_array($name, Told::names(), true) => "core/tests/builds/told/{$name}",
+        in_array($name, Golden::TRIALS, true) => "core/tests/builds/{$name}",
+        default => "demo/{$name}",
+    };
+    $document = json_decode(Make::read("{$path}.pocketplot.json"), true, 64, JSON_THROW_ON_ERROR);
+    $before = Make::appraise(BuildReader::read($document));
     $tried = 0;
     foreach (numberPaths($document['parts']) as $path) {
         try {
@@ -139,9 +150,11 @@ it('never turns a fault into a yes when a figure is taken away, but by a figure 
         }
         // A yes that rests on what is written and is milder than before.
         $better = milder($before, Make::appraise($less), static fn (Finding $was, Finding $now): bool => $now->verdict->weight() < Verdict::Unmeasured->weight()
-            && ! str_contains(json_encode($now->working(), JSON_THROW_ON_ERROR).$now->says(), Source::Typical->value));
+            // What hung behind it is proposed to hang elsewhere once nobody knows the volts.
+            && $was->rule !== 'power.port-current'
+            && ! str_contains(json_encode($now->working(), JSON_THROW_ON_ERROR), Source::Typical->value) && ! str_contains($now->says(), 'Nobody knows'));
         expect($better)->toBe([], implode('/', $path));
         $tried++;
     }
     expect($tried)->toBeGreaterThan(5);
-})->with(array_values(array_diff(Told::names(), ['d6-names'])));
+})->with([...array_values(array_diff(Told::names(), ['d6-names'])), 'refuge', 'thimble', 'barge', ...Golden::TRIALS]);

@@ -388,7 +388,9 @@ final class Facts
             }
         }
         foreach ($this->supplyTree()->feeds as $feed) {
-            if ($feed->input->watts()->source->isPencil()) {
+            $cable = $this->leadOf($feed)?->part->cable;
+            $isAnyLead = $cable !== null && (! $cable->gaugeAwg->isKnown() || ! $cable->lengthMm->isKnown());
+            if ($isAnyLead || $feed->input->watts()->source->isPencil()) {
                 return true;
             }
         }

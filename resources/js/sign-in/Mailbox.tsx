@@ -6,7 +6,8 @@ import { ToTheDoor } from './ToTheDoor';
 
 /** The stand-in mailbox: in demo mode every letter the application sends lands here. */
 export function Mailbox() {
-    const letters = useQuery({ queryKey: ['mailbox'], queryFn: () => api.get<{ letters: Letter[] }>('/mailbox') });
+    // A letter may be written a moment after its page has answered.
+    const letters = useQuery({ queryKey: ['mailbox'], queryFn: () => api.get<{ letters: Letter[] }>('/mailbox'), refetchInterval: 3000 });
     return (
         <main className="mx-auto min-h-screen max-w-3xl bg-paper p-6">
             <p className="mb-1 inline-block rounded-sm border border-dashed border-edge px-2 text-sm text-pencil">stand-in: no mail leaves this machine</p>

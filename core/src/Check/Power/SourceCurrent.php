@@ -75,7 +75,7 @@ final class SourceCurrent extends LineRule
             }
             $volts = $facts->rail("{$line->id}:pack")->volts ?? $pack->volts();
             $need = max($watts->most(), $peak->most()) / $volts->least() * 1000;
-            if ($guard !== null && self::isSilent($guard, $need)) {
+            if ($guard !== null && self::isSilent($guard, $need, $volts->least())) {
                 // It opens first; until what it carries is known, nobody knows what comes out.
                 return $this->unmeasured($guard, 'protector.mostMa', [$line], $working, "from/{$line->id}");
             }
@@ -108,10 +108,16 @@ final class SourceCurrent extends LineRule
             ]));
     }
 
-    /** A board that boosts, too, was made to carry what its own outputs give; of one that only guards, what it carries has to be known. */
-    private static function isSilent(Line $guard, float $needMa): bool
+    /** Whether nobody knows if it lets so much through: more than the smallest do, and more than its own outputs were made to give. */
+    private static function isSilent(Line $guard, float $needMa, float $packVolts): bool
     {
-        return $guard->part->protector?->mostMa->isKnown() !== true && ! $guard->part->passesPowerOn() && $needMa > Typical::PROTECTOR_MA * $guard->quantity;
+        $own = 0.0;
+        foreach ($guard->part->passesPowerOn() ? $guard->part->outputs : [] as $output) {
+            $amps = max($output->continuousMa->least ?? 0.0, $output->peakMa->least ?? 0.0);
+            $own += ($output->volts->most ?? 0.0) * $amps / (Typical::CONVERTER_EFFICIENCY[0] * $packVolts);
+        }
+
+        return $guard->part->protector?->mostMa->isKnown() !== true && $needMa > max(Typical::PROTECTOR_MA, $own) * $guard->quantity;
     }
 
     /** What all packs side by side give. */
