@@ -25,14 +25,10 @@ const LESS_IS_LESS = [
     'power.port-current' => 'without its lead the part hangs on the next socket that a lead goes to',
     'heat.limits' => 'a load less warms less',
     'money.ready-made' => 'the sum is smaller',
-    'money.budget' => 'the sum is smaller',
-    'body.mass' => 'the sum is smaller',
     'body.fits-inside' => 'a part less takes room',
     'body.print-bed' => 'a body drawn around less is smaller',
     'control.grip' => 'what lay on the back made it thicker',
     'video.path' => 'with a wrong lead gone, the right one is only missing',
-    'control.usb-slots' => 'a plug less in the sockets',
-    'people.evenings' => 'a part less to work on',
 ];
 
 /** @return list<string> "key: verdict to verdict" of what became milder */
