@@ -31,10 +31,6 @@ async function shot(name, build, station, { width = 1280, height = 800, light = 
     console.log(`docs/screenshots/${name}.png`);
 }
 
-const openNote = async (page) => {
-    await page.getByRole('list', { name: 'Notes on Rook 9 panel' }).getByRole('button').first().click();
-    await page.getByRole('button', { name: /Add Sluice/ }).first().waitFor();
-};
 const openPicker = async (page) => {
     await page.getByRole('button', { name: 'More for Rook 9 panel' }).click();
     await page.getByRole('menuitem', { name: 'Swap for another' }).click();
@@ -44,7 +40,6 @@ const openPicker = async (page) => {
 
 await shot('builds', 'Refuge', null);
 await shot('parts', 'Refuge', 'Parts');
-await shot('finding', 'Refuge', 'Parts', { act: openNote });
 await shot('picker', 'Refuge', 'Parts', { act: openPicker });
 await shot('brief', 'Refuge', 'Brief');
 await shot('buy', 'Refuge', 'Buy');

@@ -6,13 +6,22 @@ namespace App\Actions;
 
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
+use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\JoinKind;
 
-/** A remedy, applied whole: the part in its place, what was settled by hand taken back, the new join settled. */
+/**
+ * A remedy, applied whole: the part in its place, what was settled by hand taken back, the new join settled.
+ * Lines by their keys, gauge in AWG, length in millimetres.
+ *
+ * @phpstan-type Settled array{from: string, output: ?string, to: string, input: ?string, through?: ?string, gaugeAwg?: ?float, lengthMm?: ?float}
+ * @phpstan-type Given array{line?: ?string, role?: ?string, settles?: ?Settled, frees?: ?array{to: string, input: ?string}}
+ */
 final class ApplyRemedy
 {
     /**
-     * @param  array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string, through?: ?string, gaugeAwg?: ?float, lengthMm?: ?float}, frees?: ?array{to: string, input: ?string}}  $given
+     * @param  Given  $given
+     *
+     * @throws ValidationException when the join can never be
      */
     public static function to(BuildRecord $build, ?PartRecord $part, array $given): void
     {

@@ -10,6 +10,8 @@ use App\Models\LineRecord;
 use App\Models\PartRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Build\Origin;
+use PocketPlot\Build\SupplyState;
 
 /** What the edits of lines have in common. */
 final class Lines
@@ -52,6 +54,28 @@ final class Lines
                 return $key;
             }
         }
+    }
+
+    /** A new line at the end, with a place of its own or as one more candidate beside another line. */
+    public static function add(BuildRecord $build, BuildPartRecord $part, string $role, ?LineRecord $beside, int $quantity, SupplyState $state): LineRecord
+    {
+        $key = self::newKey($build, $role);
+
+        return LineRecord::query()->create([
+            'build_id' => $build->id,
+            'build_part_id' => $part->id,
+            'key' => $key,
+            'role' => $beside->role ?? $role,
+            'slot' => $beside->slot ?? $key,
+            'chosen' => $beside === null,
+            'quantity' => $quantity,
+            'state' => $state->value,
+            'origin' => Origin::Buy->value,
+            'vendor' => '',
+            'note' => '',
+            'extra' => [],
+            'position' => self::lastPosition($build) + 1,
+        ]);
     }
 
     public static function lastPosition(BuildRecord $build): int

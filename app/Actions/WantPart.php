@@ -8,12 +8,10 @@ use App\Mapping\BuildMapper;
 use App\Mapping\Today;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
-use App\Models\LineRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\JoinKind;
-use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\WhatIf\Needs;
 
@@ -33,22 +31,7 @@ final class WantPart
         }
         $part = BuildPartRecord::query()->create(['build_id' => $build->id, ...self::named($build, $need->name, $need->asPart(...))]);
         $beside = $need->insteadOf === null ? null : Lines::find($build, $need->insteadOf);
-        $key = Lines::newKey($build, $need->role->value);
-        $line = LineRecord::query()->create([
-            'build_id' => $build->id,
-            'build_part_id' => $part->id,
-            'key' => $key,
-            'role' => $beside->role ?? $need->role->value,
-            'slot' => $beside->slot ?? $key,
-            'chosen' => $beside === null,
-            'quantity' => 1,
-            'state' => SupplyState::ToFind->value,
-            'origin' => Origin::Buy->value,
-            'vendor' => '',
-            'note' => '',
-            'extra' => [],
-            'position' => Lines::lastPosition($build) + 1,
-        ]);
+        $line = Lines::add($build, $part, $need->role->value, $beside, 1, SupplyState::ToFind);
         if ($beside !== null) {
             Lines::chooseOnly($build, $line);
         }

@@ -86,18 +86,6 @@ final readonly class Appraisal
         );
     }
 
-    /** @return list<Rail> every voltage that something in the build gives */
-    public function rails(): array
-    {
-        return array_values($this->facts->rails());
-    }
-
-    /** The rail that feeds an input, by the key of its feed; null where it is not fed. */
-    public function railFeeding(string $feedKey): ?string
-    {
-        return ($this->facts->feeds()[$feedKey] ?? null)?->railId;
-    }
-
     public function finding(string $key): ?Finding
     {
         foreach ($this->findings as $finding) {

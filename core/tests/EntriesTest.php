@@ -5,6 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Verdict;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 
@@ -90,6 +91,8 @@ describe('odd input gets a clear answer', function (): void {
         }
         $appraisal = Make::appraise(Make::build($wanted));
         expect($appraisal->verdict->value)->toBe('missing')->and($appraisal->vitals->missing)->toBeGreaterThanOrEqual(5)->and($appraisal->vitals->clashes)->toBe(0)->and($appraisal->open)->toBe([]);
+        // Nobody is asked for the size of what is not there yet.
+        expect(array_values(array_filter($appraisal->findings, static fn (Finding $finding): bool => $finding->verdict === Verdict::Unmeasured && ! str_starts_with($finding->rule, 'money.'))))->toBe([]);
     });
 
     it('plugs no lead into one part with both its ends', function (): void {

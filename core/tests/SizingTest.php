@@ -204,9 +204,9 @@ describe('sizing', function (): void {
         $build = Make::build(['pack' => Power::pack('Li-ion', 1, 2000), 'panel' => Power::steady(200, 3.6)]);
         $part = static fn (string $id, float $mah): Part => Make::build([$id => Power::pack('Li-ion', 1, $mah)])->lines[0]->part;
         // 0.72 W out of 7.2 Wh: 10 h of 2 h; out of 72 Wh: 100 h.
-        $choices = (new PackChoices($build, $build->lines[0], new Profile('steady')))->among([$part('some', 2000), $part('monster', 20000)], 2.0);
+        $choices = (new PackChoices($build, $build->lines[0], new Profile('steady')))->among([$part('some', 2000), $part('oversized', 20000)], 2.0);
         $by = array_combine(array_map(static fn (PackChoice $one): string => $one->part->name, $choices), $choices);
-        expect($by['Some']->does)->toBeTrue()->and($by['Monster']->does)->toBeFalse()->and($by['Monster']->toArray()['why'])->toContain('many times what is asked for');
+        expect($by['Some']->does)->toBeTrue()->and($by['Oversized']->does)->toBeFalse()->and($by['Oversized']->toArray()['why'])->toContain('many times what is asked for');
     });
 
     it('does not blame a pack for what clashes with any', function (): void {

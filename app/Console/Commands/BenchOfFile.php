@@ -13,7 +13,6 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Report\BenchReport;
-use Symfony\Component\Console\Output\OutputInterface;
 
 /** What was measured of a build file, beside what was expected: readings, run tests, the odd one out, the measurement that would tell. */
 final class BenchOfFile extends Command
@@ -89,10 +88,5 @@ final class BenchOfFile extends Command
     private static function of(Build $build, Reading $reading): string
     {
         return $reading->part === '' ? ($build->line($reading->line)?->name() ?? $reading->line) : $reading->part;
-    }
-
-    private function say(string $line): void
-    {
-        $this->output->writeln(rtrim($line), OutputInterface::OUTPUT_RAW);
     }
 }

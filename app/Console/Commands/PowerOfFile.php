@@ -17,7 +17,6 @@ use PocketPlot\Quantity\Number;
 use PocketPlot\Report\PowerReport;
 use PocketPlot\Report\SizingReport;
 use PocketPlot\Report\SourceReport;
-use Symfony\Component\Console\Output\OutputInterface;
 
 /** The power of a build file without a database or a browser: tree, budget, run times, who gives up first, charge, sizing. */
 final class PowerOfFile extends Command
@@ -231,11 +230,6 @@ final class PowerOfFile extends Command
         foreach ($sizing->within as $one) {
             $this->say(sprintf('  %d × %-38s %8s h', $one['count'], $one['part']->name, self::n($one['hours'])));
         }
-    }
-
-    private function say(string $line): void
-    {
-        $this->output->writeln(rtrim($line), OutputInterface::OUTPUT_RAW);
     }
 
     private static function n(?float $value): string

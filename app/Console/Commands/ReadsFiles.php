@@ -50,6 +50,11 @@ trait ReadsFiles
         return 3;
     }
 
+    private function say(string $line): void
+    {
+        $this->output->writeln(rtrim($line), OutputInterface::OUTPUT_RAW);
+    }
+
     private function printAsJson(mixed $value): void
     {
         $this->output->writeln(

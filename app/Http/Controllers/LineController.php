@@ -34,7 +34,11 @@ use PocketPlot\File\PartReader;
 use PocketPlot\File\PartSheet;
 use PocketPlot\Part\FigureRef;
 
-/** Edits of the bill of materials. Each answers the whole build with its new appraisal. */
+/**
+ * Edits of the bill of materials. Each answers the whole build with its new appraisal.
+ *
+ * @phpstan-import-type Given from ApplyRemedy
+ */
 final class LineController
 {
     public function add(AddLineRequest $request, User $user, BuildRecord $build): JsonResponse
@@ -69,7 +73,7 @@ final class LineController
     public function remedy(RemedyRequest $request, User $user, BuildRecord $build): JsonResponse
     {
         $part = $request->filled('part') ? $this->libraryPart($user, $request->integer('part')) : null;
-        /** @var array{line?: ?string, role?: ?string, settles?: ?array{from: string, output: ?string, to: string, input: ?string, through?: ?string, gaugeAwg?: ?float, lengthMm?: ?float}, frees?: ?array{to: string, input: ?string}} $given */
+        /** @var Given $given */
         $given = array_diff_key((array) $request->validated(), ['version' => true, 'part' => true]);
 
         return $this->edit($request, $build, static fn (BuildRecord $build) => ApplyRemedy::to($build, $part, $given));

@@ -45,6 +45,9 @@ abstract class Rule
         $this->subject = $subject;
         $said = [];
         foreach ($this->findings($subject, $facts) as $finding) {
+            if (self::waitsForWanted($finding, $facts)) {
+                continue;
+            }
             $said[] = $finding;
             if (count($said) > $most) {
                 break;
@@ -52,6 +55,21 @@ abstract class Rule
         }
 
         return $said;
+    }
+
+    /** Of what is only wanted there is nothing to find out: that it is missing is said once. Its price may still be asked for. */
+    private static function waitsForWanted(Finding $finding, Facts $facts): bool
+    {
+        if ($finding->verdict !== Verdict::Unmeasured || $finding->waitsFor === [] || $finding->family() === 'money') {
+            return false;
+        }
+        foreach ($finding->waitsFor as [$lineId]) {
+            if ($facts->line($lineId)?->part->isWanted !== true) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

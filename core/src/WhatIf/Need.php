@@ -14,7 +14,7 @@ final readonly class Need
      * @param  string  $name  what it is, such as "boost converter"
      * @param  list<array{what: string, says: string, why: string}>  $wants
      * @param  array<string, mixed>  $facets  as the format writes them: a part that is just good enough
-     * @param  array<string, mixed>  $more  further keys of the part, such as where it sits
+     * @param  array<string, mixed>  $partKeys  further keys of the part, such as where it sits
      * @param  ?string  $insteadOf  the line whose place it takes; null when there is none yet
      */
     public function __construct(
@@ -22,7 +22,7 @@ final readonly class Need
         public string $name,
         public array $wants,
         public array $facets,
-        public array $more = [],
+        public array $partKeys = [],
         public ?string $insteadOf = null,
     ) {}
 
@@ -43,14 +43,14 @@ final readonly class Need
             'role' => $this->role->value,
             'summary' => ucfirst($this->says()).'.',
             'wanted' => true,
-            ...$this->more,
+            ...$this->partKeys,
             'facets' => $this->facets,
         ];
     }
 
     public function insteadOf(?Line $line): self
     {
-        return new self($this->role, $this->name, $this->wants, $this->facets, $this->more, $line?->id);
+        return new self($this->role, $this->name, $this->wants, $this->facets, $this->partKeys, $line?->id);
     }
 
     /** @return array{role: string, name: string, says: string, wants: list<array{what: string, says: string, why: string}>, line: ?string} */

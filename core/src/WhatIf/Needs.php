@@ -7,6 +7,7 @@ namespace PocketPlot\WhatIf;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
@@ -24,19 +25,32 @@ use PocketPlot\Quantity\Number;
  */
 final readonly class Needs
 {
-    /** Volts that supplies and converters are made for. */
+    /** Volts that supplies and converters are commonly sold for. */
     private const VOLTS = [3.3, 5.0, 9.0, 12.0, 15.0, 19.0, 24.0];
 
-    /** Amps that fuses are made for. */
+    /** Milliamps that fuses are commonly sold for. */
     private const FUSES_MA = [500.0, 1000.0, 2000.0, 3000.0, 5000.0, 7500.0, 10000.0, 15000.0, 20000.0, 30000.0];
 
+    /** Gigabytes that cards are sold in. */
     private const CARDS_GB = [8.0, 16.0, 32.0, 64.0, 128.0, 256.0, 512.0];
 
-    /** Gauges that leads are sold in, thin to thick. */
+    /** Gauges (AWG) that leads are sold in, thin to thick. */
     private const GAUGES = [28.0, 26.0, 24.0, 22.0, 20.0, 18.0, 16.0];
 
     /** More than the sum of the peaks, since nobody wants to run a part at its limit. */
     private const TO_SPARE = 1.15;
+
+    /** A fuse carries three quarters of what is printed on it for good, as its makers' curves have it. */
+    private const FUSE_TIMES = 1.25;
+
+    /** A protection board near empty: the sag of the cells and a third to spare. */
+    private const GUARD_TIMES = 1.3;
+
+    /** Capacity that cells of one kind differ by. */
+    private const CELLS_DIFFER = 1.06;
+
+    /** Share of the wire's allowed loss that a lead is chosen for: plugs wear. */
+    private const LEAD_SHARE = 0.8;
 
     private Build $build;
 
@@ -252,7 +266,7 @@ final readonly class Needs
         $may = max(0.05, $volts->least() - $least) / max(0.001, $amps);
         for ($length = $lengthMm ?? 500.0; $length >= 100.0; $length /= 2) {
             foreach (self::GAUGES as $gauge) {
-                if (Wire::leadOhm($gauge, $length, $ends[0], $ends[1], 1.0) <= $may * 0.8) {
+                if (Wire::leadOhm($gauge, $length, $ends[0], $ends[1], 1.0) <= $may * self::LEAD_SHARE) {
                     return $this->leadOf(
                         $ends[0],
                         $ends[1],
@@ -323,7 +337,7 @@ final readonly class Needs
         }
         $need = max($watts->most(), $peak->most()) / max(0.1, $volts->least()) * 1000;
         $most = ($pack->maxDischargeMa->least ?? INF) * Constants::FUSE_MOST_TIMES;
-        $rating = self::next(self::FUSES_MA, $need * 1.25);
+        $rating = self::next(self::FUSES_MA, $need * self::FUSE_TIMES);
         $rating = $rating > $most ? self::next(self::FUSES_MA, $need) : $rating;
 
         return new Need(Role::Switch_, 'fuse', [
@@ -344,7 +358,7 @@ final readonly class Needs
         }
         [$watts, $peak, $missing] = $this->facts->wattsFrom($line);
         $empty = $pack->volts()->isKnown() ? $pack->volts()->least() : (Constants::CELL_FLOOR_V[$pack->chemistry] ?? 3.0) * $pack->series;
-        $most = $missing !== [] || $empty <= 0.0 ? null : self::up(max($watts->most(), $peak->most()) / $empty * 1000 * 1.3, 500.0);
+        $most = $missing !== [] || $empty <= 0.0 ? null : self::up(max($watts->most(), $peak->most()) / $empty * 1000 * self::GUARD_TIMES, 500.0);
 
         return new Need(Role::Regulator, 'protection board', [
             ['what' => 'for', 'says' => "{$pack->chemistry}, {$pack->series}S", 'why' => $line->name()],
@@ -365,7 +379,7 @@ final readonly class Needs
         if ($pack === null || $wanted === null || ! $hours->isKnown() || $hours->usual() <= 0.05 || ! $pack->capacityMah->isKnown()) {
             return null;
         }
-        $mah = self::up($pack->capacityMah->usual() * $wanted / $hours->usual() * 1.06, 100.0);
+        $mah = self::up($pack->capacityMah->usual() * $wanted / $hours->usual() * self::CELLS_DIFFER, 100.0);
         $facets = self::map($line->part->raw['facets'] ?? null);
         $own = self::map($facets['pack'] ?? null);
         unset($facets['size'], $own['energyOutWh'], $own['internalResistanceMohm']);
@@ -406,7 +420,7 @@ final readonly class Needs
             return null;
         }
         $need = ($software->imageGb->most ?? 0.0) + ($this->build->brief->gamesGb ?? 0.0);
-        $gb = self::next(self::CARDS_GB, $need / 0.85);
+        $gb = self::next(self::CARDS_GB, $need / $this->facts->margin('storage-share'));
 
         return new Need(Role::Storage, $software->card, [
             ['what' => '', 'says' => self::n($gb).' GB or more', 'why' => 'image and games take '.self::n(round($need, 1)).' GB'],
@@ -453,7 +467,11 @@ final readonly class Needs
         $names = ['dPads' => 'd-pads', 'buttons' => 'buttons', 'sticks' => 'sticks', 'triggers' => 'triggers'];
 
         return new Need(Role::Controls, 'controls', $counted === [] ? [
-            ['what' => 'for', 'says' => $most['players'] === 1 ? 'one player' : "{$most['players']} players", 'why' => 'the games in the brief; name them there to have the buttons counted'],
+            [
+                'what' => 'for',
+                'says' => Phrase::count($most['players'], 'players'),
+                'why' => 'the games in the brief; name them there to have the buttons counted',
+            ],
         ] : array_map(
             static fn (string $key, int $count): array => ['what' => '', 'says' => "{$count} {$names[$key]} or more", 'why' => 'the games in the brief'],
             array_keys($counted),
@@ -556,7 +574,7 @@ final readonly class Needs
         $hours = $this->build->brief->runTimeHours;
 
         return $hours === null ? [] : [
-            ['what' => '', 'says' => self::n(round($watts * $hours / 0.85)).' Wh or more', 'why' => 'for '.self::n($hours).' h at that'],
+            ['what' => '', 'says' => self::n(round($watts * $hours / Typical::BANK_EFFICIENCY[1])).' Wh or more', 'why' => 'for '.self::n($hours).' h at that'],
         ];
     }
 
@@ -565,7 +583,7 @@ final readonly class Needs
     {
         $hours = $this->build->brief->runTimeHours;
 
-        return $hours === null ? [] : ['capacityMah' => self::up($watts * $hours / 0.85 / Typical::CELL_V['Li-ion'][1] * 1000, 100.0)];
+        return $hours === null ? [] : ['capacityMah' => self::up($watts * $hours / Typical::BANK_EFFICIENCY[1] / Typical::CELL_V['Li-ion'][1] * 1000, 100.0)];
     }
 
     /** @return list<array{what: string, says: string, why: string}> */

@@ -34,7 +34,7 @@ final readonly class PackChoice
         public array $missing,
         public array $clashes,
         /** Many times the pack that the wish asks for. */
-        public bool $isMonster = false,
+        public bool $isOversized = false,
     ) {}
 
     /** @return array<string, mixed> */
@@ -65,7 +65,7 @@ final readonly class PackChoice
             $this->does => null,
             $this->missing !== [] => 'Nobody knows the '.implode(', ', $this->missing).' yet.',
             $this->reached === null => 'It feeds nothing here.',
-            $this->isMonster => 'It does many times what is asked for: nobody builds that in.',
+            $this->isOversized => 'It does many times what is asked for: nobody builds that in.',
             default => ($this->tooHigh ?? $this->reached->end)?->says(),
         };
     }

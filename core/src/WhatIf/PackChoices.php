@@ -112,8 +112,8 @@ final readonly class PackChoices
         $facts = $count === 1 ? $facts : $this->trial->with($part, $count);
         $tooHigh = $circuit?->tooHigh();
         $lasts = $tooHigh === null && $reached !== null && $reached->hours >= $hours * (1 - self::ROUNDING);
-        $isMonster = $lasts && $reached->hours >= $hours * self::MOST_TIMES;
-        $does = $lasts && ! $isMonster;
+        $isOversized = $lasts && $reached->hours >= $hours * self::MOST_TIMES;
+        $does = $lasts && ! $isOversized;
         $volume = $part->size->volumeCm3();
         $mass = $part->size->massG;
 
@@ -125,7 +125,7 @@ final readonly class PackChoices
             $tooHigh,
             array_map(static fn (Missing $gap): string => Measuring::name($gap->figure)." of {$gap->line->name()}", $gaps->allMissing()),
             $does ? $this->trial->clashes($facts) : [],
-            $isMonster,
+            $isOversized,
         );
     }
 

@@ -99,7 +99,7 @@ final class RemedyFinder
         ];
     }
 
-    /** Like for like: a lead with the same ends, a switch of the same kind, a card of the same kind, a pack that is no monster. */
+    /** Like for like: a lead with the same ends, a switch of the same kind, a card of the same kind, a pack of no more than some times the energy. */
     private static function isAlike(Part $old, Part $new, Finding $finding): bool
     {
         $ends = static function (Part $part): array {
@@ -133,7 +133,7 @@ final class RemedyFinder
     {
         $feed = $finding->subject->feed;
 
-        return $feed === null || ! $part->isConverter() || str_starts_with($after->railFeeding($feed->key()) ?? '', Candidates::TRIAL.':');
+        return $feed === null || ! $part->isConverter() || str_starts_with($after->facts->feeds()[$feed->key()]->railId ?? '', Candidates::TRIAL.':');
     }
 
     /** @return list<Remedy> what the rule asks for, once each */
@@ -172,7 +172,7 @@ final class RemedyFinder
         // Taken back, a join would lose the wires that are written down with it, and their drop with them.
         $wires = $feed->join !== null && ($feed->join->gaugeAwg !== null || $feed->join->lengthMm !== null || $feed->join->through !== '');
         $joins = $feed->join === null || $wires ? [] : [Edits::free($feed->join)];
-        foreach (array_slice($before->rails(), 0, self::MOST_RAILS) as $rail) {
+        foreach (array_slice($before->facts->rails(), 0, self::MOST_RAILS) as $rail) {
             if ($rail->id !== $feed->railId && $rail->line->id !== $feed->line->id) {
                 $joins[] = Edits::rejoin($feed, $rail->line->id, $rail->name);
             }
@@ -184,7 +184,9 @@ final class RemedyFinder
     private function helps(Appraisal $before, Finding $finding, Effect $effect): bool
     {
         $losesHours = $before->vitals->runTime->isKnown() && ! $effect->vitals->runTime->isKnown();
-        if ($effect->newClashes !== [] || $losesHours || $effect->vitals->unmeasured > $before->vitals->unmeasured) {
+        // Of a wanted part nothing is asked; what stands in its place may have figures to find out.
+        $opens = $finding->rule !== 'whole.wanted' && $effect->vitals->unmeasured > $before->vitals->unmeasured;
+        if ($effect->newClashes !== [] || $losesHours || $opens) {
             return false;
         }
         $now = $effect->verdicts[$finding->key()] ?? null;

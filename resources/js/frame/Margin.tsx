@@ -1,7 +1,16 @@
-import type { Finding } from '../api/client';
+import type { Finding, Verdict } from '../api/client';
 import { Peg } from '../ui/Peg';
 import { useNoteLeaf } from './NoteLeaf';
 import { useOpenBuild } from './useBuild';
+
+/** Lines that a note takes in brief, by how much it matters. */
+const clamps: Record<Verdict, string> = {
+    clash: 'line-clamp-4',
+    missing: 'line-clamp-4',
+    unmeasured: 'line-clamp-2',
+    tight: 'line-clamp-1',
+    fits: 'line-clamp-1',
+};
 
 /** Notes beside the row they concern. What fits is said by the row's own mark alone; in brief, what is only tight takes one line. */
 export function MarginNotes({ findings, label, brief = false }: { findings: Finding[]; label: string; brief?: boolean }) {
@@ -21,7 +30,7 @@ export function MarginNotes({ findings, label, brief = false }: { findings: Find
                     >
                         <Peg verdict={finding.verdict} size={18} />
                         <span
-                            className={`group-hover:underline ${!brief || finding.verdict === 'clash' || finding.verdict === 'missing' ? 'line-clamp-4' : finding.verdict === 'tight' ? 'line-clamp-1' : 'line-clamp-2'}`}
+                            className={`group-hover:underline ${brief ? clamps[finding.verdict] : 'line-clamp-4'}`}
                             title={[finding.says, build.needs[finding.key]].filter(Boolean).join(' Wanted: ')}
                         >
                             {finding.says}

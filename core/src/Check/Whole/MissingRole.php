@@ -70,10 +70,12 @@ final class MissingRole extends WholeRule
 
     private function lacking(string $what, Role $role): Finding
     {
-        return $this->answer(Verdict::Missing, [], fn (): Words => new Words($role === Role::Controls ? 'There are no controls in the parts list.' : "There is no {$what} in the parts list.", [
+        [$there, $add] = $role === Role::Controls ? ['There are no controls', 'Add controls'] : ["There is no {$what}", "Add a {$what}"];
+
+        return $this->answer(Verdict::Missing, [], fn (): Words => new Words("{$there} in the parts list.", [
             new WorkingLine(ucfirst($what), 'none', '', 'worked out'),
         ], 'one is needed', [
-            Remedy::add($role, "Add a {$what}"),
+            Remedy::add($role, $add),
         ]), $role->value);
     }
 }
