@@ -11,6 +11,8 @@ use PocketPlot\Quantity\Source;
 /**
  * What is usual of a kind, for figures that hardly anybody writes down since everybody in the trade knows them.
  * Each is a cautious band with the source *typical*; a figure that is written down always outranks it.
+ * Least, usual and most of each are our estimates over what makers' sheets of the kind print, unless another source is named;
+ * the unit stands at the end of the name (SHARE and EFFICIENCY are shares of one).
  */
 final class Typical
 {
