@@ -36,6 +36,11 @@ final class ChangeBrief
         $build->brief = $own === [] ? array_diff_key($build->brief, ['margins' => true]) : [...$build->brief, 'margins' => $own];
     }
 
+    public static function hours(BuildRecord $build, float $hours): void
+    {
+        $build->brief = [...$build->brief, 'runTimeHours' => $hours];
+    }
+
     /** @param  array<string, mixed>  $brief validated fields of ChangeBriefRequest */
     public static function of(BuildRecord $build, string $name, array $brief): void
     {

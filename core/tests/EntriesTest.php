@@ -113,3 +113,27 @@ describe('odd input gets a clear answer', function (): void {
         expect($appraisal->finding('power.supply-window/panel')?->verdict->value)->toBe('clash')->and($appraisal->finding('whole.wanted/panel')?->verdict->value)->toBe('missing');
     });
 });
+
+it('tells lines of the same name apart, by their places or else by their order', function (array $places, array $names): void {
+    $lines = [];
+    foreach ($places as $at => $place) {
+        $lines["cell-{$at}"] = ['role' => 'cells', 'part' => ['name' => 'LiPo 3000'], 'line' => ['place' => $place]];
+    }
+    $build = Make::build([...$lines, 'spare' => ['role' => 'cells', 'part' => ['name' => 'LiPo 3000'], 'line' => ['chosen' => false]]]);
+    expect(array_map(static fn ($line): string => $line->name(), $build->lines))->toBe([...$names, 'LiPo 3000']);
+})->with([
+    'one' => [['left grip'], ['LiPo 3000']],
+    'in two places' => [['left grip', 'right grip'], ['LiPo 3000 (left grip)', 'LiPo 3000 (right grip)']],
+    'in one place' => [['grip', 'grip'], ['LiPo 3000 (first)', 'LiPo 3000 (second)']],
+    'one nowhere' => [['grip', '', 'lid'], ['LiPo 3000 (first)', 'LiPo 3000 (second)', 'LiPo 3000 (third)']],
+]);
+
+it('gives a line its plain name back when the other is gone or another part', function (): void {
+    $cell = ['role' => 'cells', 'part' => ['name' => 'LiPo 3000']];
+    $build = Make::build(['one' => $cell, 'two' => $cell, 'board' => ['role' => 'board']]);
+    $name = static fn (Build $build, string $id): ?string => $build->line($id)?->name();
+    expect($name($build, 'two'))->toBe('LiPo 3000 (second)')
+        ->and($name($build->without('one'), 'two'))->toBe('LiPo 3000')
+        ->and($name($build->withSwap('one', $build->lines[2]->part), 'two'))->toBe('LiPo 3000')
+        ->and($name($build->withSwap('board', $build->lines[0]->part), 'board'))->toBe('LiPo 3000 (third)');
+});

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use CoreTests\Make;
 use CoreTests\Told;
 use PocketPlot\Appraisal;
+use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\JoinKind;
 use PocketPlot\Check\Measuring;
@@ -127,6 +128,48 @@ it('takes no wires that are written down away to look well', function (): void {
     expect($finding->verdict)->toBe(Verdict::Clash);
 });
 
+it('offers other figures: the smallest change of each kind that settles it', function (Build $build, string $key, array $expected): void {
+    $before = Appraisal::toCompare($build, Make::today());
+    $finding = $before->finding($key) ?? throw new RuntimeException("no finding {$key}");
+    $found = (new RemedyFinder([], Make::today()))->find($before, $finding);
+    expect($finding->verdict)->toBe(Verdict::Clash)
+        ->and(array_map(static fn (array $one): array => [$one['edits']->kind(), $one['edits']->says($build)], $found))->toBe($expected);
+})->with([
+    // 12.8 V × 10 Ah × 0.85 = 108.8 Wh. "Everyday" is a fifth idle, three fifths usual, a fifth heavy: the panel takes
+    // 0.2 × 200 + 0.6 × 2000 + 0.2 × 2200 = 1680 mA, 20.2 W; with the board 32.2 W, 3.38 h. Of 4 h, 97 %, 3.88 h, would do: 28 W, so
+    // 16 W for the panel. Three fifths of its light are 200 + 0.6 × 2000 = 1400 mA, 16.8 W: not yet; two fifths, 12 W, do.
+    'a dimmer display, then fewer hours' => [
+        fn (): Build => Make::build([
+            'pack' => ['role' => 'cells', 'facets' => Make::ironPack()],
+            'board' => ['role' => 'board', 'facets' => Make::load(9, 16, 1000, 1000, 1000)],
+            'panel' => ['role' => 'display', 'facets' => ['panel' => ['widthPx' => 9, 'heightPx' => 9], ...Make::load(9, 16, 200, 2000, 2200)]],
+        ], ['runTimeHours' => 4]),
+        'power.runtime/pack',
+        [['dim', 'Play "Everyday" at 40 % of the brightness'], ['ask', 'Ask for 3.3 h in the brief, which this pack does']],
+    ],
+    'nothing where there is next to nothing to ask for' => [
+        fn (): Build => Make::build([
+            'pack' => ['role' => 'cells', 'facets' => Make::ironPack(1000)],
+            'board' => ['role' => 'board', 'facets' => Make::load(9, 16, 3000, 3000, 3000)],
+        ], ['runTimeHours' => 4]),
+        'power.runtime/pack',
+        [],
+    ],
+    'thicker wires' => [
+        fn (): Build => Told::build('b19-dipper'),
+        'power.cable-drop/phone/cells',
+        [['wires', 'Wire Two 21700 cells 5000 in parallel, in holders to Phone, cell out with 20 AWG instead of 28']],
+    ],
+]);
+
+it('dims the way of playing that counts and leaves the others, and asks the brief for nothing else', function (): void {
+    $build = Make::demo('refuge');
+    $dimmed = Edits::dim(0.4)->applyTo($build);
+    expect($dimmed->profiles[0]->brightness)->toBe(0.4)->and(array_slice($dimmed->profiles, 1))->toEqual(array_slice($build->profilesOrDefaults(), 1));
+    $asked = Edits::ask(2.5)->applyTo($build);
+    expect($asked->brief->runTimeHours)->toBe(2.5)->and($asked->brief->asking($build->brief->runTimeHours ?? 0.0))->toEqual($build->brief);
+});
+
 it('has every rule file in the book', function (): void {
     $found = [];
     foreach (glob(dirname(__DIR__).'/src/Check/*/*.php') ?: [] as $file) {
@@ -135,7 +178,7 @@ it('has every rule file in the book', function (): void {
             $found[] = $class;
         }
     }
-    expect($found)->toHaveCount(78)->and(array_diff($found, RuleBook::RULES))->toBe([])->and(array_diff(RuleBook::RULES, $found))->toBe([]);
+    expect($found)->toHaveCount(79)->and(array_diff($found, RuleBook::RULES))->toBe([])->and(array_diff(RuleBook::RULES, $found))->toBe([]);
 });
 
 it('knows a name and a way to measure for every figure that a rule or a room can miss', function (): void {

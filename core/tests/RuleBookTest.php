@@ -13,7 +13,7 @@ use PocketPlot\Part\Role;
 const BOOK = [
     'power' => ['supply-window', 'converter-headroom', 'rail-current', 'source-current', 'port-current', 'cable-drop', 'cell-protection', 'deep-discharge', 'charger-match', 'charge-rate', 'play-while-charging', 'cable-ends', 'parallel-cells', 'keep-awake', 'linear-heat', 'switch-rating', 'short-circuit', 'runtime', 'lead', 'in-play', 'two-supplies', 'polarity', 'contacts'],
     'video' => ['path', 'mode', 'scaling', 'first-start', 'signal-to-light', 'ribbon'],
-    'control' => ['coverage', 'path', 'pins', 'usb-slots', 'firmware', 'board-fit', 'room', 'grip'],
+    'control' => ['coverage', 'path', 'pins', 'usb-slots', 'firmware', 'board-fit', 'face', 'room', 'grip'],
     'audio' => ['path', 'supply', 'load', 'channels', 'headphone-sense', 'hum'],
     'body' => ['fits-inside', 'stack-height', 'openings', 'mounting', 'variant', 'spot', 'insulation', 'field-shadow', 'print-bed', 'wall', 'bears', 'fasteners', 'travel', 'cable-room', 'tipping', 'spacers'],
     'heat' => ['dissipation', 'airflow', 'limits'],

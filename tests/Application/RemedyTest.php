@@ -33,7 +33,7 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
             Illuminate\Support\Facades\DB::beginTransaction();
             $after = $this->assertShape($this->postJson("{$path}/remedy", [
                 'version' => $before['version'], 'part' => $remedy['libraryId'], 'line' => $remedy['line'], 'role' => $remedy['role'],
-                'settles' => $remedy['settles'], 'frees' => $remedy['frees'],
+                'settles' => $remedy['settles'], 'frees' => $remedy['frees'], 'brightness' => $remedy['brightness'], 'hours' => $remedy['hours'],
             ])->assertOk(), 'Build')->json();
             Illuminate\Support\Facades\DB::rollBack();
             $was = array_column($before['appraisal']['findings'], 'verdict', 'key');
@@ -84,4 +84,26 @@ it('refuses to want what nobody asks for', function (string $finding): void {
 it('refuses a fix that does nothing', function (): void {
     $build = toldBuild($this, 'b10-quarry');
     $this->postJson("/api/builds/{$build->id}/remedy", ['version' => 1])->assertStatus(422);
+});
+
+it('applies a fix that is a figure', function (string $told, string $key, string $kind, callable $written): void {
+    $build = toldBuild($this, $told);
+    $path = "/api/builds/{$build->id}";
+    $remedies = $this->getJson("{$path}/remedies?finding=".urlencode($key))->assertOk()->json('remedies');
+    $remedy = collect($remedies)->firstWhere('kind', $kind);
+    expect($remedy)->not->toBeNull();
+    $after = $this->postJson("{$path}/remedy", ['version' => 1, ...array_intersect_key($remedy, array_flip(['settles', 'frees', 'brightness', 'hours']))])->assertOk()->json();
+    expect($written($build->refresh()))->toBeTrue()
+        ->and($after['appraisal']['vitals'])->toEqual($remedy['vitals'])
+        ->and(array_column($after['appraisal']['findings'], 'verdict', 'key')[$key] ?? 'fits')->toBe('tight');
+})->with([
+    'fewer hours' => ['c01-tarn-slab', 'power.runtime/pack', 'ask', static fn (BuildRecord $build): bool => $build->brief['runTimeHours'] == 1.4 && isset($build->brief['games'])],
+    'thicker wires' => ['b19-dipper', 'power.cable-drop/phone/cells', 'wires', static fn (BuildRecord $build): bool => $build->joins()->where('gauge_awg', 20)->exists()],
+]);
+
+it('dims the display of the way of playing that counts', function (): void {
+    $build = toldBuild($this, 'c01-tarn-slab');
+    $this->postJson("/api/builds/{$build->id}/remedy", ['version' => 1, 'brightness' => 0.4])->assertOk();
+    expect($build->refresh()->profiles[0])->toMatchArray(['name' => 'Usual play', 'brightness' => 0.4]);
+    $this->postJson("/api/builds/{$build->id}/remedy", ['version' => 2, 'brightness' => 1.5])->assertStatus(422)->assertJsonValidationErrors('brightness', 'fields');
 });

@@ -108,6 +108,8 @@ final class FindingController
             'part' => $one['edits']->part === null ? null : BuildView::part($one['edits']->part),
             'settles' => self::join($one['edits']->settles),
             'frees' => self::join($one['edits']->frees),
+            'brightness' => $one['edits']->brightness,
+            'hours' => $one['edits']->hours,
             ...$one['effect']->toArray(),
         ], $found)]);
     }

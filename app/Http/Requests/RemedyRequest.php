@@ -15,13 +15,15 @@ final class RemedyRequest extends EditRequest
     {
         return [
             ...parent::rules(),
-            'part' => ['nullable', 'integer', 'required_without_all:settles,frees'],
+            'part' => ['nullable', 'integer', 'required_without_all:settles,frees,brightness,hours'],
             'line' => ['nullable', 'string', 'max:80'],
             'role' => ['nullable', Rule::enum(Role::class)],
             ...$this->join('settles', ['from', 'to', 'output', 'input', 'through']),
             'settles.gaugeAwg' => ['nullable', 'numeric', 'min:0', 'max:50'],
             'settles.lengthMm' => ['nullable', 'numeric', 'min:0', 'max:100000'],
             ...$this->join('frees', ['to', 'input']),
+            'brightness' => ['nullable', 'numeric', 'min:0', 'max:1'],
+            'hours' => ['nullable', 'numeric', 'min:0', 'max:1000'],
         ];
     }
 

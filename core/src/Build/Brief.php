@@ -44,4 +44,30 @@ final readonly class Brief
         public float $roomC = 25.0,
         public array $margins = [],
     ) {}
+
+    /** The same wishes with other hours on a charge. */
+    public function asking(float $hours): self
+    {
+        return new self(
+            $this->purpose,
+            $hours,
+            $this->budget,
+            $this->currency,
+            $this->largestMm,
+            $this->largestMassG,
+            $this->gamesGb,
+            $this->eveningMinutes,
+            $this->games,
+            $this->skills,
+            $this->tools,
+            $this->mustHaves,
+            $this->consumables,
+            $this->readyMade,
+            $this->playWhileCharging,
+            $this->listIsWhole,
+            $this->rights,
+            $this->roomC,
+            $this->margins,
+        );
+    }
 }

@@ -11,6 +11,11 @@ use PocketPlot\Quantity\Rates;
 /** A build as it stands on the page. Changes give a new build. */
 final readonly class Build
 {
+    private const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
+    /** @var list<Line> */
+    public array $lines;
+
     /**
      * @param  list<Line>  $lines
      * @param  list<Join>  $joins
@@ -23,7 +28,7 @@ final readonly class Build
     public function __construct(
         public string $name,
         public Brief $brief,
-        public array $lines,
+        array $lines,
         public Rates $rates,
         public array $joins = [],
         public array $ticks = [],
@@ -31,7 +36,9 @@ final readonly class Build
         public array $tickExtra = [],
         public array $profiles = [],
         public array $readings = [],
-    ) {}
+    ) {
+        $this->lines = self::toldApart($lines);
+    }
 
     /** @return list<Line> the lines that count */
     public function chosen(): array
@@ -59,18 +66,22 @@ final readonly class Build
     /** @param  list<Reading>  $readings */
     public function withReadings(array $readings): self
     {
-        return new self(
-            $this->name,
-            $this->brief,
-            $this->lines,
-            $this->rates,
-            $this->joins,
-            $this->ticks,
-            $this->extra,
-            $this->tickExtra,
-            $this->profiles,
-            $readings,
-        );
+        return $this->with(['readings' => $readings]);
+    }
+
+    /** The same build with other hours asked for in its brief. */
+    public function asking(float $hours): self
+    {
+        return $this->with(['brief' => $this->brief->asking($hours)]);
+    }
+
+    /** The same build with the display at this brightness, 0 to 1, in the way of playing that counts. */
+    public function dimmed(float $brightness): self
+    {
+        $profiles = $this->profilesOrDefaults();
+        $profiles[0] = $profiles[0]->with(brightness: $brightness);
+
+        return $this->with(['profiles' => $profiles]);
     }
 
     /** @return non-empty-list<Line> the chosen packs that are in parallel with this one, itself first */
@@ -171,34 +182,63 @@ final readonly class Build
     /** @param  list<Join>  $joins */
     private function withJoins(array $joins): self
     {
-        return new self(
-            $this->name,
-            $this->brief,
-            $this->lines,
-            $this->rates,
-            $joins,
-            $this->ticks,
-            $this->extra,
-            $this->tickExtra,
-            $this->profiles,
-            $this->readings,
-        );
+        return $this->with(['joins' => $joins]);
     }
 
     /** @param  list<Line>  $lines */
     private function withLines(array $lines): self
     {
+        return $this->with(['lines' => $lines]);
+    }
+
+    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>}  $changed */
+    private function with(array $changed): self
+    {
         return new self(
             $this->name,
-            $this->brief,
-            $lines,
+            $changed['brief'] ?? $this->brief,
+            $changed['lines'] ?? $this->lines,
             $this->rates,
-            $this->joins,
+            $changed['joins'] ?? $this->joins,
             $this->ticks,
             $this->extra,
             $this->tickExtra,
-            $this->profiles,
-            $this->readings,
+            $changed['profiles'] ?? $this->profiles,
+            $changed['readings'] ?? $this->readings,
         );
+    }
+
+    /**
+     * Lines that count and have the same name are told apart by where they go, or else by their order.
+     *
+     * @param  list<Line>  $lines
+     * @return list<Line>
+     */
+    private static function toldApart(array $lines): array
+    {
+        $named = [];
+        foreach ($lines as $at => $line) {
+            if ($line->chosen) {
+                $named[$line->part->name][] = $at;
+            }
+        }
+        $marks = [];
+        foreach ($named as $same) {
+            $places = array_filter(array_map(static fn (int $at): string => $lines[$at]->place, $same), static fn (string $place): bool => $place !== '');
+            $isPlaced = count(array_unique($places)) === count($same);
+            foreach ($same as $nth => $at) {
+                $marks[$at] = match (true) {
+                    count($same) === 1 => '',
+                    $isPlaced => $lines[$at]->place,
+                    default => self::ORDINALS[$nth] ?? 'no. '.($nth + 1),
+                };
+            }
+        }
+
+        return array_map(static function (Line $line, int $at) use ($marks): Line {
+            $mark = $marks[$at] ?? '';
+
+            return $mark === $line->mark ? $line : $line->marked($mark);
+        }, $lines, array_keys($lines));
     }
 }

@@ -32,11 +32,35 @@ final readonly class Line
         /** Where in the body it goes: a zone, a spot or a column by name; "" when not said. */
         public string $place = '',
         public array $extra = [],
+        /** What tells it from other lines of the same name, "left grip" or "second"; the build sets it, no file has it. */
+        public string $mark = '',
     ) {}
 
+    /** As sentences call it: "LiPo 3000", or "LiPo 3000 (left grip)" where another line has the same name. */
     public function name(): string
     {
-        return $this->part->name;
+        return $this->mark === '' ? $this->part->name : "{$this->part->name} ({$this->mark})";
+    }
+
+    public function marked(string $mark): self
+    {
+        return new self(
+            $this->id,
+            $this->part,
+            $this->role,
+            $this->slot,
+            $this->chosen,
+            $this->quantity,
+            $this->state,
+            $this->origin,
+            $this->price,
+            $this->vendor,
+            $this->expectedOn,
+            $this->note,
+            $this->place,
+            $this->extra,
+            $mark,
+        );
     }
 
     /** The same line, its part as it is known now. */
@@ -57,6 +81,7 @@ final readonly class Line
             $this->note,
             $this->place,
             $this->extra,
+            $this->mark,
         );
     }
 

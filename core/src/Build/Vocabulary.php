@@ -32,6 +32,9 @@ final class Vocabulary
 
     public const FACES = ['', 'left', 'right', 'top', 'bottom', 'front', 'back'];
 
+    /** How the face runs under the buttons; "" when nobody says. */
+    public const FACE_SHAPES = ['', 'flat', 'tapered', 'curved'];
+
     public const RADIOS = ['bluetooth', 'wifi', 'pad radio'];
 
     /** Ways by which controls reach the computer. */

@@ -43,6 +43,10 @@ final class Measuring
             'hum',
             'Join board and amplifier on the bench from the supply they will have, play something quiet, and listen. A 1:1 audio transformer between them, or a supply of its own, mends most of it.',
         ],
+        'body.faceShape' => [
+            'shape of the face',
+            'Lay a ruler across the holes of the buttons: where it touches all the way the face is flat, where it rocks the face is curved, and where the wall thins to one side it is tapered.',
+        ],
         'software.card' => [
             'starting card or drive',
             'Look at the board: a slot for a card, a connector for a drive, or neither. Its maker\'s page says what it starts from.',

@@ -49,6 +49,7 @@ final class RuleBook
         Control\UsbSlots::class,
         Control\Firmware::class,
         Control\BoardFit::class,
+        Control\FaceShape::class,
         Control\Grip::class,
         Control\ControlRoom::class,
         Audio\AudioPath::class,

@@ -55,6 +55,7 @@ final class BodyReader
                 $body->children('doors'),
             ),
             $body->has('pieces') ? $body->atLeastOne('pieces') : null,
+            $body->string('faceShape', ''),
         );
     }
 }

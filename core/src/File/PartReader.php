@@ -305,6 +305,9 @@ final class PartReader
             $controls->figure('holdsLengthMm', 'mm'),
             $controls->figure('holdsWidthMm', 'mm'),
             $controls->figure('holdsThickMm', 'mm'),
+            $controls->string('faceShape', ''),
+            $controls->int('onOtherBoard', 0),
+            $controls->string('otherBoard', ''),
         );
     }
 

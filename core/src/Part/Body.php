@@ -41,6 +41,8 @@ final readonly class Body
         public array $doors = [],
         /** Pieces along its length that are printed apart; null when not said. */
         public ?int $pieces = null,
+        /** How its face runs where the buttons come through, one of Vocabulary::FACE_SHAPES. */
+        public string $faceShape = '',
     ) {}
 
     public function cavity(): Size

@@ -30,6 +30,11 @@ final readonly class Controls
         public ?Figure $holdsLengthMm = null,
         public ?Figure $holdsWidthMm = null,
         public ?Figure $holdsThickMm = null,
+        /** The face that the buttons follow, one of Vocabulary::FACE_SHAPES; "" when they suit any. */
+        public string $faceShape = '',
+        /** How many of the buttons lie on a second controller board, and its name: start and select on a board of their own. */
+        public int $onOtherBoard = 0,
+        public string $otherBoard = '',
     ) {}
 
     /** Two sets of one player's controls laid together. */

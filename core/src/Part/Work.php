@@ -38,6 +38,27 @@ final readonly class Work
     }
 
     /**
+     * The wishes that could be given up: without them nothing of what lacks is asked any more.
+     *
+     * @param  list<string>  $mustHaves  wishes of the brief
+     * @param  list<string>  $lacking  skills or tools
+     * @return list<string> none when the part itself asks for some of it
+     */
+    public function wishesThatAsk(array $mustHaves, array $lacking): array
+    {
+        if (array_intersect($lacking, [...$this->skills, ...$this->tools]) !== []) {
+            return [];
+        }
+
+        return array_keys(array_filter(
+            $this->extras,
+            static fn (self $one, string $gives): bool => in_array($gives, $mustHaves, true)
+                && array_intersect($lacking, [...$one->skills, ...$one->tools]) !== [],
+            ARRAY_FILTER_USE_BOTH,
+        ));
+    }
+
+    /**
      * @param  list<string>  $own
      * @param  list<list<string>>  $more
      * @return list<string>

@@ -11,10 +11,11 @@ use PocketPlot\Build\Line;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Feed;
+use PocketPlot\Quantity\Number;
 
 /**
  * A remedy as it is applied, whole: a part in a line's place or as a line of its own, a join settled, or one taken
- * back so that the proposal finds its way anew.
+ * back so that the proposal finds its way anew; other wires, a dimmer display, other hours asked for.
  */
 final readonly class Edits
 {
@@ -24,6 +25,12 @@ final readonly class Edits
         public ?string $lineId = null,
         public ?Join $settles = null,
         public ?Join $frees = null,
+        /** The join whose wires are changed by the one that is settled. */
+        public ?Join $rewires = null,
+        /** 0 to 1, in the way of playing that counts. */
+        public ?float $brightness = null,
+        /** Asked for in the brief. */
+        public ?float $hours = null,
     ) {}
 
     public static function swap(string $lineId, Part $part, Role $role): self
@@ -57,9 +64,31 @@ final readonly class Edits
         return new self(frees: $join);
     }
 
+    /** The same join with a thicker or a shorter wire. */
+    public static function rewire(Join $join, ?float $gaugeAwg, ?float $lengthMm): self
+    {
+        return new self(
+            settles: new Join($join->kind, $join->from, $join->to, $join->output, $join->input, $join->through, $gaugeAwg, $lengthMm, $join->extra),
+            rewires: $join,
+        );
+    }
+
+    public static function dim(float $brightness): self
+    {
+        return new self(brightness: $brightness);
+    }
+
+    public static function ask(float $hours): self
+    {
+        return new self(hours: $hours);
+    }
+
     public function kind(): string
     {
         return match (true) {
+            $this->rewires !== null => 'wires',
+            $this->brightness !== null => 'dim',
+            $this->hours !== null => 'ask',
             $this->part === null => 'join',
             $this->lineId === null => 'add',
             default => 'swap',
@@ -74,12 +103,28 @@ final readonly class Edits
         $settles = $this->settles;
 
         return match (true) {
+            $this->rewires !== null => $this->saysWires($this->rewires, $name($this->rewires->from), $to),
+            $this->brightness !== null => sprintf(
+                'Play "%s" at %s %% of the brightness',
+                $build->profilesOrDefaults()[0]->name,
+                Number::says($this->brightness * 100),
+            ),
+            $this->hours !== null => sprintf('Ask for %s h in the brief, which this pack does', Number::says($this->hours)),
             $this->part === null && $settles !== null => "Feed {$to} from ".$name($settles->from).($settles->output === 'pack' ? '' : " ({$settles->output})"),
             $this->part === null => "Take back what was settled of {$to}; the proposal feeds it",
             $this->lineId !== null => "Take {$this->part->name} instead of {$name($this->lineId)}",
             $this->frees !== null => "Put {$this->part->name} between {$name($this->frees->from)} and {$to}",
             default => "Add {$this->part->name}",
         };
+    }
+
+    private function saysWires(Join $before, string $from, string $to): string
+    {
+        $new = $this->settles;
+
+        return $new?->gaugeAwg !== $before->gaugeAwg
+            ? sprintf('Wire %s to %s with %s AWG instead of %s', $from, $to, Number::says($new->gaugeAwg ?? 0.0), Number::says($before->gaugeAwg ?? 0.0))
+            : sprintf('Shorten the wires from %s to %s to %s mm', $from, $to, Number::says($new->lengthMm ?? 0.0));
     }
 
     /** The line to look at after it: the one swapped, added or joined anew. */
@@ -97,6 +142,13 @@ final readonly class Edits
             $build = $this->lineId === null
                 ? $build->withLine(new Line(Candidates::TRIAL, $this->part, $this->role, Candidates::TRIAL))
                 : $build->withSwap($this->lineId, $this->part);
+        }
+
+        if ($this->brightness !== null) {
+            $build = $build->dimmed($this->brightness);
+        }
+        if ($this->hours !== null) {
+            $build = $build->asking($this->hours);
         }
 
         return $this->settles === null ? $build : $build->withJoin($this->settles);

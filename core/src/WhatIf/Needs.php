@@ -82,6 +82,7 @@ final readonly class Needs
             'power.runtime' => $line === null ? null : $this->pack($line),
             'software.storage' => $this->card($finding),
             'software.safe-shutdown' => $this->warning(),
+            'control.board-fit' => $line === null ? null : $this->controllerBoard($line, $finding->about),
             'whole.missing-role' => $this->role($finding->about),
             'people.tools' => $line === null ? null : $this->tool($line),
             default => null,
@@ -477,6 +478,17 @@ final readonly class Needs
             array_keys($counted),
             $counted,
         ), ['controls' => [...$most, 'speaks' => ['usb'], 'padMode' => 'pad']]);
+    }
+
+    /** The board that membranes and buttons were made for, the second of them where it is that one. */
+    private function controllerBoard(Line $line, string $which): ?Need
+    {
+        $controls = $line->part->controls;
+        $name = $which === 'second' ? $controls->otherBoard ?? '' : $controls->madeFor ?? '';
+
+        return $name === '' ? null : new Need(Role::Controls, 'controller board', [
+            ['what' => 'is', 'says' => "\"{$name}\"", 'why' => "{$line->name()} was made for it"],
+        ], ['controls' => ['boardName' => $name, 'speaks' => ['pins'], 'padMode' => 'contacts']]);
     }
 
     private function display(): Need

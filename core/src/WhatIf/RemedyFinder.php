@@ -32,6 +32,20 @@ final class RemedyFinder
     /** Nobody puts ten times the pack into a build to be rid of a fault. */
     private const MOST_TIMES_THE_PACK = 4.0;
 
+    /** Shares of the full brightness at which one still plays. */
+    private const BRIGHTNESS = [0.8, 0.6, 0.4];
+
+    /** Nobody asks for a console that plays for less. */
+    private const LEAST_HOURS = 0.5;
+
+    /** Gauges that hook-up wire is sold in, thin to thick. */
+    private const GAUGES_AWG = [28.0, 26.0, 24.0, 22.0, 20.0, 18.0, 16.0];
+
+    /** Shares of a wire's length that are tried: a part may be moved nearer, not into the other. */
+    private const SHORTER = [0.75, 0.5, 0.33];
+
+    private const LEAST_WIRE_MM = 30.0;
+
     /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
 
@@ -44,7 +58,7 @@ final class RemedyFinder
             return [];
         }
         $found = [];
-        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding)] as $one) {
+        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding), ...$this->figured($before, $finding)] as $one) {
             if ($this->helps($before, $finding, $one['effect'])) {
                 $found[] = $one;
             }
@@ -93,7 +107,12 @@ final class RemedyFinder
     {
         return [
             ($effect->verdicts[$finding->key()] ?? Verdict::Fits)->weight(),
-            $edits->part === null ? 0 : 1,
+            match (true) {
+                // Less of what was wished for comes after all that keeps the wish.
+                $edits->hours !== null || $edits->brightness !== null => 2,
+                $edits->part === null => 0,
+                default => 1,
+            },
             $effect->verdict->weight(),
             $loss,
         ];
@@ -164,6 +183,54 @@ final class RemedyFinder
             $after = Appraisal::toCompare($edits->applyTo($before->build), $this->today);
             yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $feed->line->id), 'loss' => 0];
         }
+    }
+
+    /**
+     * What other figures would do, the smallest change of each kind: thicker or shorter wires, a dimmer display, fewer hours.
+     *
+     * @return iterable<array{edits: Edits, effect: Effect, loss: int}>
+     */
+    private function figured(Appraisal $before, Finding $finding): iterable
+    {
+        foreach ($this->figures($before, $finding) as $steps) {
+            foreach ($steps as $edits) {
+                $after = Appraisal::toCompare($edits->applyTo($before->build), $this->today);
+                $one = ['edits' => $edits, 'effect' => Effect::between($before, $after, $finding->lines[0] ?? ''), 'loss' => 0];
+                if ($this->helps($before, $finding, $one['effect'])) {
+                    yield $one;
+
+                    break;
+                }
+            }
+        }
+    }
+
+    /** @return list<list<Edits>> each kind of change, small ones first */
+    private function figures(Appraisal $before, Finding $finding): array
+    {
+        if ($finding->rule === 'power.runtime') {
+            $hours = $before->vitals->runTime;
+            $lit = $before->build->profilesOrDefaults()[0]->brightness ?? 1.0;
+            $asks = $hours->isKnown() ? floor($hours->usual() * 10) / 10 : 0.0;
+
+            return [
+                array_map(Edits::dim(...), array_values(array_filter(self::BRIGHTNESS, static fn (float $share): bool => $share < $lit))),
+                $asks >= self::LEAST_HOURS ? [Edits::ask($asks)] : [],
+            ];
+        }
+        $join = $finding->rule === 'power.cable-drop' ? $finding->subject->feed?->join : null;
+        if ($join?->gaugeAwg === null || $join->lengthMm === null) {
+            return [];
+        }
+        $thicker = array_values(array_filter(self::GAUGES_AWG, static fn (float $gauge): bool => $gauge < $join->gaugeAwg));
+        $shorter = array_map(static fn (float $share): float => floor($join->lengthMm * $share / 5) * 5, self::SHORTER);
+
+        return [
+            array_map(static fn (float $gauge): Edits => Edits::rewire($join, $gauge, $join->lengthMm), $thicker),
+            array_map(static fn (float $length): Edits => Edits::rewire($join, $join->gaugeAwg, $length), array_values(
+                array_filter($shorter, static fn (float $length): bool => $length >= self::LEAST_WIRE_MM),
+            )),
+        ];
     }
 
     /** @return list<Edits> */

@@ -91,7 +91,16 @@ describe(BoardFit::id(), function () use ($pad): void {
     })->with([
         'accepts the board they were made for' => [['pads' => $pad(['madeFor' => 'tern']), 'ctl' => $ctl('tern')], ['fits pads']],
         'flags another board' => [['pads' => $pad(['madeFor' => 'tern']), 'ctl' => $ctl('linnet')], ['clash pads']],
-        'flags no board at all' => [['pads' => $pad(['madeFor' => 'tern'])], ['clash pads']],
+        'misses a board that is not there' => [['pads' => $pad(['madeFor' => 'tern'])], ['missing pads']],
+        'accepts the second board of a set' => [
+            ['pads' => $pad(['madeFor' => 'tern', 'onOtherBoard' => 2, 'otherBoard' => 'side']), 'ctl' => $ctl('tern'), 'side' => $ctl('side')],
+            ['fits pads', 'fits pads'],
+        ],
+        'misses the second board of a set' => [
+            ['pads' => $pad(['madeFor' => 'tern', 'onOtherBoard' => 2, 'otherBoard' => 'side']), 'ctl' => $ctl('tern')],
+            ['fits pads', 'missing pads'],
+        ],
+        'misses it too where nobody counted' => [['pads' => $pad(['otherBoard' => 'side'])], ['missing pads']],
         'says nothing of controls that stand alone' => [['pads' => $pad([]), 'ctl' => $ctl('tern')], []],
     ]);
 });

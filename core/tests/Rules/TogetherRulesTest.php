@@ -7,6 +7,7 @@ use PocketPlot\Check\Audio\Hum;
 use PocketPlot\Check\Body\Bears;
 use PocketPlot\Check\Body\Spacers;
 use PocketPlot\Check\Body\Tipping;
+use PocketPlot\Check\Control\FaceShape;
 use PocketPlot\Check\Control\Grip;
 use PocketPlot\Check\Control\PinAssignment;
 use PocketPlot\Check\Control\UsbSlots;
@@ -20,11 +21,15 @@ use PocketPlot\Check\Power\ParallelCells;
 use PocketPlot\Check\Power\Polarity;
 use PocketPlot\Check\Power\SupplyWindow;
 use PocketPlot\Check\Power\TwoSupplies;
+use PocketPlot\Check\Remedy;
+use PocketPlot\Check\RemedyKind;
+use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Software\Programming;
 use PocketPlot\Check\Software\ReadyImage;
 use PocketPlot\Check\Software\Rights;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Whole\Wanted;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BuildReader;
 
 $socket = static fn (string $connector, string $carries, string $direction, array $more = []): array => [
@@ -289,6 +294,16 @@ it('asks for the work of an extra only when the brief wants the extra', function
     'another' => [['rumble'], ['tight board']],
 ]);
 
+it('says which wish alone asks for work that cannot be done', function (array $own, ?string $says): void {
+    $board = ['role' => 'board', 'part' => ['tools' => $own, 'extras' => [['gives' => 'headphones', 'tools' => ['soldering iron']]]]];
+    $finding = RuleBook::askOne(new Tools, new Facts(Make::build(['board' => $board], ['tools' => [], 'mustHaves' => ['headphones', 'stereo']])))[0];
+    $briefs = array_values(array_filter(array_map(static fn (Remedy $one): ?string => $one->kind === RemedyKind::Brief ? $one->says : null, $finding->remedies())));
+    expect($briefs[1] ?? null)->toBe($says);
+})->with([
+    'only for the extra' => [[], 'Leave "headphones" out of the brief: only for that does Board ask for soldering iron'],
+    'the part itself needs it, too' => [['soldering iron'], null],
+]);
+
 describe(Bears::id(), function (): void {
     $box = static fn (float $wall, string $process = 'printed filament'): array => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => $wall, 'process' => $process]]];
     $board = static fn (?float $grams): array => ['role' => 'board', 'facets' => ['mount' => ['pattern' => '58x49'], ...($grams === null ? [] : ['size' => ['massG' => $grams]])]];
@@ -303,5 +318,21 @@ describe(Bears::id(), function (): void {
         'flags much on thin posts' => [$box(1.2), $board(120), ['tight board']],
         'says nothing of wood' => [$box(2, 'wood'), $board(900), []],
         'says nothing of what nobody weighed' => [$box(2), $board(null), []],
+    ]);
+});
+
+describe(FaceShape::id(), function (): void {
+    $buttons = static fn (string $shape): array => ['role' => 'controls', 'facets' => ['controls' => ['buttons' => 4, 'faceShape' => $shape]]];
+    $case = static fn (array $body): array => ['role' => 'case', 'facets' => ['body' => $body]];
+    it('answers', function (array $lines, array $expected): void {
+        expect(Make::verdicts(FaceShape::class, Make::build($lines)))->toBe($expected);
+    })->with([
+        'accepts a face of the same shape' => [['pads' => $buttons('tapered'), 'case' => $case(['faceShape' => 'tapered'])], ['fits pads']],
+        'accepts a face that is drawn yet' => [['pads' => $buttons('curved'), 'case' => $case(['drawn' => true])], ['fits pads']],
+        'says nothing of buttons that suit any' => [['pads' => $buttons(''), 'case' => $case(['faceShape' => 'flat'])], []],
+        'says nothing without a body' => [['pads' => $buttons('tapered')], []],
+        'flags a face of another shape' => [['pads' => $buttons('tapered'), 'case' => $case(['faceShape' => 'flat'])], ['clash pads']],
+        'flags a drawn face of another shape' => [['pads' => $buttons('tapered'), 'case' => $case(['drawn' => true, 'faceShape' => 'flat'])], ['clash pads']],
+        'asks for the shape of a given face' => [['pads' => $buttons('tapered'), 'case' => $case(['cavityLengthMm' => 100])], ['unmeasured case']],
     ]);
 });

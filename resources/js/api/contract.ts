@@ -1400,7 +1400,7 @@ export interface components {
         FoundRemedy: {
             libraryId: number | null;
             /** @enum {string} */
-            kind: "swap" | "add" | "join";
+            kind: "swap" | "add" | "join" | "wires" | "dim" | "ask";
             line: string | null;
             role: components["schemas"]["Role"] | null;
             part: components["schemas"]["Part"] | null;
@@ -1431,6 +1431,10 @@ export interface components {
                 gaugeAwg: number | null;
                 lengthMm: number | null;
             } | null;
+            /** @description of the display, 0 to 1, in the way of playing that counts */
+            brightness: number | null;
+            /** @description of play on a charge that the brief would ask for */
+            hours: number | null;
         };
         ImportPreview: {
             name: string;
@@ -3145,6 +3149,8 @@ export interface operations {
                         gaugeAwg?: number | null;
                         lengthMm?: number | null;
                     } | null;
+                    brightness?: number | null;
+                    hours?: number | null;
                 };
             };
         };

@@ -104,7 +104,7 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
             <h3 className="mb-2 text-lg">Fixes</h3>
             {searched && found.isPending && <p className="min-h-24 text-pencil">Trying the parts of your library …</p>}
             {found.isError && <p role="alert">{found.error.message}</p>}
-            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap, addition or other join settles this.</p>}
+            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap, addition, join or figure settles this.</p>}
             <ul className="grid gap-3">
                 {found.data?.remedies.map((remedy) => (
                     <Fix key={remedy.does} remedy={remedy} finding={finding} onClose={onClose} />
@@ -128,14 +128,23 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
     );
 }
 
+const FIX_BUTTONS: Record<FoundRemedy['kind'], string> = {
+    add: 'Add',
+    swap: 'Take it',
+    join: 'Join so',
+    wires: 'Wire it so',
+    dim: 'Play it so',
+    ask: 'Ask for this',
+};
+
 /** One fix that was tried: what is done, what becomes of the vitals, and the button that does it whole. */
 function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: FindingInFull; onClose: () => void }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const button = remedy.kind === 'add' ? 'Add' : remedy.kind === 'swap' ? 'Take it' : 'Join so';
+    const button = FIX_BUTTONS[remedy.kind];
     const apply = async () => {
-        const { libraryId: part, line, role, settles, frees } = remedy;
-        const answer = await edit((path, version) => api.post<Build>(`${path}/remedy`, { version, part, line, role, settles, frees }));
+        const { libraryId: part, line, role, settles, frees, brightness, hours } = remedy;
+        const answer = await edit((path, version) => api.post<Build>(`${path}/remedy`, { version, part, line, role, settles, frees, brightness, hours }));
         if (answer instanceof Error) return;
         notices.say(`Done: ${remedy.does}.`);
         onClose();

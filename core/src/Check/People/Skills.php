@@ -64,18 +64,19 @@ final class Skills extends LineRule
         }
         $hazards = array_values(array_intersect($lacking, Constants::HAZARDOUS_SKILLS));
         $swap = Remedy::swap($line->id, $line->role, "Take something that asks for less than {$line->name()}");
+        $leave = Tools::withoutExtra($line, $lacking, $facts);
         yield $hazards !== []
             ? $this->answer(Verdict::Clash, [$line], fn (): Words => new Words(
                 "{$line->name()} asks for ".Phrase::all($hazards).', which is not for trying out.',
                 $working,
                 'a mistake here can hurt someone',
                 [
-                    $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'),
+                    $swap, Remedy::byHand('Have it done by someone who knows how, then tick the skill in the brief.'), ...$leave,
                 ]))
             : $this->answer($this->lacksTools($line, $facts) ? Verdict::Clash : Verdict::Tight, [$line], fn (): Words => new Words("{$line->name()} asks for "
                 .Phrase::all($lacking)
                 .', which '.(count($lacking) === 1 ? 'is' : 'are').' not ticked in the brief.', $working, 'can be learned or asked of a friend', [
-                    Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap,
+                    Remedy::byHand('Practise on scrap first, or ask somebody who can.'), $swap, ...$leave,
                 ]));
     }
 }

@@ -80,7 +80,24 @@ final class Tools extends LineRule
             Remedy::add(
                 Role::Tool,
                 'Put the tool on the parts list, with its price',
-            ), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'),
+            ), Remedy::brief('Tick it in the brief, if it is there or can be borrowed'), $this->swap($line, 'Take something that asks for less'), ...self::withoutExtra($line, $lacking, $facts),
         ]));
+    }
+
+    /**
+     * @param  list<string>  $lacking
+     * @return list<Remedy>
+     */
+    public static function withoutExtra(Line $line, array $lacking, Facts $facts): array
+    {
+        $wishes = $line->part->work->wishesThatAsk($facts->brief()->mustHaves, $lacking);
+
+        return $wishes === [] ? [] : [Remedy::brief(sprintf(
+            'Leave %s out of the brief: only for %s does %s ask for %s',
+            Phrase::all(array_map(static fn (string $wish): string => "\"{$wish}\"", $wishes)),
+            count($wishes) === 1 ? 'that' : 'those',
+            $line->name(),
+            Phrase::all($lacking),
+        ))];
     }
 }

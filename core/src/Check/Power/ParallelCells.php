@@ -121,7 +121,9 @@ final class ParallelCells extends Rule
                 ], 'more than a tenth apart', [$this->swap($other, 'Take two of a kind')]), $other->id);
         }
 
-        return $this->levelled([$one, $other], $a, $one->name() === $other->name() ? "Both {$one->name()}" : "{$one->name()} and {$other->name()}", $facts);
+        $who = $one->part->name === $other->part->name ? "Both {$one->part->name}" : "{$one->name()} and {$other->name()}";
+
+        return $this->levelled([$one, $other], $a, $who, $facts);
     }
 
     /** @param  non-empty-list<Line>  $lines */

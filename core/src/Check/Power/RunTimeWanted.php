@@ -184,9 +184,6 @@ final class RunTimeWanted extends WholeRule
                     static fn (Line $line): Remedy => Remedy::swap($line->id, $line->role, "Take something thriftier for {$line->name()}"),
                     [...$facts->filling(Role::Display), ...$facts->filling(Role::Board)],
                 ),
-                ...($hours->usual() < 0.1
-                    ? []
-                    : [Remedy::brief(sprintf('Ask for %s h in the brief, which this pack does', Number::says(floor($hours->usual() * 10) / 10)))]),
             ]),
             ...array_map(static fn (Missing $one): Remedy => Remedy::measure($one->line->id, $one->figure), $assumed),
         ];

@@ -51,6 +51,7 @@ final class BodyFacet extends Facet
                 'doors and covers',
                 ['name' => ['text', 'name'], 'material' => ['choice', 'material', Vocabulary::MATERIALS], 'insulated' => ['flag', 'insulated inside']],
             ],
+            'faceShape' => ['choice', 'face under the buttons', Vocabulary::FACE_SHAPES],
             'pieces' => ['int', 'printed in so many pieces along its length'],
             ...self::fixings(),
             'spots' => ['words', 'places for add-ons', []],

@@ -37,6 +37,9 @@ final class ControlsFacet extends Facet
             'heightMm' => ['mm', 'height above the face'],
             'travelMm' => ['mm', 'travel'],
             'madeFor' => ['text', 'made for the controller board'],
+            'onOtherBoard' => ['int', 'buttons that lie on a second board'],
+            'otherBoard' => ['text', 'name of that second board'],
+            'faceShape' => ['choice', 'follow a face that is', Vocabulary::FACE_SHAPES],
             'boardName' => ['text', 'is the controller board'],
         ];
     }
