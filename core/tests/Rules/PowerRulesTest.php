@@ -128,6 +128,17 @@ describe(RunTimeWanted::id(), function (): void {
         'says nothing when nothing is wanted' => [0, []],
     ]);
 
+    it('promises no hours while a part gets more than it bears', function (array|float $volts, string $verdict) use ($lines): void {
+        // The pack gives up to 14.6 V. What is sold for 12 V may bear 1.3 times as much, 15.6 V.
+        $lines['panel']['facets']['supply']['volts'] = $volts;
+        expect(Make::verdicts(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 2])))->toBe([$verdict]);
+    })->with([
+        'within' => [Make::band(9, 14.6), 'fits pack'],
+        'above' => [Make::band(9, 14.5), 'tight pack'],
+        'sold for one voltage' => [12.0, 'fits pack'],
+        'sold for too little' => [11.0, 'tight pack'],
+    ]);
+
     it('holds under a condition while a figure is only assumed', function () use ($lines): void {
         unset($lines['pack']['facets']['pack']['cutOffV']);
         [$finding] = Make::findings(RunTimeWanted::class, Make::build($lines, ['runTimeHours' => 2]));

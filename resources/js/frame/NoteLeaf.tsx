@@ -71,7 +71,7 @@ function Note({ finding, onClose }: { finding: Finding; onClose: () => void }) {
                                     <th scope="row" className="px-2 py-1 text-left font-normal">
                                         {line.label}
                                     </th>
-                                    <td className="figures px-2 py-1 text-right font-semibold whitespace-nowrap">
+                                    <td className={`figures px-2 py-1 text-right font-semibold ${line.unit === '' ? '' : 'whitespace-nowrap'}`}>
                                         {line.value === null ? 'unknown' : `${line.value} ${line.unit}`}
                                         {line.stated !== undefined && <span className="block text-xs font-normal text-pencil">was {line.stated}</span>}
                                     </td>

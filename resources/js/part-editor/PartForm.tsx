@@ -4,23 +4,17 @@ import { api, Problem, type Facets } from '../api/client';
 import { useVocabulary } from '../ui/useVocabulary';
 import { roles } from '../ui/words';
 import { Button } from '../ui/Button';
-import { Field, inputLook } from '../ui/Field';
+import { Field } from '../ui/Field';
 import { Select } from '../ui/Select';
 import { facetsShown, isGroup, plain, tidy, type Group, type Raw } from './draft';
 import { FieldGrid, FieldInput, Groups } from './FieldInput';
+import { FittingIt } from './FittingIt';
 
 const sits = [
     ['inside', 'inside the body'],
     ['face', 'in one of its faces'],
     ['outside', 'outside, on a lead'],
     ['nowhere', 'nowhere (a tool, a material)'],
-] as const;
-
-const wordFields = [
-    ['skills', 'Skills to fit it'],
-    ['tools', 'Tools to fit it'],
-    ['consumables', 'Consumables to fit it'],
-    ['serves', 'Serves as (a tool, a consumable)'],
 ] as const;
 
 /** Edits a part. Shows the facets that its role needs; others can be added. Nothing typed is lost by a refused save. */
@@ -41,7 +35,6 @@ export function PartForm({
     const vocabulary = useVocabulary();
     const facets = useQuery({ queryKey: ['facets'], queryFn: () => api.get<Facets>('/facets'), staleTime: Infinity });
     const text = (key: string) => (typeof draft[key] === 'string' ? draft[key] : '');
-    const words = (key: string): string[] => (Array.isArray(draft[key]) ? draft[key].filter((one): one is string => typeof one === 'string') : []);
     const set = (change: Group) => setDraft((before) => ({ ...before, ...change }));
     const held = isGroup(draft.facets) ? draft.facets : {};
     const setFacet = (name: string, value: Raw) => set({ facets: { ...held, [name]: value } });
@@ -120,6 +113,15 @@ export function PartForm({
                     />
                 </label>
                 <Field className="sm:col-span-2" label="In a few words" value={text('summary')} onChange={(event) => set({ summary: event.target.value })} />
+                <label className="flex min-h-9 items-center gap-2 sm:col-span-2">
+                    <input
+                        type="checkbox"
+                        className="size-5 accent-pen"
+                        checked={draft.wanted === true}
+                        onChange={(event) => set({ wanted: event.target.checked ? true : null })}
+                    />
+                    Wanted: not found yet, the figures say what it must be
+                </label>
             </div>
             {facets.data?.facets
                 .filter((facet) => shown.includes(facet.facet))
@@ -175,30 +177,7 @@ export function PartForm({
                     }}
                 />
             </div>
-            <fieldset className="mb-6 grid gap-x-6 gap-y-3 sm:grid-cols-2">
-                <legend className="font-head mb-2 w-full border-b border-ink text-lg font-semibold">Fitting it</legend>
-                {wordFields.map(([key, label]) => (
-                    <Field
-                        key={key}
-                        label={label}
-                        hint="one, another"
-                        value={words(key).join(', ')}
-                        onChange={(event) => set({ [key]: event.target.value === '' ? [] : event.target.value.split(/,\s?/) })}
-                    />
-                ))}
-                <div className="sm:col-span-2">
-                    <label className="mb-1 block text-sm font-semibold" htmlFor="cautions">
-                        Cautions, one a line
-                    </label>
-                    <textarea
-                        id="cautions"
-                        rows={2}
-                        className={inputLook}
-                        value={words('cautions').join('\n')}
-                        onChange={(event) => set({ cautions: event.target.value === '' ? [] : event.target.value.split('\n') })}
-                    />
-                </div>
-            </fieldset>
+            <FittingIt draft={draft} set={set} problem={problem} />
             <Offers
                 value={draft.offers}
                 change={(offers) => set({ offers })}

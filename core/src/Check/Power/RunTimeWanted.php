@@ -18,7 +18,9 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\EndCause;
+use PocketPlot\Power\Feed;
 use PocketPlot\Power\Missing;
+use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
@@ -71,12 +73,6 @@ final class RunTimeWanted extends WholeRule
         }
         $assumed = $runTime->assumed[0] ?? null;
         $verdict = self::reached($hours->usual(), $wanted, $facts->margin('runtime-share'), $assumed !== null);
-        $held = $this->held($verdict, $hours, $main, $pack, $working, $facts);
-        if ($held !== null) {
-            yield $held;
-
-            return;
-        }
         $working = [
             ...$working,
             $this->row('Taken at the pack half full, losses included', $runTime->watts),
@@ -87,6 +83,12 @@ final class RunTimeWanted extends WholeRule
             ...$this->inPencil($facts),
             $this->row('Wanted', Figure::exactly($wanted, 'h', Source::Brief)),
         ];
+        $held = $this->held($verdict, $hours, $main, $pack, $working, $facts);
+        if ($held !== null) {
+            yield $held;
+
+            return;
+        }
         $end = ($verdict === Verdict::Clash ? $runTime->usual : $runTime->shortest)?->end;
         yield $this->answer(
             $verdict, [$pack],
@@ -152,11 +154,47 @@ final class RunTimeWanted extends WholeRule
                 'not everything that plays is fed',
             ));
         }
+        $overfed = $verdict === Verdict::Fits ? $this->overfed($facts) : null;
+        if ($overfed !== null) {
+            [$feed, $rail] = $overfed;
+
+            return $this->answer(Verdict::Tight, [$pack, $feed->line], fn (): Words => new Words(
+                sprintf(
+                    '%s h in "%s" would be the run time, once %s gets no more than the %s V it takes: %s gives up to %s V.',
+                    Number::says($hours->usual()),
+                    $main->name,
+                    $feed->line->name(),
+                    Number::says($feed->input->volts->most()),
+                    $rail->says(),
+                    Number::says($rail->volts->most()),
+                ),
+                $working,
+                'holds once that is mended',
+            ));
+        }
         $hearsay = $this->isHearsay($facts);
 
         return $hearsay === null
             ? null
             : $this->unmeasured($hearsay[0], $hearsay[1], [$pack], $working, '', sprintf('%s h are no more than hearsay', Number::says($hours->usual())));
+    }
+
+    /** @return array{Feed, Rail}|null what plays and gets more volts than it bears, so that hours promise nothing yet */
+    private function overfed(Facts $facts): ?array
+    {
+        $rails = $facts->rails();
+        foreach ($facts->feeds() as $feed) {
+            $rail = $rails[$feed->railId] ?? null;
+            if ($rail === null || ! $rail->volts->isKnown() || ! $feed->input->volts->isKnown() || $facts->isFedByWallOnly($feed)) {
+                continue;
+            }
+            $bears = max($feed->input->volts->most(), ($feed->input->nominalV ?? 0.0) * SupplyWindow::MAY_BEAR[1]);
+            if ($rail->volts->most() > $bears + 1e-9) {
+                return [$feed, $rail];
+            }
+        }
+
+        return null;
     }
 
     /** @return array{Line, FigureRef}|null the board whose draw somebody guessed: nothing else weighs as much */

@@ -22,7 +22,7 @@ use PocketPlot\Quantity\Figure;
 final class SupplyWindow extends Rule
 {
     /** Shares of the voltage that a part is sold for, between which some bear it and some do not: sweeps of panels and amplifiers end all over them. */
-    private const MAY_BEAR = [0.7, 1.3];
+    public const MAY_BEAR = [0.7, 1.3];
 
     /** Shares of a raw pack's charge that lie below a window: up to the one nobody minds, beyond the other the pack does not suit. */
     private const SOME_CHARGE = 0.15;
