@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** Finds numbers with units in a piece of text, as many hands write them. */
+final readonly class Amounts
+{
+    public const NUMBER = '(?:\d{1,3}(?:[ \']\d{3})+(?!\d)(?:[.,]\d+)?|\d{1,3}(?:,\d{3})+(?![\d,])(?:\.\d+)?|\d+(?:[.,]\d+)?|[.]\d+)';
+
+    /** What one of each unit is, in the unit that an amount has. Inch, ounce and pound by international definition. */
+    private const UNITS = [
+        'mah' => ['mAh', 1.0], 'ah' => ['mAh', 1000.0], 'wh' => ['Wh', 1.0], 'mwh' => ['Wh', 0.001],
+        'a' => ['mA', 1000.0], 'amp' => ['mA', 1000.0], 'amps' => ['mA', 1000.0], 'ampere' => ['mA', 1000.0], 'ma' => ['mA', 1.0],
+        'milliamp' => ['mA', 1.0], 'milliamps' => ['mA', 1.0], 'ua' => ['mA', 0.001], 'microamp' => ['mA', 0.001], 'microamps' => ['mA', 0.001],
+        'v' => ['V', 1.0], 'volt' => ['V', 1.0], 'volts' => ['V', 1.0], 'vdc' => ['V', 1.0], 'vac' => ['V~', 1.0], 'mv' => ['V', 0.001],
+        'w' => ['W', 1.0], 'watt' => ['W', 1.0], 'watts' => ['W', 1.0], 'mw' => ['W', 0.001],
+        'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0], 'oz' => ['g', 28.349523125],
+        'ounce' => ['g', 28.349523125], 'ounces' => ['g', 28.349523125], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237],
+        'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
+        '"' => ['mm', 25.4], 'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
+        'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
+        'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
+        'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
+        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0],
+        'celsius' => ['°C', 1.0], '%' => ['%', 0.01], 'percent' => ['%', 0.01], 'per cent' => ['%', 0.01],
+        'gb' => ['GB', 1.0], 'mb' => ['GB', 0.001], 'tb' => ['GB', 1000.0],
+        's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
+        'awg' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0], 'c' => ['C', 1.0],
+    ];
+
+    private const AFTER = [
+        'most' => '/^\s*\)?,?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|dc max|top end)/',
+        'least' => '/^\s*\)?,?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
+        'usual' => '/^\s*\)?,?\s*(?:typ\b|typical|nominal|usual)/',
+    ];
+
+    private const BEFORE = [
+        'most' => '/(?:\bmax(?:imum|\.)?(?: of)?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above)|\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
+        'least' => '/(?:\bmin(?:imum|\.)?(?: of)?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at))[ :=]*(?:approx\.? |about )?$/',
+        'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
+    ];
+
+    private string $unit;
+
+    public function __construct(private bool $commaParts)
+    {
+        $units = array_keys(self::UNITS);
+        usort($units, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        $this->unit = implode('|', array_map(static fn (string $one): string => preg_quote($one, '@'), $units));
+    }
+
+    /** Whether decimals are parted by a comma in this text: "2,5 A" and no "2.5 A". */
+    public static function hasCommas(string $text): bool
+    {
+        $commas = preg_match_all('/(?<![\d,.])\d+,\d{1,2}(?!\d)(?!,\d)/', $text);
+        $points = preg_match_all('/(?<![\d,.])\d+\.\d{1,2}(?![\d.])/', $text);
+
+        return $commas > $points;
+    }
+
+    public function number(string $text): float
+    {
+        $text = str_replace([' ', "'"], '', $text);
+        $isGroups = preg_match('/^[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?$/', $text) === 1 && ! ($this->commaParts && substr_count($text, ',') === 1);
+        $isPointGroups = $this->commaParts && preg_match('/^[1-9]\d{0,2}(?:\.\d{3})+(?:,\d+)?$/', $text) === 1;
+
+        return (float) match (true) {
+            $isGroups => str_replace(',', '', $text),
+            $isPointGroups => str_replace(['.', ','], ['', '.'], $text),
+            default => str_replace(',', '.', $text),
+        };
+    }
+
+    /**
+     * @param  int  $offset  where the piece begins, in bytes
+     * @return list<Amount>
+     */
+    public function in(string $piece, int $offset = 0): array
+    {
+        $number = self::NUMBER;
+        $unit = "(?:{$this->unit})";
+        $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
+        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))\s{0,2}(?<ua>{$unit})?(?![A-Za-z0-9²])"
+            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\.{2,3}|…|~|÷|±|\+/-|\+-|-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
+        $found = [];
+        $at = 0;
+        while (preg_match($pattern, $piece, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $at) === 1) {
+            $read = $this->read($match, $piece, $offset);
+            $at = $read === [] ? $match[0][1] + max(1, strlen((string) $match['a'][0])) : end($read)->end - $offset;
+            $found = [...$found, ...$read];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<int|string, array{?string, int}>  $match
+     * @return list<Amount> two where what looks like a range are two things, "5 V-1 A"
+     */
+    private function read(array $match, string $piece, int $offset): array
+    {
+        $text = static fn (string $key): string => $match[$key][0] ?? '';
+        $start = $match[0][1];
+        [$ua, $ub] = [$this->unitAt($text('ua'), $text('a'), $match['ua'][1] ?? -1, $piece), $this->unitAt($text('ub'), $text('b'), $match['ub'][1] ?? -1, $piece)];
+        $a = $this->part($text('a'));
+        if (($match['sign'][0] ?? null) !== null && preg_match('/[\dA-Za-z"]\s?$/', substr($piece, 0, $start)) !== 1) {
+            $a = -$a;
+        }
+        $endOfA = $ua === null ? ($match['a'][1] ?? 0) + strlen($text('a')) : ($match['ua'][1] ?? 0) + strlen($text('ua'));
+        $op = strtolower($text('op'));
+        $isBetween = $op !== 'and' || preg_match('/between\s*$/i', substr($piece, 0, $start)) === 1;
+        if ($op !== '' && $text('b') !== '' && $isBetween && ($ub ?? $ua) !== null) {
+            $b = $this->part(ltrim($text('b'), '+'));
+            $end = ($match['b'][1] ?? 0) + strlen($text('b'));
+            $end = $ub === null ? $end : ($match['ub'][1] ?? 0) + strlen($text('ub'));
+            $unit = $ub ?? $ua;
+            if (in_array($op, ['±', '+/-', '+-'], true) && $ua !== null) {
+                $off = $ub !== null && $ub[0] === '%' ? abs($a) * abs($b) * 0.01 : abs($b) * ($ub ?? $ua)[1] / $ua[1];
+
+                return [new Amount($ua[0], round(($a - $off) * $ua[1], 7), $a * $ua[1], round(($a + $off) * $ua[1], 7), $offset + $start, $offset + $end)];
+            }
+            $low = $a * ($ua ?? $unit)[1];
+            $high = $b * $unit[1];
+            if (($ua === null || $ua[0] === $unit[0]) && $low < $high) {
+                return [new Amount($unit[0], round($low, 7), null, round($high, 7), $offset + $start, $offset + $end)];
+            }
+        }
+        if ($ua === null) {
+            return [];
+        }
+
+        return [$this->bounded($ua[0], $a * $ua[1], $start, $endOfA, $piece, $offset)];
+    }
+
+    private function bounded(string $unit, float $value, int $start, int $end, string $piece, int $offset): Amount
+    {
+        $before = strtolower(substr($piece, max(0, $start - 30), min(30, $start)));
+        $after = strtolower(substr($piece, $end, 24));
+        foreach (self::AFTER as $bound => $pattern) {
+            if (preg_match($pattern, $after) === 1 && ! ($bound !== 'usual' && preg_match('/^\s*\)?,\s*(?:max|min|peak)\b[^,;)]{0,3}\d/', $after) === 1)) {
+                return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
+            }
+        }
+        foreach (self::BEFORE as $bound => $pattern) {
+            if (preg_match($pattern, $before) === 1) {
+                return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
+            }
+        }
+
+        return self::one($unit, 'usual', $value, $start + $offset, $end + $offset);
+    }
+
+    private static function one(string $unit, string $bound, float $value, int $start, int $end): Amount
+    {
+        $value = round($value, 7);
+
+        return new Amount($unit, $bound === 'least' ? $value : null, $bound === 'usual' ? $value : null, $bound === 'most' ? $value : null, $start, $end);
+    }
+
+    /** @return array{string, float}|null the unit and what one of it is; null where the sign is no unit here */
+    private function unitAt(string $sign, string $number, int $at, string $piece): ?array
+    {
+        if ($sign === '' || $number === '') {
+            return null;
+        }
+        $isApart = $at > 0 && $piece[$at - 1] === ' ';
+        $after = substr($piece, $at + strlen($sign), 12);
+        $isWord = match (true) {
+            // "2 a piece", "12 V in", "10 r": small words and not units.
+            in_array($sign, ['a', 'r', 'c'], true) => $isApart,
+            $sign === 'in' => preg_match('/^\s*(?:x\b|by\b|[,.)]|$|high|wide|long|thick|deep)/i', $after) !== 1,
+            default => false,
+        };
+
+        return $isWord ? null : self::UNITS[$sign === 'Ω' || $sign === 'mΩ' || $sign === 'kΩ' ? $sign : strtolower($sign)] ?? null;
+    }
+
+    /** A number, or one with a fraction: "9-1/4", "1/4". */
+    private function part(string $text): float
+    {
+        if (preg_match('~^(?:(\d+)[ -])?(\d+)/(\d+)$~', $text, $found) === 1) {
+            return (float) $found[1] + (float) $found[2] / max(1.0, (float) $found[3]);
+        }
+        $sign = str_starts_with($text, '-') ? -1.0 : 1.0;
+
+        return $sign * $this->number(ltrim($text, '-'));
+    }
+}

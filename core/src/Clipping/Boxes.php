@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** Lengths by width by height, and pixels by pixels. */
+final readonly class Boxes
+{
+    private const UNIT = '(?:mm|cm|inches|inch|in(?=[\s,.;)x]|$)|")';
+
+    public function __construct(private string $role, private Amounts $amounts) {}
+
+    /** @return array{list<Find>, list<array{int, int}>} what was found, and the stretches of the clause that it was read from */
+    public function of(Clause $clause): array
+    {
+        $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
+        $unit = self::UNIT;
+        $side = "({$number})\s*({$unit})?\s*(?:\(?(?:l|w|h|d|hor|ver|rgb)\)?\s*(?:rgb\s*)?)?";
+        $by = '\s*(?:x|\*|\bby\b)\s*';
+        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
+        $found = $taken = [];
+        if (preg_match_all($pattern, $clause->text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
+            foreach ($all as $match) {
+                $sides = $units = [];
+                foreach ([1, 3, 5] as $at) {
+                    if (($match[$at][0] ?? null) !== null) {
+                        $sides[] = $this->side((string) $match[$at][0]);
+                        $units[] = strtolower((string) ($match[$at + 1][0] ?? ''));
+                    }
+                }
+                $from = $match[0][1];
+                $to = $from + strlen(rtrim((string) $match[0][0]));
+                $find = $this->box($clause, $sides, $units, $from, $to);
+                if ($find !== null || count($sides) === 3 || implode('', $units) !== '') {
+                    $taken[] = [$from, $find === null ? $to : $find->end - $clause->start];
+                }
+                if ($find !== null) {
+                    $found[] = $find;
+                }
+            }
+        }
+        [$named, $stretches] = $this->named($clause);
+
+        return [[...$found, ...$named], [...$taken, ...$stretches]];
+    }
+
+    /**
+     * @param  list<float>  $sides
+     * @param  list<string>  $units
+     */
+    private function box(Clause $clause, array $sides, array $units, int $from, int $to): ?Find
+    {
+        $unit = array_values(array_filter($units))[0] ?? '';
+        $unit = end($units) !== '' ? (string) end($units) : $unit;
+        $near = $clause->label.' | '.$clause->before($from, 48);
+        $isWhole = array_filter($sides, static fn (float $side): bool => floor($side) !== $side) === [];
+        if ($unit === '' && count($sides) === 2 && $isWhole && min($sides) >= 96 && max($sides) >= 120) {
+            return $this->pixels($clause, $sides, $from, $to, $near);
+        }
+        $what = self::kind($near, $clause->after($to, 30), $this->role);
+        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
+            return null;
+        }
+        if ($unit === '' && max($sides) > 600) {
+            return null;
+        }
+        $factor = match ($unit) {
+            'cm' => 10.0,
+            'in', 'inch', 'inches', '"' => 25.4,
+            default => 1.0,
+        };
+        $sides = array_map(static fn (float $side): float => round($side * $factor, 3), $sides);
+        $end = $to;
+        if ($what === 'size') {
+            [$sides, $end] = $this->withHeight($clause, $sides, $to, $near);
+        }
+        $keys = $what === 'opening' || $what === 'picture area' ? ['width', 'height'] : ['length', 'width', 'height'];
+        if ($keys[0] === 'width' && count($sides) > 2) {
+            return null;
+        }
+        if ($what === 'size' && count($sides) === 3) {
+            // The smallest is the thickness, wherever it was written; what stands upright says so.
+            $isUpright = $this->role === 'cells' && preg_match('/block|upright/', $near) === 1;
+            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1 && $sides[2] > min($sides) * 1.3 && $sides[0] === min($sides)) {
+                $sides = [$sides[2], $sides[1], $sides[0]];
+            }
+        }
+        $says = array_combine(array_slice($keys, 0, count($sides)), $sides);
+
+        return new Find($what, $says, $clause->start + $from, $clause->start + $end);
+    }
+
+    private static function kind(string $near, string $after, string $role): string
+    {
+        $cues = [
+            '' => '/control board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|m2?\.?5? ?$|screws?/',
+            'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
+            'picture area' => '/active|visible|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
+            'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
+            'opening' => '/cut-?out|opening|window|aperture/',
+            'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
+            'size' => '/size|dimension|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
+        ];
+        $best = ['size', -1];
+        foreach ($cues as $what => $pattern) {
+            if (preg_match_all($pattern, $near, $all, PREG_OFFSET_CAPTURE) > 0) {
+                $last = end($all[0]);
+                $at = $last === false ? -1 : $last[1] + strlen($last[0]);
+                $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
+            }
+        }
+        if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?,?\s*\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
+            return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area' : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
+        }
+        $allowed = match ($best[0]) {
+            'picture area' => $role === 'display',
+            'room inside', 'printer bed', 'opening' => $role === 'case',
+            default => true,
+        };
+
+        return $allowed ? $best[0] : '';
+    }
+
+    /**
+     * @param  list<float>  $sides
+     * @return array{list<float>, int} with the height to the tallest spot, and where that was read to
+     */
+    private function withHeight(Clause $clause, array $sides, int $to, string $near): array
+    {
+        $after = substr($clause->lower, $to, 70);
+        $number = Amounts::NUMBER;
+        $patterns = [
+            "/^[^.;\d]{0,28}?\b(?:and|about|with|,)?\s*({$number})\s*(?:mm)?\s*(?:high|thick|tall|deep|in height)\b/",
+            "/^[^.;\d]{0,12}\b(?:highest (?:part|point)|height|highest|thickness|thick|tallest\s*\w*)\s*(?:of |is )?({$number})/",
+            "/^[^.;\d]{0,10}\bwith (?:the )?[^\d,.;]{3,28}?({$number})\s*(?:mm)?(?!\s*(?:g|kg|v|ma|cm|mm x)\b)/",
+        ];
+        foreach ($patterns as $pattern) {
+            if (preg_match($pattern, $after, $found, PREG_OFFSET_CAPTURE) === 1 && preg_match('/cable|lead|wire/', (string) $found[0][0]) !== 1) {
+                $height = $this->amounts->number((string) $found[1][0]);
+                $end = $to + (int) $found[1][1] + strlen((string) $found[1][0]);
+                if (count($sides) === 2 && $height < min($sides) * 2.5) {
+                    return [[...$sides, $height], $end];
+                }
+                if (count($sides) === 3 && $height > $sides[2] && $height < 5 * max(5.0, $sides[2]) && preg_match('/alone|without/', $after) !== 1) {
+                    return [[$sides[0], $sides[1], $height], $end];
+                }
+            }
+        }
+        if (count($sides) === 3 && preg_match("/^[^.;\d]{0,30}\badds ({$number})\s*mm/", $after, $found) === 1) {
+            return [[$sides[0], $sides[1], $sides[2] + $this->amounts->number($found[1])], $to];
+        }
+
+        return [$sides, $to];
+    }
+
+    /** @param  list<float>  $sides */
+    private function pixels(Clause $clause, array $sides, int $from, int $to, string $near): ?Find
+    {
+        $after = $clause->after($to, 24);
+        $hz = preg_match('/^\D{0,14}?(\d{2,3})(?:\/(\d{2,3}))?\s*hz/', $after, $rate) === 1 ? (float) ($rate[2] ?? $rate[1]) : null;
+        $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
+        if ($this->role === 'board') {
+            return new Find('video mode', ['width' => $sides[0], 'height' => $sides[1], ...($hz === null ? [] : ['hz' => $hz])], $clause->start + $from, $clause->start + $to);
+        }
+        if ($this->role !== 'display' || $isInput || preg_match(Cues::OTHER_PART, $clause->lower) === 1) {
+            return null;
+        }
+
+        return new Find('pixels', ['width' => $sides[0], 'height' => $sides[1]], $clause->start + $from, $clause->start + $to);
+    }
+
+    /** @return array{list<Find>, list<array{int, int}>} "thick 6.0 wide 60 long 90", "diameter 18.4 mm, length 65.1 mm", "1080p at 60 Hz" */
+    private function named(Clause $clause): array
+    {
+        $number = Amounts::NUMBER;
+        $found = $taken = [];
+        if ($this->role === 'board' && preg_match('/\b(2160|1440|1080|720|480)p(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps)?)?|\b4k(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps))?/', $clause->lower, $mode, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && $clause->isAbout('/hdmi|video|picture|output|display|up to|resolution/')) {
+            $high = (int) ($mode[1][0] ?? 2160);
+            $wide = [2160 => 3840, 1440 => 2560, 1080 => 1920, 720 => 1280, 480 => 640][$high];
+            $hz = $mode[2][0] ?? $mode[3][0] ?? null;
+            $found[] = new Find('video mode', ['width' => $wide, 'height' => $high, ...($hz === null ? [] : ['hz' => (float) $hz])], $clause->start + (int) $mode[0][1], $clause->start + (int) $mode[0][1] + strlen((string) $mode[0][0]));
+        }
+        $axis = '\b(long|length|lang|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø)\b\s*(?:[:=]|of|is)?\s*('.$number.')\s*(mm|cm)?';
+        if (preg_match_all("/{$axis}/u", $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0 && count($all) >= 2 && preg_match('/cable|lead|wire/', $clause->lower) !== 1) {
+            $sides = [];
+            foreach ($all as $one) {
+                $key = match (true) {
+                    str_starts_with($one[1][0], 'l') => 'length',
+                    str_starts_with($one[1][0], 'w') => 'width',
+                    str_starts_with($one[1][0], 'di'), $one[1][0] === 'Ø' => 'diameter',
+                    default => 'height',
+                };
+                $sides[$key] ??= $this->amounts->number($one[2][0]) * (($one[3][0] ?? '') === 'cm' ? 10.0 : 1.0);
+            }
+            $start = $all[0][0][1];
+            $last = $all[count($all) - 1][0];
+            $stretch = [$start, $last[1] + strlen($last[0])];
+            if (isset($sides['diameter'])) {
+                $sides = ['length' => $sides['length'] ?? $sides['height'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']];
+            }
+            $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
+        }
+
+        return [$found, $taken];
+    }
+
+    private function side(string $text): float
+    {
+        if (preg_match('~^(?:(\d+)[ -])?(\d+)/(\d+)$~', trim($text), $found) === 1) {
+            return (float) $found[1] + (float) $found[2] / max(1.0, (float) $found[3]);
+        }
+
+        return $this->amounts->number(trim($text));
+    }
+}

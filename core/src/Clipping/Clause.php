@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/**
+ * A piece of a text that speaks of one thing: part of a line, a sentence, a row of a table written out. Cues about a number
+ * are looked for here and in the label of its line.
+ */
+final readonly class Clause
+{
+    public string $lower;
+
+    public function __construct(
+        public string $text,
+        /** Bytes in the plain text. */
+        public int $start,
+        /** What stands before the colon or in the first cell of the line, in small letters; "" without one. */
+        public string $label = '',
+        /** The heading that it stands under, in small letters. */
+        public string $heading = '',
+        /** @var array{int, int}|null the row that this was written out of: its finds stand there */
+        public ?array $row = null,
+        /** The whole line, in small letters. */
+        public string $line = '',
+    ) {
+        $this->lower = strtolower($text);
+    }
+
+    public function says(string $pattern): bool
+    {
+        return preg_match($pattern, $this->lower) === 1;
+    }
+
+    public function isAbout(string $pattern): bool
+    {
+        return preg_match($pattern, $this->label.' '.$this->lower) === 1;
+    }
+
+    /**
+     * How far off a cue is from a stretch of this clause, in signs; commas and brackets between them, and other numbers, count
+     * extra; a cue that follows counts for less than one before.
+     *
+     * @param  list<Amount>  $others  the amounts of the clause
+     */
+    public function distance(string $pattern, int $from, int $to, array $others): ?float
+    {
+        $best = null;
+        if (preg_match_all($pattern, $this->lower, $all, PREG_OFFSET_CAPTURE) > 0) {
+            foreach ($all[0] as [$cue, $at]) {
+                $end = $at + strlen($cue);
+                $far = match (true) {
+                    $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
+                        + 40.0 * $this->between($others, $end, $from),
+                    $at >= $to => 9.0 + ($at - $to) + 50.0 * preg_match_all('/[,)\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
+                        + 60.0 * $this->between($others, $to, $at),
+                    default => 0.0,
+                };
+                $best = $best === null ? $far : min($best, $far);
+            }
+        }
+        if ($best === null && $this->label !== '' && preg_match($pattern, $this->label) === 1) {
+            return 45.0;
+        }
+        if ($best === null && $this->heading !== '' && preg_match($pattern, $this->heading) === 1) {
+            return 120.0;
+        }
+
+        return $best;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function between(array $others, int $from, int $to): int
+    {
+        return count(array_filter($others, fn (Amount $one): bool => $one->start - $this->start >= $from && $one->end - $this->start <= $to));
+    }
+
+    /** The stretch before a place, back to the last comma, bracket or number with a unit. */
+    public function before(int $at, int $most = 60): string
+    {
+        return substr($this->lower, max(0, $at - $most), min($most, $at));
+    }
+
+    public function after(int $at, int $most = 40): string
+    {
+        return substr($this->lower, $at, $most);
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** Parts a text into clauses: lines, labels, sentences, bullets; rows of tables are written out with their headings and units. */
+final class Clauses
+{
+    private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n|g|w|v|mfr|pc|qty|ref|avg|cont|resp|e|i';
+
+    /** What short headings of a sheet stand for. */
+    private const SHORT = [
+        'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
+        'u' => 'supply voltage', 'p' => 'power', 'l' => 'length', 'w' => 'width', 'h' => 'height', 't' => 'height', 'd' => 'height', 'm' => 'weight',
+        'wt' => 'weight', 'cap' => 'capacity', 'diag' => 'diagonal', 'res' => 'resolution', 'port' => 'socket', 'iq' => 'quiescent current',
+        'eff' => 'efficiency', 'len' => 'length',
+    ];
+
+    /** @return list<Clause> */
+    public static function of(Plain $plain): array
+    {
+        $lines = [];
+        $at = 0;
+        foreach (explode("\n", $plain->text) as $line) {
+            $lines[] = [$line, $at];
+            $at += strlen($line) + 1;
+        }
+        $isChosen = preg_match('/^\s*[\[(][xX✓✔]\]?[\])]?/m', $plain->text) === 1;
+        $clauses = [];
+        $heading = '';
+        $skip = 0;
+        foreach ($lines as $index => [$line, $start]) {
+            if ($skip > 0) {
+                $skip--;
+
+                continue;
+            }
+            if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
+                continue;
+            }
+            $table = self::bounded($lines, $index) ?? self::sheet($lines, $index);
+            if ($table !== null) {
+                $clauses = [...$clauses, ...$table[0]];
+                $skip = $table[1];
+
+                continue;
+            }
+            if (preg_match('/^[^\d]{3,40}:\s*$/', $line) === 1) {
+                $heading = strtolower(trim($line, " :\t"));
+
+                continue;
+            }
+            $clauses = [...$clauses, ...self::line($line, $start, $heading)];
+        }
+
+        return $clauses;
+    }
+
+    /** @return list<Clause> */
+    private static function line(string $line, int $start, string $heading): array
+    {
+        $label = '';
+        $from = 0;
+        if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\|)\s*(?=\S)/', $line, $found) === 1 && preg_match('/\d\s*(?:v|a|ma|mm|g|w)\b/i', $found[1]) !== 1) {
+            $label = strtolower($found[1]);
+            $from = strlen($found[0]);
+        }
+        $clauses = [];
+        foreach (self::pieces(substr($line, $from)) as [$piece, $at]) {
+            $clauses[] = new Clause($piece, $start + $from + $at, $label, $heading, null, strtolower($line));
+        }
+        if ($label !== '') {
+            // The label may say something itself: "USB-C: 5 V" has a socket there.
+            $clauses[] = new Clause(substr($line, 0, $from), $start, '', $heading, null, strtolower($line));
+        }
+
+        return $clauses;
+    }
+
+    /** @return list<array{string, int}> pieces of a line, with the place where each begins */
+    private static function pieces(string $text): array
+    {
+        $abbreviations = self::ABBREVIATIONS;
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)|\s(?:\+|\*)\s(?=[A-Za-z])/u';
+        $pieces = preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
+
+        return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));
+    }
+
+    /**
+     * A table whose columns are bounds: label, minimum, typical, maximum, unit.
+     *
+     * @param  list<array{string, int}>  $lines
+     * @return array{list<Clause>, int}|null with the number of further lines that it takes
+     */
+    private static function bounded(array $lines, int $index): ?array
+    {
+        $head = self::cells($lines[$index][0]);
+        $columns = [];
+        foreach ($head as $at => $cell) {
+            $word = strtolower(trim($cell, " .\t"));
+            $kind = match (true) {
+                preg_match('/^(min|minimum|least)$/', $word) === 1 => 'min',
+                preg_match('/^(typ|typical|nom|nominal|usual)$/', $word) === 1 => 'typ',
+                preg_match('/^(max|maximum|most)$/', $word) === 1 => 'max',
+                preg_match('/^units?$/', $word) === 1 => 'unit',
+                preg_match('/^(conditions?|test conditions?|notes?|remarks?)$/', $word) === 1 => 'skip',
+                default => null,
+            };
+            if ($kind !== null) {
+                $columns[$at] = $kind;
+            }
+        }
+        if (count(array_intersect($columns, ['min', 'typ', 'max'])) < 2) {
+            return null;
+        }
+        $clauses = [];
+        $taken = 0;
+        for ($next = $index + 1; isset($lines[$next]) && count(self::cells($lines[$next][0])) > 1; $next++) {
+            [$row, $start] = $lines[$next];
+            $label = $values = [];
+            $unit = '';
+            foreach (self::cells($row) as $at => $cell) {
+                $cell = trim($cell);
+                $kind = $columns[$at] ?? 'label';
+                if ($cell === '' || $kind === 'skip') {
+                    continue;
+                }
+                if ($kind === 'unit') {
+                    $unit = $cell;
+                } elseif ($kind === 'label') {
+                    $label[] = $cell;
+                } elseif (preg_match('/\d/', $cell) === 1) {
+                    $values[] = [$cell, $kind];
+                }
+            }
+            $isText = static fn (string $cell): bool => preg_match('/^[-+]?[\d., ]+$/', $cell) !== 1;
+            $said = array_map(static fn (array $one): string => $isText($one[0]) ? "{$one[0]} {$unit}" : "{$one[0]} {$unit} {$one[1]}", $values);
+            $clauses[] = new Clause(implode(', ', $said), $start, strtolower(implode(' ', $label)), '', [$start, $start + strlen($row)], strtolower($row));
+            $taken++;
+        }
+
+        return $taken === 0 ? null : [$clauses, $taken];
+    }
+
+    /**
+     * A sheet with its headings in one line and its cells in the next ones.
+     *
+     * @param  list<array{string, int}>  $lines
+     * @return array{list<Clause>, int}|null
+     */
+    private static function sheet(array $lines, int $index): ?array
+    {
+        foreach ([';', "\t", '|', ','] as $by) {
+            $head = array_map(trim(...), explode($by, $lines[$index][0]));
+            $next = isset($lines[$index + 1]) ? array_map(trim(...), explode($by, $lines[$index + 1][0])) : [];
+            if (count($head) < 4 || abs(count($head) - count($next)) > 1 || preg_match('/\d/', implode('', $next)) !== 1) {
+                continue;
+            }
+            $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z][A-Za-z_ ()\/.²"]*$/', $cell) === 1);
+            if (count($named) < count(array_filter($head, static fn (string $cell): bool => $cell !== '')) * 0.8) {
+                continue;
+            }
+            [$row, $start] = $lines[$index + 1];
+            $said = self::written($head, $next);
+
+            return [array_map(
+                static fn (array $one): Clause => new Clause($one[1], $start, $one[0], '', [$start, $start + strlen($row)], $one[0].' '.strtolower($one[1])),
+                $said,
+            ), 1];
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $head
+     * @param  list<string>  $cells
+     * @return list<array{string, string}> label and what it says
+     */
+    private static function written(array $head, array $cells): array
+    {
+        $values = $said = [];
+        foreach ($head as $at => $name) {
+            $cell = $cells[$at] ?? '';
+            if ($cell === '' || $cell === '-') {
+                continue;
+            }
+            $words = preg_split('/[_\s()\/]+/', strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $unit = count($words) > 1 && preg_match('/^(v|ma|a|w|wh|mah|ah|mm|cm|in|g|kg|gb|hz|ohm|mohm|c|pct|eur|usd|gbp|chf|awg)$/', (string) end($words)) === 1 ? (string) array_pop($words) : '';
+            $bound = array_values(array_intersect($words, ['min', 'typ', 'max', 'nom', 'idle', 'peak']))[0] ?? '';
+            $words = array_values(array_diff($words, ['min', 'typ', 'max', 'nom']));
+            $label = implode(' ', array_map(static fn (string $word): string => self::SHORT[$word] ?? $word, $words));
+            $unit = ['ma' => 'mA', 'a' => 'A', 'mah' => 'mAh', 'ah' => 'Ah', 'v' => 'V', 'w' => 'W', 'wh' => 'Wh', 'c' => '°C', 'pct' => '%', 'in' => '"'][$unit] ?? $unit;
+            if (in_array($label, ['length', 'width', 'height'], true) && preg_match('/^[\d.,]+$/', $cell) === 1) {
+                $values['size'][] = "{$label} {$cell}";
+                $unitOfSize = $unit;
+
+                continue;
+            }
+            $said[] = [$label, preg_match('/^[\d.,]+$/', $cell) === 1 ? trim("{$cell} {$unit} {$bound}") : $cell];
+        }
+        if (isset($values['size'])) {
+            $said[] = ['size', implode(' ', $values['size']).' '.($unitOfSize ?? 'mm')];
+        }
+
+        return $said;
+    }
+
+    /** @return list<string> */
+    private static function cells(string $line): array
+    {
+        $by = str_contains($line, "\t") ? "\t" : (str_contains($line, '|') ? '|' : "\0");
+
+        return explode($by, $line);
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/**
+ * Which words about a number with a unit tell what it says of a part of some role. The nearest cue decides; a cue whose meaning
+ * is "" tells that the number is of something else. The bias is added to the distance in signs.
+ */
+final class Cues
+{
+    /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)/';
+
+    public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|instead of|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
+
+    public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|free (?:cable|adapter)|accessor/';
+
+    /** @return list<array{string, string, float}> meaning, cue, bias */
+    public static function volts(string $role): array
+    {
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|burns? out|breaks? (?:at|above)|smoke/', -12.0];
+        $logic = ['logic level', '/\blogic\b(?! supply)|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins/', -4.0];
+
+        return match ($role) {
+            'cells' => [
+                $limit,
+                ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
+                ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
+                ['cut-off', '/cut.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|discharged? to|fully discharged|\bflat at/', -7.0],
+                ['full', '/charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|\bcharge\b|topped|max(?:imum)? voltage|charging voltage/', -6.0],
+                ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
+                ['charge input voltage', '/\binput\b|\bin\b:|charge (?:port|input|socket)|\brecharge/', 0.0],
+                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|\d ?mah|\d ?ah\b/', 4.0],
+            ],
+            'charger' => [
+                $limit,
+                ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
+                ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
+                ['cut-off', '/lets (?:\w+ )?go|cut.?off|over.?discharge|disconnect|under.?volt/', -6.0],
+                ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|final voltage/', -8.0],
+                ['output voltage', '/\bout(?:put|s)?\b|vout|gives|delivers|provides|boost(?:s|ed)? to|sag/', 0.0],
+                ['charge input voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
+            ],
+            'regulator' => [
+                $limit,
+                $logic,
+                ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above)/', -6.0],
+                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b/', -14.0],
+                ['cut-off', '/under.?voltage lock|uvlo|cut.?off|over.?discharge/', -4.0],
+                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|eats|source/', 0.0],
+                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\bto\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo|-> ?|>/', 0.0],
+            ],
+            'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
+            default => [
+                $limit,
+                ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage/', -10.0],
+                $logic,
+                ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
+                ['output voltage', '/\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
+                ['supply voltage', '/suppl\w*|power\w*|\binput\b|\bdc\b|\bvdd\b|\bvcc\b|voltage|\bruns?\b|\bfeed\w*|\bfed\b|\bvin\b|works?\b|operat\w*|wants|needs|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
+            ],
+        };
+    }
+
+    /** @return list<array{string, string, float}> */
+    public static function amps(string $role): array
+    {
+        $advised = ['', self::SUPPLY_ADVISED, -6.0];
+        $peak = ['peak draw', '/\bpeaks?\b|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
+        $own = '/quiescent|\bown (?:use|consumption)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+
+        return match ($role) {
+            'cells' => [
+                ['switch-off current', '/switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|sleeps? (?:below|under)|low.?current/', -10.0],
+                ['quiescent current', $own, -4.0],
+                ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
+                ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
+                ['charge input current', '/\binput\b|charge input|\bin\b:/', 4.0],
+                ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
+                ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|max(?:imum)? current|current|drain|delivers/', 0.0],
+            ],
+            'charger' => [
+                ['quiescent current', $own, -5.0],
+                ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
+                ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
+                ['charge current', '/(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|filling/', -4.0],
+                ['output current', '/\bout(?:put|s)?\b|load|delivers|gives|boost|rated/', 0.0],
+                ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
+            ],
+            'regulator' => [
+                ['standby draw', '/shut.?down|\bsleep|disabled|\ben low|when off|\bishdn\b/', -10.0],
+                ['quiescent current', $own, -5.0],
+                ['', '/over.?current|short.?circuit|trips?|gives up|from the (?:cell|battery|source)|input current|efficien/', -6.0],
+                ['output peak current', '/\bpeaks?\b|burst|surge|short(?:ly)?\b|moment/', -4.0],
+                ['output current', '/\bout(?:put|s)?\b|\biout\b|continuous|long.?time|max(?:imum)?|load|current|rated|gives|delivers|up to/', 0.0],
+            ],
+            'switch' => [
+                ['fuse rating', '/fuse|hold|trip/', -4.0],
+                ['switch rating', '/rat|\bdc\b|\bac\b|contact|current|carries|switch/', 0.0],
+            ],
+            default => [
+                $advised,
+                ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
+                ['light draw', '/led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
+                ['start-up draw', '/\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
+                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat|no signal/', -6.0],
+                $peak,
+                ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
+                ['draw', '/current|draws?\b|consum\w*|\bidl\w+|typ|game|play\w*|load|takes|\bmax|usb|eats|needs|uses|pulls|\bat rest|meter|measured|bright/', 0.0],
+            ],
+        };
+    }
+
+    /** @return list<array{string, string, float}> */
+    public static function watts(string $role): array
+    {
+        return match ($role) {
+            'sound' => [
+                ['', self::SUPPLY_ADVISED, -4.0],
+                ['amp watts', '/amp|channel|into|\bclass|output|\bper\b|power|stereo|mono|\bat\b|road/', 0.0],
+            ],
+            'cells', 'charger' => [
+                ['', '/no.?load|stand.?by|solar/', -5.0],
+                ['charge input power', '/\bin(?:put)?\b/', 2.0],
+                ['output power', '/\bout(?:put)?\b|total|max|power|up to/', 0.0],
+            ],
+            'regulator' => [['heat', '/heat|dissipat|gets rid|loss/', -5.0], ['output power', '/\bout|max|power|up to/', 0.0]],
+            'cooling' => [['draw power', '/fan|power|consum|draw/', 0.0], ['heat', '/heat|dissipat|tdp|carries|moves/', -3.0]],
+            default => [
+                ['', self::SUPPLY_ADVISED, -8.0],
+                ['', '/back.?light|light\b|\bled\b/', -4.0],
+                ['heat', '/heat|dissipat|\btdp\b/', -3.0],
+                ['standby power', '/stand.?by|sleep|\boff\b/', -5.0],
+                ['draw power', '/consum\w*|power|draws?|takes|idle|typ|max|uses|needs|load|low/', 0.0],
+            ],
+        };
+    }
+
+    /** @return list<array{string, string, float}> what a single length says */
+    public static function lengths(string $role): array
+    {
+        $lead = ['lead length', '/cable|\bleads?\b|wires?\b|\bcord\b|\bline\b|\btail\b|pigtail/', 0.0];
+
+        return [
+            ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|tabs?\b|glass alone|tolerance|bezel/', -3.0],
+            ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
+            ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
+            ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
+            ['height above face', '/above (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
+            ['wall', '/\bwalls?\b|sheets?\b|material thick/', -4.0],
+            ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
+            ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
+        ];
+    }
+}

@@ -1,0 +1,401 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** What the numbers with units in a clause say of a part, by the nearest cue. */
+final readonly class Numbers
+{
+    private const LOADS = ['board', 'display', 'sound', 'controls', 'cooling', 'storage', 'case', 'cable'];
+
+    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply) {}
+
+    /**
+     * @param  list<array{int, int}>  $taken  stretches that something else was read from, in bytes of the clause
+     * @return list<Find>
+     */
+    public function of(Clause $clause, array $taken): array
+    {
+        $all = $this->amounts->in($clause->text, $clause->start);
+        $isFree = static function (Amount $one) use ($taken, $clause): bool {
+            foreach ($taken as [$from, $to]) {
+                if ($one->start - $clause->start < $to && $one->end - $clause->start > $from) {
+                    return false;
+                }
+            }
+
+            return true;
+        };
+        $free = array_values(array_filter($all, $isFree));
+        if ($clause->says(Cues::OTHER_PART)) {
+            return [];
+        }
+        $found = [];
+        foreach ($free as $amount) {
+            $find = $this->read($clause, $amount, $free);
+            if ($find !== null) {
+                $found[] = $find;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function read(Clause $clause, Amount $amount, array $others): ?Find
+    {
+        $from = $amount->start - $clause->start;
+        $to = $amount->end - $clause->start;
+        $before = $clause->before($from);
+        $after = $clause->after($to);
+        // "IOUT = 10 mA", "(R = 1.2k)": a condition of a test, not a word about the part.
+        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && $clause->label !== '') {
+            return null;
+        }
+
+        return match ($amount->unit) {
+            'V' => $this->volts($clause, $amount, $others, $from, $to, $before, $after),
+            'mA' => $this->amps($clause, $amount, $others, $from, $to, $after),
+            'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
+            'C' => $this->multiple($clause, $amount, $others, $from, $to),
+            'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! $clause->isAbout('/rated capacity|output capacity|real output|\bat 5 ?v\b|@ ?5 ?v\b/')
+                ? Find::figure('capacity', $amount) : null,
+            'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
+            'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
+            'mm²' => $this->role === 'case' || $this->role === 'cooling' ? $this->vent($clause, $amount, $after) : null,
+            'g' => $this->mass($clause, $amount, $others, $from, $to),
+            '%' => $this->share($clause, $amount, $others, $from, $to),
+            'ohm' => $this->ohms($clause, $amount, $others, $from, $to),
+            'GB' => $this->bytes($clause, $amount, $others, $from, $to),
+            'Hz' => $this->role === 'display' && $amount->value() >= 24 && ! $clause->isAbout('/~|mains|\bac\b|pwm|polling|supports? up to|input modes?|\bup to \S+ ?@/')
+                ? Find::figure('refresh', $amount) : null,
+            '°C', '°' => $this->heat($clause, $amount, $others, $from, $to),
+            's' => $this->isNear($clause, '/shut.?down|power(?:s|ed)? (?:off|down)|\bhalts?\b|before you cut|led off|switch(?:es)? off cleanly|safe to (?:cut|unplug)|cut the power/', $from, $to, $others, 70.0)
+                && ! $this->isNear($clause, '/starts? in|boots? in|start.?up/', $from, $to, $others, 14.0) ? Find::figure('shutdown time', $amount) : null,
+            'K/W' => $this->role === 'cooling' ? Find::figure('temperature rise', $amount) : null,
+            'AWG' => Find::figure('wire gauge', $amount),
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<array{string, string, float}>  $cues
+     * @param  list<Amount>  $others
+     * @return array{string, float}|null the meaning of the nearest cue, and how far it is
+     */
+    private function nearest(Clause $clause, array $cues, int $from, int $to, array $others): ?array
+    {
+        $best = null;
+        foreach ($cues as [$meaning, $pattern, $bias]) {
+            $far = $clause->distance($pattern, $from, $to, $others);
+            if ($far !== null && ($best === null || $far + $bias < $best[1])) {
+                $best = [$meaning, $far + $bias];
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function isNear(Clause $clause, string $pattern, int $from, int $to, array $others, float $within = 60.0): bool
+    {
+        $far = $clause->distance($pattern, $from, $to, $others);
+
+        return $far !== null && $far <= $within;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function volts(Clause $clause, Amount $amount, array $others, int $from, int $to, string $before, string $after): ?Find
+    {
+        $value = $amount->value();
+        $isLoad = in_array($this->role, self::LOADS, true);
+        if ($value >= 90.0 || in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && $clause->isAbout('/\bac\b|~/') && ! $clause->isAbout('/dc/'))) {
+            return null;
+        }
+        $isAt = preg_match('/(?:\bat|@|\ball at|\bwhile at)\s*(?:about |approx\.? )?$/', $before) === 1
+            || ($isLoad && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others, 'mA'));
+        if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/', $clause->label.$clause->heading) === 1) && ! $this->hasUnit($others, 'ohm')) {
+            return Find::figure('draw taken at', $amount);
+        }
+        if ($this->role === 'sound' && ($this->hasUnit($others, 'ohm') || $this->hasUnit($others, 'W')) && ($isAt || preg_match('/[\/,(]\s*$/', $before) === 1)) {
+            return null;
+        }
+        if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
+            return $this->role === 'charger' || $this->role === 'cells' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
+        }
+        if ($isLoad && $this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0)) {
+            return Find::figure('weak supply voltage', $amount);
+        }
+
+        return $this->byCue($clause, $amount, $others, $from, $to);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function byCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        $best = $this->nearest($clause, Cues::volts($this->role), $from, $to, $others);
+        $isLoad = in_array($this->role, self::LOADS, true);
+        $meaning = $best[0] ?? null;
+        if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
+            $meaning = 'empty';
+        }
+        if ($this->role === 'charger' && $this->isMainsSupply && in_array($meaning, ['charge input voltage', 'full', null], true)) {
+            $meaning = 'output voltage';
+        }
+        if ($this->role === 'charger' && $meaning === null && $this->isCellVolts($amount)) {
+            $meaning = 'full';
+        }
+        if ($this->role === 'cells' && in_array($meaning, [null, 'nominal', 'full', 'empty'], true)) {
+            return $this->ofCells($amount, $meaning ?? (count($others) > 1 || strlen(trim($clause->text)) < 40 ? 'nominal' : ''));
+        }
+        if ($this->role === 'charger' && $meaning === 'full') {
+            return $this->ofCells($amount, 'full');
+        }
+        if ($meaning === 'cut-off') {
+            $meaning = 'cut-off voltage';
+        }
+        if ($meaning === null && $isLoad) {
+            $meaning = $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/') && count($others) === 1) ? 'supply voltage' : 'weak supply voltage';
+        }
+        if ($meaning === null && $this->role === 'regulator') {
+            $meaning = 'weak output voltage';
+        }
+        if ($meaning === 'absolute maximum') {
+            $amount = new Amount($amount->unit, null, null, $amount->most ?? $amount->usual ?? $amount->least, $amount->start, $amount->end);
+        }
+
+        return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);
+    }
+
+    private function isCellVolts(Amount $amount): bool
+    {
+        foreach ([3.6, 4.2, 3.65, 4.35, 8.4, 12.6, 14.6, 16.8, 7.3] as $full) {
+            if (abs($amount->value() - $full) < 0.011) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function ofCells(Amount $amount, string $meaning): ?Find
+    {
+        $value = $amount->value();
+
+        return match ($meaning) {
+            'full' => Find::figure($value <= 4.6 ? 'cell full voltage' : 'pack full voltage', $amount),
+            'empty' => Find::figure($value <= 3.4 ? 'cell empty voltage' : 'pack empty voltage', $amount),
+            'nominal' => Find::figure($value <= 3.95 ? 'cell nominal voltage' : 'pack nominal voltage', $amount),
+            default => null,
+        };
+    }
+
+    /** @param  list<Amount>  $others */
+    private function amps(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
+    {
+        if (in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && preg_match('/^\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
+            return null;
+        }
+        $isMains = $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/');
+        if ($this->role === 'charger' && ($isMains && ! $this->isNear($clause, '/\bout/', $from, $to, $others, 60.0))) {
+            return null;
+        }
+        $best = $this->nearest($clause, Cues::amps($this->role), $from, $to, $others);
+        $meaning = $best[0] ?? null;
+        if ($this->role === 'charger' && $this->isMainsSupply && ($meaning === null || $meaning === 'charge input current')) {
+            $meaning = 'output current';
+        }
+        if ($meaning === 'charge input current' && $this->role === 'charger' && $best[1] > 100.0) {
+            $meaning = null;
+        }
+        if ($meaning === null) {
+            $meaning = match (true) {
+                $this->role === 'regulator' => 'output current',
+                $this->role === 'switch' => 'switch rating',
+                in_array($this->role, self::LOADS, true) => $this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 ? 'draw' : null,
+                default => null,
+            };
+        }
+        if ($meaning === 'discharge limit' || ($meaning === 'charge limit' && $amount->isOne() && $amount->most === null && $this->isNear($clause, '/\bmax|biggest|largest|up to/', $from, $to, $others, 45.0)
+            && ! $this->isNear($clause, '/standard|recommend|suggest|usual|normal/', $from, $to, $others, 20.0))) {
+            $amount = new Amount($amount->unit, null, null, $amount->value(), $amount->start, $amount->end);
+        }
+        if ($meaning === 'output peak current' && $this->role !== 'regulator') {
+            $meaning = null;
+        }
+
+        return $meaning === null || $meaning === '' ? null : new Find($meaning, [...$amount->bounds(), 'state' => States::of($clause, $from, $to, $others)], $amount->start, $amount->end);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function multiple(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        if ($this->role !== 'cells') {
+            return null;
+        }
+        $best = $this->nearest($clause, [
+            ['', '/\bpeak|burst|pulse|for \d+ ?s\b|temp/', -4.0],
+            ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling/', 0.0],
+            ['discharge limit', '/dis-?charg\w*|continuous|load|drain/', -2.0],
+        ], $from, $to, $others);
+        $meaning = $best[0] ?? 'discharge limit';
+
+        return $meaning === '' ? null : new Find("{$meaning} in C", ['state' => States::of($clause, $from, $to, $others), ...$amount->bounds()], $amount->start, $amount->end);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function watts(Clause $clause, Amount $amount, array $others, int $from, int $to, string $before): ?Find
+    {
+        if ($this->role === 'sound' && ! $clause->isAbout(Cues::SUPPLY_ADVISED)) {
+            return $this->isNear($clause, '/heat|dissipat|stand.?by|\bidle\b/', $from, $to, $others, 20.0) ? null : new Find('sound watts', [...$amount->bounds(), 'ohm' => $this->ohmOf($clause, $amount, $others)], $amount->start, $amount->end);
+        }
+        if (in_array($this->role, ['case', 'storage', 'cable', 'switch', 'controls'], true) && ! $clause->isAbout('/consum|power|draw/')) {
+            return null;
+        }
+        $best = $this->nearest($clause, Cues::watts($this->role), $from, $to, $others);
+        $meaning = $best[0] ?? (in_array($this->role, self::LOADS, true) && $this->hasUnit($others, 'V') ? 'draw power' : '');
+        if ($meaning === 'heat' && $this->role === 'cooling' && $clause->isAbout('/up to|max|for (?:boards|chips)/')) {
+            return null;
+        }
+        if ($meaning === 'output power' && ($this->role === 'regulator' || preg_match('/k\W*$/', $before) === 1)) {
+            return null;
+        }
+        if (in_array($meaning, ['', 'standby power', 'charge input power'], true)) {
+            return null;
+        }
+
+        return new Find($meaning, [...$amount->bounds(), 'state' => States::of($clause, $from, $to, $others)], $amount->start, $amount->end);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function ohmOf(Clause $clause, Amount $watts, array $others): float
+    {
+        $best = null;
+        foreach ($others as $one) {
+            if ($one->unit === 'ohm' && $one->value() >= 2.0) {
+                $far = $one->start >= $watts->end ? $one->start - $watts->end : 40 + $watts->start - $one->end;
+                $best = $best === null || $far < $best[0] ? [$far, $one->usual ?? $one->most ?? $one->least ?? 0.0] : $best;
+            }
+        }
+        if ($best === null && preg_match('/^\W{0,4}(?:into|at|@|\/)?\s*(4|6|8|16|32)\b(?!\s*(?:v|w|mm))/', $clause->after($watts->end - $clause->start, 14), $found) === 1) {
+            return (float) $found[1];
+        }
+
+        return $best !== null && $best[0] < 40 ? $best[1] : 0.0;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function length(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
+    {
+        if (str_ends_with(rtrim(substr($clause->text, 0, $to)), '"') || preg_match('/^\s*-?\s*in(?:ch)?/', substr($clause->lower, $from + strlen((string) (int) $amount->value()), 6)) === 1
+            || preg_match('/inch/', substr($clause->lower, $from, $to - $from)) === 1) {
+            return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/', $from, $to, $others, 15.0)
+                ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
+        }
+        if ($clause->says(Cues::IN_BOX) && $this->role !== 'cable' && $this->isNear($clause, '/cable|lead/', $from, $to, $others, 20.0)) {
+            return null;
+        }
+        $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
+        $meaning = $best === null || $best[1] > 90.0 ? null : $best[0];
+        if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $clause->isAbout('/pitch|bend|radius|thick|wide|plug|diam/')) {
+            $meaning = 'lead length';
+        }
+        if ($meaning === 'lead length' && $amount->value() < 12.0) {
+            return null;
+        }
+        if ($meaning === 'travel' && ! in_array($this->role, ['controls', 'switch'], true)) {
+            return null;
+        }
+        if ($meaning === 'wall' && ! in_array($this->role, ['case'], true)) {
+            return null;
+        }
+        if ($meaning === 'ribbon pitch' && $amount->value() > 2.6) {
+            return null;
+        }
+
+        return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);
+    }
+
+    private function vent(Clause $clause, Amount $amount, string $after): ?Find
+    {
+        if (! $clause->isAbout('/vent|air|grill|slots?|openings?/')) {
+            return null;
+        }
+        $times = preg_match('/\b(two|three|four|six|\d+)\s+(?:\w+ )?(?:fields|grills|openings|slots|vents)/', $clause->lower, $found) === 1 && str_contains($after, 'each')
+            ? (['two' => 2, 'three' => 3, 'four' => 4, 'six' => 6][$found[1]] ?? (int) $found[1]) : 1;
+
+        return new Find('vent area', array_map(static fn (float $value): float => $value * $times, $amount->bounds()), $amount->start, $amount->end);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function mass(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|holds|rated for|screw|per metre|up to/';
+        if ($amount->value() < 0.2 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {
+            return null;
+        }
+        $isWeak = $this->isNear($clause, '/with (?:the )?(?:stand|cable|case|lens|battery|batteries|feet|cells?)|each|per cell/', $from, $to, $others, 16.0) && ! $this->isNear($clause, '/each|per cell/', $from, $to, $others, 16.0);
+
+        return Find::figure($isWeak ? 'weak mass' : 'mass', $amount);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function share(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        $isEfficiency = in_array($this->role, ['regulator', 'charger', 'sound', 'cells'], true)
+            && $this->isNear($clause, '/efficien\w*|\beff\b/', $from, $to, $others, 60.0) && ! $this->isNear($clause, '/thd|distortion|vat|tax|save|off\b/', $from, $to, $others, 8.0);
+        if (! $isEfficiency || $amount->value() > 1.0 || $amount->value() < 0.3) {
+            return null;
+        }
+
+        return $this->role === 'sound' ? null : Find::figure('efficiency', $amount);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function ohms(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        if ($this->role === 'cells') {
+            return $clause->isAbout('/resist|impedance|\bir\b|\bdcr\b|\bacr\b|\bri\b/')
+                ? new Find('internal resistance', array_map(static fn (float $ohm): float => round($ohm * 1000, 4), $amount->bounds()), $amount->start, $amount->end)
+                : null;
+        }
+        if ($this->role !== 'sound' || $amount->value() < 2.0 || $amount->value() > 64.0) {
+            return null;
+        }
+
+        return new Find('ohm', $amount->bounds(), $amount->start, $amount->end);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function bytes(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        $best = $this->nearest($clause, [
+            ['', '/\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
+            ['image size', '/unpack\w*|image|unzipped|extract\w*|installed|written/', -4.0],
+            ['storage capacity', '/\bflash\b|emmc|storage|\bssd\b|on.?board|built.?in|card|drive|\bsd\b|disk|capacity|stick/', 0.0],
+        ], $from, $to, $others);
+        if (preg_match('/^\s*(?:\/s|ps|bit)/', $clause->after($to, 6)) === 1) {
+            return null;
+        }
+        $meaning = $best[0] ?? ($this->role === 'storage' ? 'storage capacity' : '');
+
+        return $meaning === '' || ($meaning === 'storage capacity' && ! in_array($this->role, ['storage', 'board'], true)) ? null : Find::figure($meaning, $amount);
+    }
+
+    /** @param  list<Amount>  $others */
+    private function heat(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
+    {
+        $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|under.?clock\w*|over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
+        $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
+
+        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 60.0) && ! $this->isNear($clause, $not, $from, $to, $others, 40.0)
+            ? Find::figure('temperature limit', $amount) : null;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function hasUnit(array $others, string $unit): bool
+    {
+        return array_filter($others, static fn (Amount $one): bool => $one->unit === $unit) !== [];
+    }
+}

@@ -1,0 +1,300 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** What a text says in words: chemistry, series, protection, touch, conversion, material, and counts of buttons and channels. */
+final readonly class Phrases
+{
+    private const COUNT = '(\d{1,2}|one|two|three|four|five|six|eight|ten|twelve|a|an|single)';
+
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'an' => 1, 'single' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12];
+
+    public function __construct(private string $role) {}
+
+    /** @return list<Find> */
+    public function of(Clause $clause): array
+    {
+        if ($clause->says(Cues::OTHER_PART)) {
+            return [];
+        }
+        $found = match ($this->role) {
+            'board' => [...$this->words($clause, self::radios()), ...$this->words($clause, self::card())],
+            'display' => $this->words($clause, self::display()),
+            'cells' => [...$this->words($clause, self::cells()), ...$this->rows($clause)],
+            'charger' => [...$this->words($clause, self::charger()), ...$this->rows($clause)],
+            'regulator' => $this->words($clause, self::regulator()),
+            'controls' => [...$this->words($clause, self::controls()), ...$this->words($clause, self::radios()), ...$this->buttons($clause)],
+            'sound' => [...$this->channels($clause), ...$this->words($clause, ['enable pin' => ['yes' => '\bsd pin|shutdown pin|enable pin|mute pin']])],
+            'case' => $this->words($clause, self::case()),
+            'storage' => $this->words($clause, self::card()),
+            'cooling' => $this->words($clause, self::cooling()),
+            'switch' => $this->words($clause, ['switch kind' => [
+                'slide' => 'slid(?:e|ing)', 'rocker' => 'rocker', 'toggle' => 'toggle', 'soft' => 'soft.?(?:switch|power|latch)|latching (?:board|circuit)', 'push' => 'push',
+            ]]),
+            'cable' => $this->words($clause, ['lead carries' => [
+                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'power only|charge only|charging only|no data', 'i2s' => '\bi2s\b', 'dsi' => '\bdsi\b', 'speaker' => 'speaker',
+            ], 'ribbon sides' => ['same' => 'same side|type a\b', 'opposite' => 'opposite (?:side|contacts)|reverse|type b\b']]),
+            default => [],
+        };
+
+        return [...$found, ...$this->threads($clause)];
+    }
+
+    /**
+     * @param  array<string, array<string, string>>  $words  what => is => pattern; of each, the first that is said
+     * @return list<Find>
+     */
+    private function words(Clause $clause, array $words): array
+    {
+        $found = [];
+        foreach ($words as $what => $choices) {
+            foreach ($choices as $is => $pattern) {
+                if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+                    $from = $match[0][1];
+                    if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never)\s+(?:an? |any |built.in )?$/', $clause->before($from, 20)) === 1) {
+                        continue;
+                    }
+                    $found[] = new Find($what, ['is' => $is], $clause->start + $from, $clause->start + $from + strlen($match[0][0]));
+                    if (! in_array($what, ['radio', 'charge chemistry', 'speaks', 'lead carries'], true)) {
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function radios(): array
+    {
+        return ['radio' => ['wifi' => '\bwi-?fi\b|\bwlan\b', 'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz (?:dongle|receiver|wireless)']];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function card(): array
+    {
+        return ['card kind' => [
+            'soldered' => 'emmc|flash on board|on.?board (?:flash|storage)|soldered (?:flash|storage)', 'microsd' => 'micro ?-?sd', 'm2-slot' => '\bnvme\b|\bm\.2\b', 'sd' => '\bsd ?card|\bsd slot',
+        ]];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function display(): array
+    {
+        return [
+            'touch' => ['no' => '\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
+            'dimming' => [
+                'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
+                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|brightness keys',
+                'none' => 'no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function chemistry(string $what): array
+    {
+        return [$what => [
+            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer lithium|poly.?lithium|li-?polymer|\blip\b',
+            'Li-ion' => 'li-?ion|lithium.?ion|\b(?:18650|21700|14500|16340|26650)s?\b(?! size)', 'NiMH' => 'ni-?mh|nickel.?metal', 'alkaline' => 'alkaline',
+        ]];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function cells(): array
+    {
+        return [
+            ...self::chemistry('chemistry'),
+            'protection' => [
+                'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|protection\W{1,3}(?:none|no\b)',
+                'built-in' => '\bbms\b|\bpcm\b|protection (?:board|circuit|pcb|plate)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
+            ],
+            'sealed bank' => ['yes' => 'power ?bank'],
+            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|remove to charge|charge outside'],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function charger(): array
+    {
+        return [
+            ...self::chemistry('charge chemistry'),
+            'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|plug-in (?:power )?supply', 'sun' => '\bsolar'],
+            'power path' => [
+                'no' => 'no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|output (?:is )?off while charging|cuts? the output while',
+                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|output stays on|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
+            ],
+            'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching', 'linear' => '\blinear\b'],
+            'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
+            'protection' => [],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function regulator(): array
+    {
+        return [
+            'conversion' => [
+                'buck-boost' => 'buck.?\/?.?boost|step.?(?:up.?(?:and|\/).?(?:step.?)?down|down.?(?:and|\/).?up)|up.?(?:and|or|\/).?down|sepic',
+                'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
+                'linear' => '\bldo\b|\blinear\b|low.?drop',
+            ],
+            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => 'enable (?:pin|input|pad)|\ben (?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function controls(): array
+    {
+        return [
+            'speaks' => [
+                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz', 'membrane' => 'membrane|carbon pads|rubber (?:pads|mat)|conductive rubber',
+                'usb' => '\busb\b(?! (?:charging|to charge))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|common ground|analog(?:ue)? out|gpio',
+            ],
+            'pad mode' => [
+                'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
+                'pad' => '(?:as|is|like) an? (?:\w+ )?(?:game ?pad|joy ?pad|controller|pad\b|joystick)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
+                'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|common ground|switch contacts|plain switches',
+            ],
+            'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?', 'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function case(): array
+    {
+        return [
+            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b', 'metal' => 'alumin\w+|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard', 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
+            'process' => [
+                'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)', 'printed powder' => '\bsls\b|\bmjf\b|powder', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|body|case)|(?:petg|pla|asa) print|printed',
+                'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|bent (?:sheet|alu)|sheet metal', 'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
+            ],
+            'cuttable' => [
+                'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
+                'yes' => '(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function cooling(): array
+    {
+        return [
+            'fan' => ['no' => 'no fan|without (?:a )?fan|passive|heat ?sinks?|heat spreader', 'yes' => '\bfan\b|blower|\brpm\b'],
+            'material' => ['metal' => 'alumin\w+|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
+        ];
+    }
+
+    /** @return list<Find> series and parallel */
+    private function rows(Clause $clause): array
+    {
+        $found = [];
+        $prefix = $this->role === 'charger' ? 'charge cells' : 'series';
+        $place = static fn (array $match): array => [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
+        if (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?![\w])(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find($prefix, ['usual' => (int) $match[1][0]], $from, $to);
+            if (isset($match[2]) && $this->role === 'cells') {
+                $found[] = new Find('parallel', ['usual' => (int) $match[2][0]], $from, $to);
+            }
+        } elseif (preg_match('/(?<![\w.])(\d)\s?s\s?(?:-|to)\s?(\d)\s?s\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && $this->role === 'charger') {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?cells?\b(?! is| low| when)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find($prefix, ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) cells? in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find('series', ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
+        }
+        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|cycles)\b(?: on it| so far| used| done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+            && preg_match('/so far|on it|used|\bhas (?:been|seen)|been through|counter/', $clause->lower) === 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find('cycles so far', ['usual' => (int) $match[1][0]], $from, $to);
+        }
+
+        return $found;
+    }
+
+    /** @return list<Find> */
+    private function buttons(Clause $clause): array
+    {
+        $found = [];
+        $count = self::COUNT;
+        $text = $clause->lower;
+        $add = function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
+            $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
+        };
+        $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:eight|8|four|4).way (?:lever|joystick|stick|switch))/", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
+            $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, $number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
+        }
+        $total = 0;
+        $first = null;
+        if (preg_match_all("/\b{$count} (?:(?:face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|big|small) )*(?:push ?)?buttons?\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+            foreach ($all as $match) {
+                if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/', $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {
+                    continue;
+                }
+                $total += $number($match[1][0]);
+                $first ??= $match[0];
+            }
+        }
+        $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);
+        $letters = preg_match_all('/(?<=[ ,(])[abxylr](?=[ ,)]|$)/', $text, $letter);
+        if ($first !== null && preg_match('/\d buttons? ?\(/', $text) === 1) {
+            $add('buttons', $total, $first[0], $first[1]);
+        } elseif ($first !== null) {
+            $add('buttons', $total + (preg_match('/buttons?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
+        } elseif ($letters >= 2) {
+            preg_match('/(?<=[ ,(])[abxylr](?=[ ,)])/', $text, $match, PREG_OFFSET_CAPTURE);
+            $add('buttons', $letters + $hasNamed, $match[0][0] ?? '', $match[0][1] ?? 0);
+        }
+        if (preg_match("/(?:\b{$count} )?(?:analog(?:ue)? |thumb |slide |hall )*(?:thumb ?)?(?<!joy)(?:sticks?|thumbsticks?|joysticks?)\b(?!-on)/", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
+            && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1 && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
+            $add('sticks', ($match[1][0] ?? null) === null ? 1 : $number((string) $match[1][0]), (string) $match[0][0], (int) $match[0][1]);
+        }
+        if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $add('triggers', $number($match[1][0]), $match[0][0], $match[0][1]);
+        }
+        if (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $add('knobs', $number($match[1][0]), $match[0][0], $match[0][1]);
+        }
+        if (preg_match("/\b{$count} players?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $add('players', $number($match[1][0]), $match[0][0], $match[0][1]);
+        }
+
+        return $found;
+    }
+
+    /** @return list<Find> channels of an amplifier; a loudspeaker has none */
+    private function channels(Clause $clause): array
+    {
+        $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w', '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
+        foreach ($patterns as $channels => $pattern) {
+            if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
+                return [new Find('amp channels', ['usual' => (int) $channels], $clause->start + $match[0][1], $clause->start + $match[0][1] + strlen($match[0][0]))];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<Find> */
+    private function threads(Clause $clause): array
+    {
+        if (! in_array($this->role, ['board', 'display', 'case', 'regulator', 'charger', 'sound'], true)
+            || preg_match('/(?<![\w.])m(1[.,]6|2[.,]5|2|3|4)\b(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
+            || preg_match('/^\s*(?:slot|key|ssd|socket)/', $clause->after($match[0][1] + strlen($match[0][0]), 8)) === 1) {
+            return [];
+        }
+        if (! $clause->isAbout('/hole|screw|mount|thread|fasten|insert|take|bolt|spacer|post|\d/')) {
+            return [];
+        }
+
+        return [new Find('thread', ['is' => 'M'.str_replace(',', '.', $match[1][0])], $clause->start + $match[0][1], $clause->start + $match[0][1] + strlen($match[0][0]))];
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** What a packet costs, and how many pieces are in it. */
+final readonly class Prices
+{
+    private const CURRENCIES = [
+        'EUR' => '€|eur|euros?', 'USD' => 'us ?\$|\$|usd|dollars?|bucks', 'GBP' => '£|gbp|pounds?|quid', 'CHF' => 'chf|franken', 'PLN' => 'pln|zł|zl',
+        'SEK' => 'sek|kr(?= ?\(sek\))|kr', 'NOK' => 'nok', 'DKK' => 'dkk', 'CZK' => 'czk|kč', 'JPY' => '¥|jpy|yen', 'HUF' => 'huf|ft(?= )',
+    ];
+
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
+
+    /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
+    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)|paid/';
+
+    public function __construct(private Amounts $amounts) {}
+
+    /**
+     * @param  list<Clause>  $clauses
+     * @return array{list<Find>, array<int, list<array{int, int}>>} finds, and by clause the stretches that hold money
+     */
+    public function of(array $clauses): array
+    {
+        $found = $taken = [];
+        foreach ($clauses as $index => $clause) {
+            foreach ($this->sums($clause) as [$amount, $currency, $from, $to]) {
+                $taken[$index][] = [$from, $to];
+                if ($this->isThePrice($clause, $from, $to)) {
+                    $found[] = [$clause, $amount, $currency, $from, $to];
+                }
+            }
+        }
+        $packet = $this->packet($clauses);
+        $finds = [];
+        foreach ($found as [$clause, $amount, $currency, $from, $to]) {
+            $own = $this->packetBeside($clause, $from, $to);
+            $pieces = $own ?? $packet;
+            $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from, $clause->start + $to);
+            // One price a size of packet: the first one that is said.
+            $finds[$pieces] ??= $find;
+        }
+        if ($finds === [] && $packet > 1) {
+            return [[], $taken];
+        }
+        if (count($finds) > 1 && isset($finds[$packet]) && $packet > 1) {
+            $finds = [$finds[$packet]];
+        }
+
+        return [array_values($finds), $taken];
+    }
+
+    /** @return list<array{float, string, int, int}> amount, currency, from, to */
+    private function sums(Clause $clause): array
+    {
+        $sums = [];
+        $number = Amounts::NUMBER;
+        foreach (self::CURRENCIES as $currency => $signs) {
+            $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:{$signs})(?![a-z])@iu";
+            if (preg_match_all($pattern, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
+                foreach ($all as $match) {
+                    $from = $match[0][1];
+                    $text = (string) ($match['a'][0] ?? $match['b'][0]);
+                    foreach ($sums as $known) {
+                        if ($from < $known[3] && $from + strlen((string) $match[0][0]) > $known[2]) {
+                            continue 2;
+                        }
+                    }
+                    $sums[] = [$this->money($text), $currency, $from, $from + strlen((string) $match[0][0])];
+                }
+            }
+        }
+        usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
+        // "15 eur, 2 for 25": the second sum is in the same money.
+        if ($sums !== [] && preg_match("/\b(\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $from = $match[0][1];
+            $isNew = array_filter($sums, static fn (array $sum): bool => $sum[2] < $from + strlen($match[0][0]) && $sum[3] > $from) === [];
+            if ($isNew) {
+                $sums[] = [$this->money($match[2][0]), $sums[0][1], $from, $from + strlen($match[0][0])];
+            }
+        }
+
+        return $sums;
+    }
+
+    private function money(string $text): float
+    {
+        // Cents are two figures behind a point or a comma; anything else parts thousands.
+        if (preg_match('/^(.*?)[.,](\d{2})$/', str_replace([' ', "'"], '', $text), $found) === 1) {
+            return (float) (preg_replace('/\D/', '', $found[1]).'.'.$found[2]);
+        }
+
+        return preg_match('/^\d+[.,]\d$/', $text) === 1 ? (float) str_replace(',', '.', $text) : (float) preg_replace('/\D/', '', $text);
+    }
+
+    private function isThePrice(Clause $clause, int $from, int $to): bool
+    {
+        $before = $clause->before($from, 28);
+        $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
+        $near = substr($before, $cut);
+        $after = $clause->after($to, 16);
+        $isForMore = preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1 || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
+            || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/', $near) === 1;
+        $isOther = preg_match('/\b(?:spare|new|second|another|matching|the (?:touch|larger|big)\w*)\s+\w+(?:s)? (?:costs?|for|is|are)\W*$/', $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
+
+        return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1 && preg_match('/^\s*(?:off\b|more\b|extra|shipping|post(?:age)?\b|p&p|discount|less\b|voucher)/', $after) !== 1
+            && ! $clause->isAbout(Cues::OTHER_PART);
+    }
+
+    private function packetBeside(Clause $clause, int $from, int $to): ?int
+    {
+        $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty';
+        $near = substr($clause->lower, max(0, $from - 30), min(30, $from)).' # '.$clause->after($to, 24);
+        $match = match (true) {
+            preg_match("/({$words}) for\W*(?:us ?)?\W*# /", $near, $found) === 1 => $found[1],
+            preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
+            preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
+            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
+            preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
+            preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
+            default => null,
+        };
+
+        return $match === null ? null : self::count($match);
+    }
+
+    /**
+     * Pieces in a packet as the whole text has it.
+     *
+     * @param  list<Clause>  $clauses
+     */
+    private function packet(array $clauses): int
+    {
+        $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty|a dozen';
+        foreach ($clauses as $clause) {
+            $text = $clause->label.' '.$clause->lower;
+            if (preg_match('/carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/', $text) === 1) {
+                continue;
+            }
+            if (preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text, $found) === 1
+                || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
+                || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b/", $text, $found) === 1
+                || preg_match("/({$words}) (?:pieces |of them |)?(?:\w+ ){0,4}(?:per|to the|in a|in the|a) (?:bag|pack|packet|box|set)\b/", $text, $found) === 1) {
+                return self::count($found[1]);
+            }
+            if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b|price (?:per|for the) pair|pair of)/', $text) === 1) {
+                return 2;
+            }
+        }
+
+        return 1;
+    }
+
+    private static function count(string $word): int
+    {
+        return max(1, (int) (self::NUMBERS[str_replace('a ', '', $word)] ?? $word));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+use PocketPlot\Part\Role;
+
+/**
+ * Reads a pasted text: a listing, a table of a datasheet, a post, somebody's notes. What the numbers mean, the role of the part
+ * decides. Nothing is guessed: what no word in the text explains is left out.
+ */
+final readonly class Reader
+{
+    /** Signs that are read; what comes after belongs to no part. */
+    public const MOST_SIGNS = 100_000;
+
+    /** @return list<Find> */
+    public static function read(string $text, Role $role): array
+    {
+        $plain = Plain::of(mb_substr($text, 0, self::MOST_SIGNS, 'UTF-8'));
+        $amounts = new Amounts(Amounts::hasCommas($plain->text));
+        $clauses = Clauses::of($plain);
+        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/', $plain->lower) === 1;
+        [$finds, $money] = (new Prices($amounts))->of($clauses);
+        $boxes = new Boxes($role->value, $amounts);
+        $numbers = new Numbers($role->value, $amounts, $isMains);
+        $sockets = new Sockets($role->value, $isMains);
+        $phrases = new Phrases($role->value);
+        foreach ($clauses as $index => $clause) {
+            if ($clause->says('/\bfits (?:handhelds|consoles)|\bwarranty|guarantee|sold out/')) {
+                // Words of the shop; sizes may still stand beside them.
+                $clause = new Clause((string) preg_replace_callback('/\d+ ?(?:months?|years?|days?)/', static fn (array $m): string => str_repeat(' ', strlen($m[0])), $clause->text), $clause->start, $clause->label, $clause->heading, $clause->row, $clause->line);
+            }
+            [$sizes, $taken] = $boxes->of($clause);
+            $named = $sockets->of($clause);
+            $taken = [...$taken, ...($money[$index] ?? []), ...array_map(
+                static fn (Find $find): array => [$find->start - $clause->start, $find->end - $clause->start],
+                array_values(array_filter($named, static fn (Find $find): bool => preg_match('/^(barrel|jack|jst)/', (string) ($find->says['connector'] ?? '')) === 1)),
+            )];
+            $of = [...$sizes, ...$named, ...$phrases->of($clause), ...$numbers->of($clause, $taken)];
+            $finds = [...$finds, ...($clause->row === null ? $of : array_map(
+                static fn (Find $find): Find => new Find($find->what, $find->says, $clause->row[0], $clause->row[1], $find->isUnsure), $of,
+            ))];
+        }
+
+        return array_map(
+            static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),
+            (new Gathering($role->value))->of($finds),
+        );
+    }
+}

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** Which sockets, plugs and leads a text names, how many, and which way they go in a part of this role. */
+final readonly class Sockets
+{
+    /** What each connector is called, the special before the plain. */
+    private const NAMES = [
+        'hdmi-micro' => 'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
+        'hdmi-mini' => 'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
+        'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
+        'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
+        'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
+        'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
+        'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
+        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?ports?(?= ?\(\d x a\))?|usb host',
+        'other:vga' => '\bvga\b',
+        'other:dp' => 'display ?port',
+        'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
+        'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?|dc (?:jack|plug|socket|barrel)|hollow plug',
+        'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
+        'barrel-3.5' => '3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
+        'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
+        'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
+        'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot',
+        'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
+        'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
+        'network-8' => 'ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
+        'xt30' => '\bxt-?30\b',
+        'other:blade' => 'blade (?:tabs?|terminals?)|faston',
+        'terminal' => 'screw[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
+        'cell-holder' => 'cell holders?|battery holders?',
+        'pads' => 'solder(?:ing)? pads?|pads only|weld holes?|pads for (?:in|out|wires)|bare pads',
+    ];
+
+    private const JST = ['ph' => '2.0', 'xh' => '2.5', 'sh' => '1.0', 'gh' => '1.25', 'zh' => '1.5'];
+
+    private const COUNTS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'dual' => 2, 'twin' => 2, 'pair of' => 2];
+
+    public function __construct(private string $role, private bool $isMainsSupply) {}
+
+    /** @return list<Find> */
+    public function of(Clause $clause): array
+    {
+        if (in_array($this->role, ['case', 'switch', 'storage'], true) || $clause->says(Cues::OTHER_PART)) {
+            return [];
+        }
+        $found = [];
+        $free = $clause->lower;
+        foreach (self::NAMES as $connector => $pattern) {
+            if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
+                continue;
+            }
+            foreach ($all[0] as [$name, $at]) {
+                $free = substr_replace($free, str_repeat("\x01", strlen($name)), $at, strlen($name));
+                if (trim($name) !== '' && ! $this->isAside($clause, $at, $at + strlen($name), $connector)) {
+                    $found = [...$found, ...$this->sockets($clause, $connector, $at, $at + strlen($name))];
+                }
+            }
+        }
+
+        return [...$found, ...$this->jst($clause), ...$this->ribbons($clause), ...$this->headers($clause), ...$this->wires($clause)];
+    }
+
+    /** Of a lead in the box, an instrument, another plug that fits. */
+    private function isAside(Clause $clause, int $from, int $to, string $connector): bool
+    {
+        $after = $clause->after($to, 18);
+        $before = $clause->before($from, 30);
+        if ($this->role !== 'cable' && (preg_match('/^\s*(?:cable|lead|meter|tester|stick|hub|charger|adapt[eo]r|brick|power supply)\b/', $after) === 1)) {
+            return true;
+        }
+        if (preg_match('/\b(?:no|without|not?|lacks?|instead of|never)\s+(?:an? |any )?$/', $before) === 1 || preg_match('/^\s*(?:not (?:included|fitted|present)|missing|: ?no\b)/', $after) === 1) {
+            return true;
+        }
+        if ($connector === 'microsd' && preg_match('/\bno\b|^\s*card (?:not|included)/', substr($before, -4).$after) === 1) {
+            return true;
+        }
+
+        return $this->role !== 'cable' && $clause->isAbout('/in the box|package includes|adapter tips|accessor/') && $connector !== 'barrel-5.5';
+    }
+
+    /** @return list<Find> */
+    private function sockets(Clause $clause, string $connector, int $from, int $to): array
+    {
+        $count = $this->count($clause, $from, $to);
+        if ($this->role === 'cable') {
+            return [$this->find('lead end', ['connector' => $connector], $clause, $from, $to)];
+        }
+        $near = $clause->label.' '.substr($clause->lower, max(0, $from - 26), min(26, $from)).' '.$clause->after($to, 34);
+        $ways = $this->ways($clause, $connector, $near);
+        $finds = [];
+        foreach ($ways as [$direction, $carries]) {
+            $finds[] = $this->find('socket', array_filter([
+                'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '',
+            ], static fn (int|string $value): bool => $value !== ''), $clause, $from, $to);
+        }
+
+        return $finds;
+    }
+
+    /** @return list<array{string, string}> direction and what goes over it */
+    private function ways(Clause $clause, string $connector, string $near): array
+    {
+        $isUsb = str_starts_with($connector, 'usb');
+        $isBarrel = str_starts_with($connector, 'barrel');
+        $saysPower = preg_match('/power|suppl|feed|charg|\bdc\b|\d ?v\b|runs (?:off|from)|\bfed\b|consum/', $near) === 1;
+        $saysData = preg_match('/\bdata\b|\botg\b|\bhost\b|keyboard|joystick|controllers?\b|peripher/', $near) === 1;
+        if ($isBarrel) {
+            return [[in_array($this->role, ['charger', 'cells'], true) && ($this->isMainsSupply || $this->role === 'cells') && preg_match('/\bin(?:put)?\b/', $near) !== 1 ? 'out' : 'in', 'power']];
+        }
+
+        return match ($this->role) {
+            'board' => match (true) {
+                str_starts_with($connector, 'hdmi') => [['out', 'hdmi']],
+                $isUsb && $connector === 'usb-a' => [['out', 'usb']],
+                $isUsb => [[$saysData && ! preg_match('/\(?power\)?/', substr($near, 0, 60)) ? 'out' : ($saysPower || ! $saysData ? 'in' : 'out'), $saysData && ! $saysPower ? 'usb' : 'power']],
+                in_array($connector, ['microsd', 'sd', 'm2-slot'], true) => [['', 'storage']],
+                $connector === 'rca' => [['out', 'composite']],
+                $connector === 'jack-3.5' => [['out', '']],
+                $connector === 'terminal' => [['in', 'power']],
+                default => [['', '']],
+            },
+            'display' => match (true) {
+                str_starts_with($connector, 'hdmi') => [['in', 'hdmi']],
+                $connector === 'usb-a' => [],
+                $isUsb => [['in', preg_match('/touch/', $near) === 1 && ! $saysPower ? 'usb' : 'power']],
+                $connector === 'rca' => [['in', 'composite']],
+                $connector === 'jack-3.5' => [['out', '']],
+                $connector === 'microsd', $connector === 'sd', $connector === 'network-8' => [],
+                default => [['in', $connector === 'terminal' ? 'power' : '']],
+            },
+            'cells' => match (true) {
+                $isUsb => [[preg_match('/in ?(?:and|\/|&|\+) ?out|both|bidirectional|two.?way/', $near) === 1 ? 'both' : ($connector === 'usb-a' || ($clause->isAbout('/\bout/') && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1) ? 'out' : 'in'), 'power']],
+                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
+                default => [['out', 'power']],
+            },
+            'charger' => match (true) {
+                $isUsb => [[$this->isMainsSupply || ($connector === 'usb-a' && preg_match('/\bin\b|input|plug/', $near) !== 1) || (preg_match('/\bout(?:put)?\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1) ? 'out' : 'in', 'power']],
+                $connector === 'pads', $connector === 'terminal' => [],
+                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
+                default => [['out', 'power']],
+            },
+            'regulator' => match (true) {
+                $isUsb => [[$connector === 'usb-a' || (preg_match('/\bout(?:put)?\b|\bto\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1) ? 'out' : 'in', 'power']],
+                $connector === 'pads', $connector === 'terminal' => preg_match('/\bin(?:put)?\b(?! (?:and|\/))/', $near) === 1 && preg_match('/\bout/', $near) !== 1 ? [['in', 'power']] : [['in', 'power'], ['out', 'power']],
+                default => [],
+            },
+            'controls' => match (true) {
+                $isUsb => [['in', preg_match('/charg|power only/', $near) === 1 ? 'power' : 'usb']],
+                default => [],
+            },
+            'sound' => match (true) {
+                $connector === 'jack-3.5', $connector === 'jack-2.5', $connector === 'rca' => [['in', '']],
+                $connector === 'terminal' => [['out', 'speaker']],
+                $connector === 'pads' => [['in', '']],
+                $isUsb => [['in', preg_match('/usb (?:audio|sound)|sound card/', $near) === 1 ? 'usb-audio' : 'power']],
+                default => [],
+            },
+            'cooling' => $isUsb ? [['in', 'power']] : [],
+            default => [],
+        };
+    }
+
+    private function count(Clause $clause, int $from, int $to): int
+    {
+        $before = $clause->before($from, 26);
+        $after = $clause->after($to, 12);
+        $inside = substr($clause->lower, $from, $to - $from);
+
+        return match (true) {
+            preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?x ?([2-9])\b/', $after, $found) === 1 => (int) $found[1],
+            preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
+            preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
+            preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
+            preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:full[- ]size |normal |standard )?$/', $before, $found) === 1 => self::COUNTS[$found[1]],
+            default => 1,
+        };
+    }
+
+    /** @return list<Find> */
+    private function jst(Clause $clause): array
+    {
+        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector )?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1 && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
+            return [];
+        }
+        $pitch = isset($found[2][0]) && $found[2][0] !== '' ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
+        if (! in_array($pitch, ['1.0', '1.25', '2.0', '2.5'], true)) {
+            return [];
+        }
+        [$from, $to] = [$found[0][1], $found[0][1] + strlen($found[0][0])];
+        $way = match ($this->role) {
+            'cells' => ['direction' => 'out', 'carries' => 'power'],
+            'sound' => $clause->isAbout('/speaker|cone|driver|ohm|wires?/') ? ['direction' => 'in', 'carries' => 'speaker'] : ['direction' => 'in', 'carries' => 'power'],
+            'cooling' => ['direction' => 'in', 'carries' => 'power'],
+            'charger' => preg_match('/batt|cell|pack/', $clause->lower) === 1 ? ['direction' => 'out', 'carries' => 'power'] : [],
+            'cable' => [],
+            default => ['direction' => 'in', 'carries' => $this->role === 'controls' ? 'usb' : 'power'],
+        };
+
+        return [$this->find($this->role === 'cable' ? 'lead end' : 'socket', ['connector' => "jst-{$pitch}", ...$way], $clause, $from, $to)];
+    }
+
+    /** @return list<Find> */
+    private function ribbons(Clause $clause): array
+    {
+        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,22}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b/';
+        if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
+            return [];
+        }
+        $contacts = (int) ($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? $found[4][0] ?? 0);
+        if ($contacts < 4 || $contacts > 60) {
+            return [];
+        }
+        [$from, $to] = [(int) $found[0][1], (int) $found[0][1] + strlen((string) $found[0][0])];
+        $carries = match (true) {
+            $clause->isAbout('/\bdsi\b|mipi/') => 'dsi',
+            $clause->isAbout('/\bspi\b/') => 'spi-panel',
+            $clause->isAbout('/\bedp\b/') => 'edp',
+            $clause->isAbout('/\brgb\b|parallel/') => 'parallel-rgb',
+            default => '',
+        };
+        $finds = [$this->find('ribbon contacts', ['usual' => $contacts], $clause, $from, $to)];
+        if ($this->role === 'display' || $this->role === 'board') {
+            $finds[] = $this->find('socket', array_filter([
+                'connector' => "ribbon-{$contacts}", 'direction' => $this->role === 'display' ? 'in' : 'out', 'carries' => $carries,
+            ], static fn (string $value): bool => $value !== ''), $clause, $from, $to);
+        } elseif ($this->role === 'controls') {
+            $finds[] = $this->find('socket', ['connector' => "ribbon-{$contacts}"], $clause, $from, $to);
+        }
+
+        return $finds;
+    }
+
+    /** @return list<Find> */
+    private function headers(Clause $clause): array
+    {
+        if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|(\d{2})[- ]pin gpio/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
+            return [];
+        }
+
+        return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? '')], $clause, (int) $found[0][1], (int) $found[0][1] + strlen((string) $found[0][0]))];
+    }
+
+    /** @return list<Find> */
+    private function wires(Clause $clause): array
+    {
+        if ($this->role === 'cells' && ($clause->says('/\bno plug\b|bare wires?|open (?:ends|wires)|without (?:a )?plug|flying leads/'))) {
+            return [$this->find('socket', ['connector' => 'wires', 'direction' => 'out', 'carries' => 'power'], $clause, 0, strlen(rtrim($clause->text)))];
+        }
+        if ($this->role === 'controls' && preg_match('/\b(\d{1,2}) wires\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) === 1) {
+            return [$this->find('socket', ['connector' => 'wires', 'count' => (int) $found[1][0]], $clause, $found[0][1], $found[0][1] + strlen($found[0][0]))];
+        }
+
+        return [];
+    }
+
+    /** @param  array<string, float|int|string>  $says */
+    private function find(string $what, array $says, Clause $clause, int $from, int $to): Find
+    {
+        return new Find($what, $says, $clause->start + $from, $clause->start + $to);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** In which state a draw was taken, by the nearest word about it. */
+final class States
+{
+    private const WORDS = [
+        'idle' => '/\bidl\w+|at rest|\bquiet\b|silen\w+|\bblack\b|\bdesktop\b|\bmenu\b|\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|standing still|resting|lightest/',
+        'heavy' => '/heavy|\bfull\w*|bright\w*|all \d? ?cores|stress|under load|full load|worst|\bloud|flat out|all the way up|white 100|wifi on|neighbours|\bmax\w*\b|at most|at the most|hardest|busy/',
+        'usual' => '/\btyp\w*|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|average|ordinary|standard|recommend\w*|suggest\w*/',
+    ];
+
+    /** @param  list<Amount>  $others */
+    public static function of(Clause $clause, int $from, int $to, array $others): string
+    {
+        $best = null;
+        foreach (self::WORDS as $state => $pattern) {
+            $far = $clause->distance($pattern, $from, $to, $others);
+            if ($far !== null && $far < 58.0 && ($best === null || $far < $best[1])) {
+                $best = [$state, $far];
+            }
+        }
+
+        return $best[0] ?? '';
+    }
+}
