@@ -31,14 +31,14 @@ final readonly class Amounts
     ];
 
     private const AFTER = [
-        'most' => '/^\s*\)?,?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|dc max|top end)/',
-        'least' => '/^\s*\)?,?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
-        'usual' => '/^\s*\)?,?\s*(?:typ\b|typical|nominal|usual)/',
+        'most' => '/^\s*\)?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|dc max|top end)/',
+        'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
+        'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
 
     private const BEFORE = [
-        'most' => '/(?:\bmax(?:imum|\.)?(?: of)?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above)|\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
-        'least' => '/(?:\bmin(?:imum|\.)?(?: of)?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at))[ :=]*(?:approx\.? |about )?$/',
+        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above)|\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
+        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at))[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
 
@@ -82,7 +82,7 @@ final readonly class Amounts
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
-        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))\s{0,2}(?<ua>{$unit})?(?![A-Za-z0-9²])"
+        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch)|\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
             ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\.{2,3}|…|~|÷|±|\+/-|\+-|-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
         $at = 0;
@@ -169,7 +169,7 @@ final readonly class Amounts
         $after = substr($piece, $at + strlen($sign), 12);
         $isWord = match (true) {
             // "2 a piece", "12 V in", "10 r": small words and not units.
-            in_array($sign, ['a', 'r', 'c'], true) => $isApart,
+            in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart,
             $sign === 'in' => preg_match('/^\s*(?:x\b|by\b|[,.)]|$|high|wide|long|thick|deep)/i', $after) !== 1,
             default => false,
         };

@@ -7,7 +7,7 @@ namespace PocketPlot\Clipping;
 /** Lengths by width by height, and pixels by pixels. */
 final readonly class Boxes
 {
-    private const UNIT = '(?:mm|cm|inches|inch|in(?=[\s,.;)x]|$)|")';
+    private const UNIT = '(?:\s*(?:mm|cm|inches|inch|in(?=[\s,.;)x]|$))|")';
 
     public function __construct(private string $role, private Amounts $amounts) {}
 
@@ -16,7 +16,7 @@ final readonly class Boxes
     {
         $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
         $unit = self::UNIT;
-        $side = "({$number})\s*({$unit})?\s*(?:\(?(?:l|w|h|d|hor|ver|rgb)\)?\s*(?:rgb\s*)?)?";
+        $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
         $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
         $found = $taken = [];
@@ -26,7 +26,7 @@ final readonly class Boxes
                 foreach ([1, 3, 5] as $at) {
                     if (($match[$at][0] ?? null) !== null) {
                         $sides[] = $this->side((string) $match[$at][0]);
-                        $units[] = strtolower((string) ($match[$at + 1][0] ?? ''));
+                        $units[] = strtolower(trim((string) ($match[$at + 1][0] ?? '')));
                     }
                 }
                 $from = $match[0][1];
@@ -94,13 +94,13 @@ final readonly class Boxes
     private static function kind(string $near, string $after, string $role): string
     {
         $cues = [
-            '' => '/control board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|m2?\.?5? ?$|screws?/',
+            '' => '/control board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|visible|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
             'opening' => '/cut-?out|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
-            'size' => '/size|dimension|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
+            'size' => '/size|dimension|\bdim\b|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
         ];
         $best = ['size', -1];
         foreach ($cues as $what => $pattern) {
@@ -110,7 +110,7 @@ final readonly class Boxes
                 $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
             }
         }
-        if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?,?\s*\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
+        if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
             return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area' : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
         }
         $allowed = match ($best[0]) {

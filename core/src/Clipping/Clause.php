@@ -47,16 +47,21 @@ final readonly class Clause
     public function distance(string $pattern, int $from, int $to, array $others): ?float
     {
         $best = null;
+        $own = array_values(array_filter($others, fn (Amount $one): bool => $one->start - $this->start === $from))[0] ?? null;
+        $others = $own === null ? $others : array_values(array_filter($others, static fn (Amount $one): bool => $one->unit === $own->unit));
         if (preg_match_all($pattern, $this->lower, $all, PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all[0] as [$cue, $at]) {
                 $end = $at + strlen($cue);
                 $far = match (true) {
                     $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
                         + 40.0 * $this->between($others, $end, $from),
-                    $at >= $to => 9.0 + ($at - $to) + 50.0 * preg_match_all('/[,)\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
+                    $at >= $to => 9.0 + ($at - $to) + 70.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
                         + 60.0 * $this->between($others, $to, $at),
-                    default => 0.0,
+                    default => null,
                 };
+                if ($far === null) {
+                    continue;
+                }
                 $best = $best === null ? $far : min($best, $far);
             }
         }

@@ -7,7 +7,7 @@ namespace PocketPlot\Clipping;
 /** Parts a text into clauses: lines, labels, sentences, bullets; rows of tables are written out with their headings and units. */
 final class Clauses
 {
-    private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n|g|w|v|mfr|pc|qty|ref|avg|cont|resp|e|i';
+    private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n\.w|g\.w|mfr|pc|qty|ref|avg|cont|resp';
 
     /** What short headings of a sheet stand for. */
     private const SHORT = [
@@ -62,7 +62,8 @@ final class Clauses
     {
         $label = '';
         $from = 0;
-        if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\|)\s*(?=\S)/', $line, $found) === 1 && preg_match('/\d\s*(?:v|a|ma|mm|g|w)\b/i', $found[1]) !== 1) {
+        if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\|)\s*(?=\S)/', $line, $found) === 1
+            && (preg_match('/\d\s*(?:v|a|ma|mm|g|w)\b/i', $found[1]) !== 1 || preg_match('/[|\t]\s*$/', $found[0]) === 1)) {
             $label = strtolower($found[1]);
             $from = strlen($found[0]);
         }
@@ -82,7 +83,7 @@ final class Clauses
     private static function pieces(string $text): array
     {
         $abbreviations = self::ABBREVIATIONS;
-        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)|\s(?:\+|\*)\s(?=[A-Za-z])/u';
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)|\s(?:\+|\*)\s(?=[A-Za-z])/iu';
         $pieces = preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
 
         return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));
@@ -124,6 +125,9 @@ final class Clauses
             foreach (self::cells($row) as $at => $cell) {
                 $cell = trim($cell);
                 $kind = $columns[$at] ?? 'label';
+                if ($kind === 'skip' && preg_match('/^[^\d=]{3,40}$/', $cell) === 1) {
+                    $clauses[] = new Clause($cell, $start, '', '', [$start, $start + strlen($row)], strtolower($row));
+                }
                 if ($cell === '' || $kind === 'skip') {
                     continue;
                 }
@@ -199,7 +203,7 @@ final class Clauses
 
                 continue;
             }
-            $said[] = [$label, preg_match('/^[\d.,]+$/', $cell) === 1 ? trim("{$cell} {$unit} {$bound}") : $cell];
+            $said[] = [$label, preg_match('/^[\d.,]+$/', $cell) === 1 ? trim($unit === '"' ? "{$cell}\"" : "{$cell} {$unit} {$bound}") : "{$label}: {$cell}"];
         }
         if (isset($values['size'])) {
             $said[] = ['size', implode(' ', $values['size']).' '.($unitOfSize ?? 'mm')];

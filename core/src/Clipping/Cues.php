@@ -30,10 +30,11 @@ final class Cues
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
                 ['cut-off', '/cut.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
                 ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|discharged? to|fully discharged|\bflat at/', -7.0],
-                ['full', '/charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|\bcharge\b|topped|max(?:imum)? voltage|charging voltage/', -6.0],
+                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharge\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
+                ['output voltage', '/usb/', 12.0],
                 ['charge input voltage', '/\binput\b|\bin\b:|charge (?:port|input|socket)|\brecharge/', 0.0],
-                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|\d ?mah|\d ?ah\b/', 4.0],
+                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|\d ?mah|\d ?ah\b/', 8.0],
             ],
             'charger' => [
                 $limit,
@@ -51,7 +52,7 @@ final class Cues
                 ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b/', -14.0],
                 ['cut-off', '/under.?voltage lock|uvlo|cut.?off|over.?discharge/', -4.0],
                 ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|eats|source/', 0.0],
-                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\bto\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo|-> ?|>/', 0.0],
+                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo/', 0.0],
             ],
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
             default => [
@@ -75,28 +76,30 @@ final class Cues
         return match ($role) {
             'cells' => [
                 ['switch-off current', '/switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|sleeps? (?:below|under)|low.?current/', -10.0],
-                ['quiescent current', $own, -4.0],
+                ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
                 ['charge input current', '/\binput\b|charge input|\bin\b:/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
-                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|max(?:imum)? current|current|drain|delivers/', 0.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers/', 0.0],
+                ['discharge limit', '/max(?:imum)? current|current/', 24.0],
             ],
             'charger' => [
-                ['quiescent current', $own, -5.0],
+                ['quiescent current', $own, -14.0],
                 ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
                 ['charge current', '/(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|filling/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|load|delivers|gives|boost|rated/', 0.0],
+                ['output current', '/\bout(?:put|s)?\b|load|delivers|gives|rated/', 0.0],
                 ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
             ],
             'regulator' => [
                 ['standby draw', '/shut.?down|\bsleep|disabled|\ben low|when off|\bishdn\b/', -10.0],
-                ['quiescent current', $own, -5.0],
+                ['quiescent current', $own, -14.0],
                 ['', '/over.?current|short.?circuit|trips?|gives up|from the (?:cell|battery|source)|input current|efficien/', -6.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge|short(?:ly)?\b|moment/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|\biout\b|continuous|long.?time|max(?:imum)?|load|current|rated|gives|delivers|up to/', 0.0],
+                ['output current', '/\bout(?:put|s)?\b|\biout\b|continuous|long.?time|load|rated|gives|delivers/', 0.0],
+                ['output current', '/max(?:imum)?|current|up to/', 60.0],
             ],
             'switch' => [
                 ['fuse rating', '/fuse|hold|trip/', -4.0],
@@ -110,7 +113,8 @@ final class Cues
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat|no signal/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
-                ['draw', '/current|draws?\b|consum\w*|\bidl\w+|typ|game|play\w*|load|takes|\bmax|usb|eats|needs|uses|pulls|\bat rest|meter|measured|bright/', 0.0],
+                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],
+                ['draw', '/current/', 60.0],
             ],
         };
     }
@@ -135,7 +139,8 @@ final class Cues
                 ['', '/back.?light|light\b|\bled\b/', -4.0],
                 ['heat', '/heat|dissipat|\btdp\b/', -3.0],
                 ['standby power', '/stand.?by|sleep|\boff\b/', -5.0],
-                ['draw power', '/consum\w*|power|draws?|takes|idle|typ|max|uses|needs|load|low/', 0.0],
+                ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low/', 0.0],
+                ['draw power', '/power/', 30.0],
             ],
         };
     }

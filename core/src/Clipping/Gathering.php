@@ -16,7 +16,8 @@ final readonly class Gathering
     /** Shares by which two words of one figure may differ and still mean the same. */
     private const ALIKE = 0.03;
 
-    public function __construct(private string $role) {}
+    /** @param  bool  $isMetered  somebody's own readings: what was supplied is what the draw was taken at */
+    public function __construct(private string $role, private bool $isMetered) {}
 
     /**
      * @param  list<Find>  $finds
@@ -31,13 +32,17 @@ final readonly class Gathering
             $byWhat[$find->what][] = $find;
         }
         $byWhat = self::withoutWeak($byWhat);
+        $volts = $byWhat['supply voltage'] ?? [];
+        if ($this->isMetered && isset($byWhat['draw']) && ! isset($byWhat['draw taken at']) && count($volts) === 1 && isset($volts[0]->says['usual']) && count($volts[0]->says) === 1) {
+            $byWhat['draw taken at'] = [new Find('draw taken at', $volts[0]->says, $volts[0]->start, $volts[0]->end)];
+        }
         $gathered = [];
         foreach ($byWhat as $what => $same) {
             $gathered = [...$gathered, ...$this->gather((string) $what, $same)];
         }
         usort($gathered, static fn (Find $a, Find $b): int => $a->start <=> $b->start);
 
-        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true])), $gathered);
+        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true])), $gathered);
     }
 
     /**
@@ -64,9 +69,10 @@ final readonly class Gathering
     private function gather(string $what, array $same): array
     {
         return match (true) {
-            $what === 'socket' => self::sockets($same),
+            $what === 'socket' => $this->sockets($same),
             $what === 'lead end' => array_slice($same, 0, 2),
             in_array($what, ['amp watts', 'amp load', 'price'], true) => $same,
+            $what === 'output current' && $this->role === 'cells' => self::unlike($same),
             $what === 'output voltage' && count($same) > 1 => $this->outputs($same),
             $what === 'output current' && $this->role === 'charger' => self::unlike($same),
             in_array($what, self::BANDS, true) => [self::band($same)],
@@ -148,9 +154,12 @@ final readonly class Gathering
      * @param  non-empty-list<Find>  $same
      * @return list<Find>
      */
-    private static function sockets(array $same): array
+    private function sockets(array $same): array
     {
         $found = [];
+        if ($this->role === 'cells') {
+            $same = self::bothWays($same);
+        }
         foreach ($same as $find) {
             $key = ($find->says['connector'] ?? '').'/'.($find->says['direction'] ?? '').'/'.($find->says['carries'] ?? '');
             $before = $found[$key] ?? null;
@@ -166,6 +175,23 @@ final readonly class Gathering
         }
 
         return array_values($found);
+    }
+
+    /**
+     * A bank's socket that gives and takes is one socket.
+     *
+     * @param  non-empty-list<Find>  $same
+     * @return non-empty-list<Find>
+     */
+    private static function bothWays(array $same): array
+    {
+        $ways = [];
+        foreach ($same as $find) {
+            $ways[(string) ($find->says['connector'] ?? '')][(string) ($find->says['direction'] ?? '')] = true;
+        }
+
+        return array_map(static fn (Find $find): Find => isset($ways[$find->says['connector'] ?? '']['in'], $ways[$find->says['connector'] ?? '']['out'])
+            ? $find->saying([...$find->says, 'direction' => 'both']) : $find, $same);
     }
 
     /**
@@ -197,6 +223,10 @@ final readonly class Gathering
     /** @param  non-empty-list<Find>  $same */
     private static function band(array $same): Find
     {
+        $metered = array_values(array_filter($same, static fn (Find $one): bool => isset($one->says['metered'])));
+        $isDoubted = $metered !== [] && count($metered) < count($same);
+        // What somebody metered goes before what a listing says.
+        $same = $isDoubted ? $metered : $same;
         $first = $same[0];
         if (! $first->isFigure()) {
             return $first;
@@ -299,7 +329,7 @@ final readonly class Gathering
         foreach ($watts as $one) {
             $byOhm[] = [$one->number('ohm') ?? 0.0, $one];
         }
-        usort($byOhm, static fn (array $a, array $b): int => ($b[1]->number('usual') ?? $b[1]->number('most') ?? 0.0) <=> ($a[1]->number('usual') ?? $a[1]->number('most') ?? 0.0));
+        usort($byOhm, static fn (array $a, array $b): int => ($b[1]->number('usual') ?? $b[1]->number('most') ?? 0.0) <=> ($a[1]->number('usual') ?? $a[1]->number('most') ?? 0.0) ?: $b[0] <=> $a[0]);
         if ($byOhm !== []) {
             [$ohm, $one] = $byOhm[0];
             $kept[] = new Find('amp watts', array_diff_key($one->says, ['ohm' => true]), $one->start, $one->end);

@@ -9,7 +9,10 @@ final readonly class Numbers
 {
     private const LOADS = ['board', 'display', 'sound', 'controls', 'cooling', 'storage', 'case', 'cable'];
 
-    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply) {}
+    /** Signs beyond which a word says nothing of a number any more; see Clause::distance(). */
+    private const FAR = 85.0;
+
+    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank) {}
 
     /**
      * @param  list<array{int, int}>  $taken  stretches that something else was read from, in bytes of the clause
@@ -31,15 +34,54 @@ final readonly class Numbers
         if ($clause->says(Cues::OTHER_PART)) {
             return [];
         }
-        $found = [];
+        $found = $this->bare($clause, $free);
+        $chosen = $clause->says('/you (?:selected|chose|picked|take)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
         foreach ($free as $amount) {
-            $find = $this->read($clause, $amount, $free);
+            $find = $amount->start - $clause->start < $chosen ? null : $this->read($clause, $amount, $free);
             if ($find !== null) {
                 $found[] = $find;
             }
         }
 
         return $found;
+    }
+
+    /**
+     * Numbers whose unit goes without saying: "16 kills it", "7.4 v 2600", "0,5 pitch", "peaks of 450".
+     *
+     * @param  list<Amount>  $amounts
+     * @return list<Find>
+     */
+    private function bare(Clause $clause, array $amounts): array
+    {
+        $number = '('.Amounts::NUMBER.')';
+        $milliamps = $this->hasUnit($amounts, 'mA');
+        $isLoad = in_array($this->role, self::LOADS, true);
+        $forms = [
+            ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
+            ['capacity', "/\\d ?v,? {$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
+            ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
+            ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
+            ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad && $milliamps],
+        ];
+        $found = [];
+        foreach ($forms as [$what, $pattern, $bound, $applies]) {
+            if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+                $last = $match[count($match) - 1];
+                $value = $this->amounts->number($last[0]);
+                if ($what !== 'capacity' || ($value >= 100 && $value <= 50000)) {
+                    $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  list<Amount>  $amounts */
+    private function hasCue(array $amounts, string $unit, Clause $clause, string $cue): bool
+    {
+        return $this->hasUnit($amounts, $unit) && preg_match($cue, $clause->lower) === 1 && array_filter($amounts, static fn (Amount $one): bool => $one->unit === $unit && $one->value() <= 2.6) !== [];
     }
 
     /** @param  list<Amount>  $others */
@@ -50,7 +92,7 @@ final readonly class Numbers
         $before = $clause->before($from);
         $after = $clause->after($to);
         // "IOUT = 10 mA", "(R = 1.2k)": a condition of a test, not a word about the part.
-        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && $clause->label !== '') {
+        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/') || preg_match('/\([^)]*$/', $before) === 1)) {
             return null;
         }
 
@@ -59,8 +101,8 @@ final readonly class Numbers
             'mA' => $this->amps($clause, $amount, $others, $from, $to, $after),
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
             'C' => $this->multiple($clause, $amount, $others, $from, $to),
-            'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! $clause->isAbout('/rated capacity|output capacity|real output|\bat 5 ?v\b|@ ?5 ?v\b/')
-                ? Find::figure('capacity', $amount) : null,
+            'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
+                && preg_match('/^\s*(?:at|@) ?5/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
             'mm²' => $this->role === 'case' || $this->role === 'cooling' ? $this->vent($clause, $amount, $after) : null,
@@ -89,7 +131,7 @@ final readonly class Numbers
         $best = null;
         foreach ($cues as [$meaning, $pattern, $bias]) {
             $far = $clause->distance($pattern, $from, $to, $others);
-            if ($far !== null && ($best === null || $far + $bias < $best[1])) {
+            if ($far !== null && ($far <= self::FAR || $far === 120.0) && ($best === null || $far + $bias < $best[1])) {
                 $best = [$meaning, $far + $bias];
             }
         }
@@ -114,15 +156,15 @@ final readonly class Numbers
             return null;
         }
         $isAt = preg_match('/(?:\bat|@|\ball at|\bwhile at)\s*(?:about |approx\.? )?$/', $before) === 1
-            || ($isLoad && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others, 'mA'));
-        if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/', $clause->label.$clause->heading) === 1) && ! $this->hasUnit($others, 'ohm')) {
+            || ($isLoad && ! $amount->isRange() && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others, 'mA'));
+        if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/', $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
             return Find::figure('draw taken at', $amount);
         }
-        if ($this->role === 'sound' && ($this->hasUnit($others, 'ohm') || $this->hasUnit($others, 'W')) && ($isAt || preg_match('/[\/,(]\s*$/', $before) === 1)) {
+        if ($this->role === 'sound' && $this->hasUnit($others, 'W') && ($isAt || preg_match('/(?:\/|ohm|Ω)\s*$/', $before) === 1)) {
             return null;
         }
         if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
-            return $this->role === 'charger' || $this->role === 'cells' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
+            return $this->role === 'charger' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
         }
         if ($isLoad && $this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0)) {
             return Find::figure('weak supply voltage', $amount);
@@ -135,6 +177,13 @@ final readonly class Numbers
     private function byCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $best = $this->nearest($clause, Cues::volts($this->role), $from, $to, $others);
+        if ($this->role === 'regulator' && $best !== null && in_array($best[0], ['supply voltage', 'output voltage', ''], true)) {
+            $best = match (true) {
+                preg_match('/^\s*(?:in |dc )?(?:-?>|to|into)\s*\d/', $clause->after($to)) === 1 => ['supply voltage', 0.0],
+                preg_match('/\d ?v?(?:dc)? *(?:in )?(?:-?>|to|into)\s*$/', $clause->before($from)) === 1 => ['output voltage', 0.0],
+                default => $best,
+            };
+        }
         $isLoad = in_array($this->role, self::LOADS, true);
         $meaning = $best[0] ?? null;
         if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
@@ -143,7 +192,7 @@ final readonly class Numbers
         if ($this->role === 'charger' && $this->isMainsSupply && in_array($meaning, ['charge input voltage', 'full', null], true)) {
             $meaning = 'output voltage';
         }
-        if ($this->role === 'charger' && $meaning === null && $this->isCellVolts($amount)) {
+        if ($this->role === 'charger' && ($best === null || $best[1] > 25.0) && $this->isCellVolts($amount)) {
             $meaning = 'full';
         }
         if ($this->role === 'cells' && in_array($meaning, [null, 'nominal', 'full', 'empty'], true)) {
@@ -157,6 +206,9 @@ final readonly class Numbers
         }
         if ($meaning === null && $isLoad) {
             $meaning = $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/') && count($others) === 1) ? 'supply voltage' : 'weak supply voltage';
+        }
+        if ($meaning === null && $this->role === 'switch' && str_contains(substr($clause->lower, $from, $to - $from + 4), 'dc')) {
+            $meaning = 'switch rated voltage';
         }
         if ($meaning === null && $this->role === 'regulator') {
             $meaning = 'weak output voltage';
@@ -203,6 +255,14 @@ final readonly class Numbers
         }
         $best = $this->nearest($clause, Cues::amps($this->role), $from, $to, $others);
         $meaning = $best[0] ?? null;
+        $volts = preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', substr($clause->lower, 0, $from)) === 1;
+        if ($volts && in_array($this->role, ['board', 'display'], true) && $amount->isOne() && $amount->value() >= 1000.0 && ($meaning === null || $best[1] > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/')) {
+            // "5 V/3 A" beside a socket is what to feed it with.
+            return null;
+        }
+        if ($this->role === 'regulator' && preg_match('/(?:@|\bat)\s*$/', substr($clause->lower, 0, $from)) === 1 && $clause->isAbout('/drop.?out|efficien|\bvdo\b/')) {
+            return null;
+        }
         if ($this->role === 'charger' && $this->isMainsSupply && ($meaning === null || $meaning === 'charge input current')) {
             $meaning = 'output current';
         }
@@ -213,7 +273,7 @@ final readonly class Numbers
             $meaning = match (true) {
                 $this->role === 'regulator' => 'output current',
                 $this->role === 'switch' => 'switch rating',
-                in_array($this->role, self::LOADS, true) => $this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 ? 'draw' : null,
+                in_array($this->role, self::LOADS, true) => $this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 || States::of($clause, $from, $to, $others) !== '' ? 'draw' : null,
                 default => null,
             };
         }
@@ -225,7 +285,20 @@ final readonly class Numbers
             $meaning = null;
         }
 
-        return $meaning === null || $meaning === '' ? null : new Find($meaning, [...$amount->bounds(), 'state' => States::of($clause, $from, $to, $others)], $amount->start, $amount->end);
+        return $meaning === null || $meaning === '' ? null : new Find($meaning, [...$amount->bounds(), ...$this->circumstances($clause, $from, $to, $others)], $amount->start, $amount->end);
+    }
+
+    /**
+     * In which state it was taken, and whether it was metered.
+     *
+     * @param  list<Amount>  $others
+     * @return array<string, string>
+     */
+    private function circumstances(Clause $clause, int $from, int $to, array $others): array
+    {
+        $isMetered = $this->isNear($clause, States::MEASURED, $from, $to, $others, 70.0);
+
+        return ['state' => States::of($clause, $from, $to, $others), ...($isMetered ? ['metered' => 'yes'] : [])];
     }
 
     /** @param  list<Amount>  $others */
@@ -298,6 +371,9 @@ final readonly class Numbers
         }
         $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
         $meaning = $best === null || $best[1] > 90.0 ? null : $best[0];
+        if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/') && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon/', $from, $to, $others, 30.0)) {
+            return Find::figure('ribbon pitch', $amount);
+        }
         if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $clause->isAbout('/pitch|bend|radius|thick|wide|plug|diam/')) {
             $meaning = 'lead length';
         }
@@ -371,7 +447,7 @@ final readonly class Numbers
     private function bytes(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $best = $this->nearest($clause, [
-            ['', '/\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
+            ['', '/does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
             ['image size', '/unpack\w*|image|unzipped|extract\w*|installed|written/', -4.0],
             ['storage capacity', '/\bflash\b|emmc|storage|\bssd\b|on.?board|built.?in|card|drive|\bsd\b|disk|capacity|stick/', 0.0],
         ], $from, $to, $others);

@@ -244,13 +244,13 @@ final readonly class Phrases
             }
         }
         $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);
-        $letters = preg_match_all('/(?<=[ ,(])[abxylr](?=[ ,)]|$)/', $text, $letter);
+        $letters = preg_match_all('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $letter);
         if ($first !== null && preg_match('/\d buttons? ?\(/', $text) === 1) {
             $add('buttons', $total, $first[0], $first[1]);
         } elseif ($first !== null) {
             $add('buttons', $total + (preg_match('/buttons?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
         } elseif ($letters >= 2) {
-            preg_match('/(?<=[ ,(])[abxylr](?=[ ,)])/', $text, $match, PREG_OFFSET_CAPTURE);
+            preg_match('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $match, PREG_OFFSET_CAPTURE);
             $add('buttons', $letters + $hasNamed, $match[0][0] ?? '', $match[0][1] ?? 0);
         }
         if (preg_match("/(?:\b{$count} )?(?:analog(?:ue)? |thumb |slide |hall )*(?:thumb ?)?(?<!joy)(?:sticks?|thumbsticks?|joysticks?)\b(?!-on)/", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1

@@ -143,7 +143,7 @@ final readonly class Prices
             if (preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text, $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b/", $text, $found) === 1
-                || preg_match("/({$words}) (?:pieces |of them |)?(?:\w+ ){0,4}(?:per|to the|in a|in the|a) (?:bag|pack|packet|box|set)\b/", $text, $found) === 1) {
+                || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|set)\b/", $text, $found) === 1) {
                 return self::count($found[1]);
             }
             if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b|price (?:per|for the) pair|pair of)/', $text) === 1) {

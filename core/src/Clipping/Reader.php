@@ -24,7 +24,7 @@ final readonly class Reader
         $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/', $plain->lower) === 1;
         [$finds, $money] = (new Prices($amounts))->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
-        $numbers = new Numbers($role->value, $amounts, $isMains);
+        $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?bank/', $plain->lower) === 1);
         $sockets = new Sockets($role->value, $isMains);
         $phrases = new Phrases($role->value);
         foreach ($clauses as $index => $clause) {
@@ -46,7 +46,7 @@ final readonly class Reader
 
         return array_map(
             static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),
-            (new Gathering($role->value))->of($finds),
+            (new Gathering($role->value, preg_match('/\bbench\b|measured|my notes|\bmine\b|caliper|calliper/', $plain->lower) === 1))->of($finds),
         );
     }
 }

@@ -90,7 +90,8 @@ final readonly class Sockets
         if ($this->role === 'cable') {
             return [$this->find('lead end', ['connector' => $connector], $clause, $from, $to)];
         }
-        $near = $clause->label.' '.substr($clause->lower, max(0, $from - 26), min(26, $from)).' '.$clause->after($to, 34);
+        $near = preg_match('/^\s*\(([^)]{2,30})\)/', $clause->after($to), $inside) === 1 && preg_match('/power|data|otg|host|in\b|out\b/', $inside[1]) === 1
+            ? $inside[1] : $clause->label.' '.substr($clause->lower, max(0, $from - 26), min(26, $from)).' '.$clause->after($to, 34);
         $ways = $this->ways($clause, $connector, $near);
         $finds = [];
         foreach ($ways as [$direction, $carries]) {

@@ -13,6 +13,9 @@ final class States
         'usual' => '/\btyp\w*|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|average|ordinary|standard|recommend\w*|suggest\w*/',
     ];
 
+    /** Words of somebody who metered it himself. */
+    public const MEASURED = '/measur\w+|\bmeter(?:ed)?\b|\bi (?:read|get|got|see|saw)\b|\bread\b|on the bench|my bench|wall meter|usb meter/';
+
     /** @param  list<Amount>  $others */
     public static function of(Clause $clause, int $from, int $to, array $others): string
     {
