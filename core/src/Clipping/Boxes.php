@@ -181,17 +181,27 @@ final readonly class Boxes
             $hz = $mode[2][0] ?? $mode[3][0] ?? null;
             $found[] = new Find('video mode', ['width' => $wide, 'height' => $high, ...($hz === null ? [] : ['hz' => (float) $hz])], $clause->start + (int) $mode[0][1], $clause->start + (int) $mode[0][1] + strlen((string) $mode[0][0]));
         }
-        $axis = '\b(long|length|lang|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø)\b\s*(?:[:=]|of|is)?\s*('.$number.')\s*(mm|cm)?';
-        if (preg_match_all("/{$axis}/u", $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0 && count($all) >= 2 && preg_match('/cable|lead|wire/', $clause->lower) !== 1) {
+        $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across';
+        $before = "/(?<![\\w.,])({$number})\\s*(mm|cm)?\\s*({$words})\\b/u";
+        $after = "/\\b({$words})\\b\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm)?/u";
+        $isBefore = preg_match_all($before, $clause->lower, $firsts, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) >= 2
+            && (preg_match($after, $clause->lower, $one, PREG_OFFSET_CAPTURE) !== 1 || $firsts[0][0][1] <= $one[0][1]);
+        if ($isBefore) {
+            $all = $firsts;
+        } elseif (preg_match_all($after, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) < 2) {
+            $all = [];
+        }
+        if ($all !== [] && preg_match('/cable|lead|wire/', substr($clause->lower, max(0, $all[0][0][1] - 12), 12)) !== 1) {
             $sides = [];
             foreach ($all as $one) {
+                [$word, $figure, $unit] = $isBefore ? [$one[3][0], $one[1][0], $one[2][0]] : [$one[1][0], $one[2][0], $one[3][0] ?? ''];
                 $key = match (true) {
-                    str_starts_with($one[1][0], 'l') => 'length',
-                    str_starts_with($one[1][0], 'w') => 'width',
-                    str_starts_with($one[1][0], 'di'), $one[1][0] === 'Ø' => 'diameter',
+                    str_starts_with($word, 'l') => 'length',
+                    str_starts_with($word, 'w') => 'width',
+                    str_starts_with($word, 'di'), $word === 'Ø', $word === 'across' => 'diameter',
                     default => 'height',
                 };
-                $sides[$key] ??= $this->amounts->number($one[2][0]) * (($one[3][0] ?? '') === 'cm' ? 10.0 : 1.0);
+                $sides[$key] ??= $this->amounts->number($figure) * ($unit === 'cm' ? 10.0 : 1.0);
             }
             $start = $all[0][0][1];
             $last = $all[count($all) - 1][0];

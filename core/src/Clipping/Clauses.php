@@ -28,7 +28,7 @@ final class Clauses
         }
         $isChosen = preg_match('/^\s*[\[(][xX✓✔]\]?[\])]?/m', $plain->text) === 1;
         $clauses = [];
-        $heading = '';
+        $heading = $unit = '';
         $skip = 0;
         foreach ($lines as $index => [$line, $start]) {
             if ($skip > 0) {
@@ -39,7 +39,7 @@ final class Clauses
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
             }
-            $table = self::bounded($lines, $index) ?? self::sheet($lines, $index);
+            $table = self::bounded($lines, $index) ?? self::sheet($lines, $index) ?? self::series($lines, $index);
             if ($table !== null) {
                 $clauses = [...$clauses, ...$table[0]];
                 $skip = $table[1];
@@ -50,6 +50,16 @@ final class Clauses
                 $heading = strtolower(trim($line, " :\t"));
 
                 continue;
+            }
+            // "black   110" under "white   540 mA": the unit is said once.
+            if (preg_match('/^\s*\S.*?\s{2,}[\d.,]+\s*(mA|A|V|W|mm|g)\s*$/', $line, $found) === 1) {
+                $unit = $found[1];
+            } elseif ($unit !== '' && preg_match('/^\s*[^\s\d].*?\s{2,}[\d.,]+\s*$/', $line) === 1) {
+                $clauses[] = new Clause(rtrim($line)." {$unit}", $start, '', $heading, [$start, $start + strlen($line)], strtolower($line));
+
+                continue;
+            } else {
+                $unit = '';
             }
             $clauses = [...$clauses, ...self::line($line, $start, $heading)];
         }
@@ -176,6 +186,46 @@ final class Clauses
         }
 
         return null;
+    }
+
+    /**
+     * A bare table of somebody's readings: "Vin  Iout  Vout  eff" over rows of numbers. Each column is a band.
+     *
+     * @param  list<array{string, int}>  $lines
+     * @return array{list<Clause>, int}|null
+     */
+    private static function series(array $lines, int $index): ?array
+    {
+        $split = static fn (string $line): array => preg_split('/\s{2,}|\t/', trim($line)) ?: [];
+        $head = $split($lines[$index][0]);
+        $known = ['vin' => ['input voltage', 'V', 1], 'vout' => ['output voltage', 'V', 1], 'eff' => ['efficiency', '%', 100], 'efficiency' => ['efficiency', '%', 100]];
+        $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z]{1,12}(?: ?[\[(]\w+[\])])?$/', $cell) === 1);
+        if (count($head) < 3 || count($named) !== count($head)) {
+            return null;
+        }
+        $rows = [];
+        for ($next = $index + 1; isset($lines[$next]); $next++) {
+            $cells = $split($lines[$next][0]);
+            if (count($cells) !== count($head) || array_filter($cells, static fn (string $cell): bool => preg_match('/^\d+(?:[.,]\d+)?$/', $cell) !== 1) !== []) {
+                break;
+            }
+            $rows[] = array_map(static fn (string $cell): float => (float) str_replace(',', '.', $cell), $cells);
+        }
+        if (count($rows) < 2) {
+            return null;
+        }
+        [$start, $end] = [$lines[$index][1], $lines[$index + count($rows)][1] + strlen($lines[$index + count($rows)][0])];
+        $clauses = [];
+        foreach ($head as $at => $name) {
+            [$label, $unit, $times] = $known[strtolower((string) preg_replace('/\W.*$/', '', $name))] ?? ['', '', 1];
+            if ($label !== '') {
+                $column = array_column($rows, $at);
+                $times = max($column) > 1.0 && $unit === '%' ? 1 : $times;
+                $clauses[] = new Clause(round(min($column) * $times, 3).' to '.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start, $end], $label);
+            }
+        }
+
+        return [$clauses, count($rows)];
     }
 
     /**

@@ -13,7 +13,7 @@ final class Cues
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
     public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)/';
 
-    public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|instead of|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
+    public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
     public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|free (?:cable|adapter)|accessor/';
 
@@ -28,9 +28,9 @@ final class Cues
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/cut.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['cut-off', '/cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
                 ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|discharged? to|fully discharged|\bflat at/', -7.0],
-                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharge\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
+                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
                 ['charge input voltage', '/\binput\b|\bin\b:|charge (?:port|input|socket)|\brecharge/', 0.0],
@@ -40,7 +40,7 @@ final class Cues
                 $limit,
                 ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
-                ['cut-off', '/lets (?:\w+ )?go|cut.?off|over.?discharge|disconnect|under.?volt/', -6.0],
+                ['cut-off', '/lets (?:\w+ )?go|cuts? ?(?:it )?.?off|over.?discharge|disconnect|under.?volt/', -6.0],
                 ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|final voltage/', -8.0],
                 ['output voltage', '/\bout(?:put|s)?\b|vout|gives|delivers|provides|boost(?:s|ed)? to|sag/', 0.0],
                 ['charge input voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
@@ -71,7 +71,7 @@ final class Cues
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
         $peak = ['peak draw', '/\bpeaks?\b|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|\bown (?:use|consumption)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|\bown (?:use|consumption)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
@@ -89,7 +89,7 @@ final class Cues
                 ['quiescent current', $own, -14.0],
                 ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
-                ['charge current', '/(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|filling/', -4.0],
+                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|filling/', -4.0],
                 ['output current', '/\bout(?:put|s)?\b|load|delivers|gives|rated/', 0.0],
                 ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
             ],
@@ -110,7 +110,7 @@ final class Cues
                 ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
                 ['light draw', '/led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
                 ['start-up draw', '/\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
-                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat|no signal/', -6.0],
+                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
                 ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],
@@ -129,6 +129,7 @@ final class Cues
             ],
             'cells', 'charger' => [
                 ['', '/no.?load|stand.?by|solar/', -5.0],
+                ['total output power', '/total|together|all ports|combined/', -3.0],
                 ['charge input power', '/\bin(?:put)?\b/', 2.0],
                 ['output power', '/\bout(?:put)?\b|total|max|power|up to/', 0.0],
             ],
@@ -139,7 +140,7 @@ final class Cues
                 ['', '/back.?light|light\b|\bled\b/', -4.0],
                 ['heat', '/heat|dissipat|\btdp\b/', -3.0],
                 ['standby power', '/stand.?by|sleep|\boff\b/', -5.0],
-                ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low/', 0.0],
+                ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low|pulls|eats|doing nothing|at the wall/', 0.0],
                 ['draw power', '/power/', 30.0],
             ],
         };
@@ -156,7 +157,7 @@ final class Cues
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
             ['height above face', '/above (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
-            ['wall', '/\bwalls?\b|sheets?\b|material thick/', -4.0],
+            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
         ];

@@ -73,6 +73,7 @@ final readonly class Gathering
             $what === 'lead end' => array_slice($same, 0, 2),
             in_array($what, ['amp watts', 'amp load', 'price'], true) => $same,
             $what === 'output current' && $this->role === 'cells' => self::unlike($same),
+            $what === 'capacity' => [$this->capacity($same)],
             $what === 'output voltage' && count($same) > 1 => $this->outputs($same),
             $what === 'output current' && $this->role === 'charger' => self::unlike($same),
             in_array($what, self::BANDS, true) => [self::band($same)],
@@ -115,6 +116,24 @@ final readonly class Gathering
         }
 
         return [$same[0]];
+    }
+
+    /**
+     * Of a pack whose cells are named beside it, the pack's: so many times a cell's.
+     *
+     * @param  non-empty-list<Find>  $same
+     */
+    private function capacity(array $same): Find
+    {
+        $numbers = array_map(static fn (Find $one): float => $one->number('usual') ?? 0.0, $same);
+        if (min($numbers) > 0.0 && max($numbers) > min($numbers)) {
+            $times = max($numbers) / min($numbers);
+            if (abs($times - round($times)) < 0.02 && $times >= 1.9) {
+                return $same[(int) array_search(max($numbers), $numbers, true)];
+            }
+        }
+
+        return self::band($same);
     }
 
     /** @param  non-empty-list<Find>  $same */

@@ -10,9 +10,9 @@ final readonly class Numbers
     private const LOADS = ['board', 'display', 'sound', 'controls', 'cooling', 'storage', 'case', 'cable'];
 
     /** Signs beyond which a word says nothing of a number any more; see Clause::distance(). */
-    private const FAR = 85.0;
+    private const FAR = 90.0;
 
-    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank) {}
+    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard) {}
 
     /**
      * @param  list<array{int, int}>  $taken  stretches that something else was read from, in bytes of the clause
@@ -59,7 +59,7 @@ final readonly class Numbers
         $isLoad = in_array($this->role, self::LOADS, true);
         $forms = [
             ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
-            ['capacity', "/\\d ?v,? {$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
+            ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad && $milliamps],
@@ -100,7 +100,7 @@ final readonly class Numbers
             'V' => $this->volts($clause, $amount, $others, $from, $to, $before, $after),
             'mA' => $this->amps($clause, $amount, $others, $from, $to, $after),
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
-            'C' => $this->multiple($clause, $amount, $others, $from, $to),
+            'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
             'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
                 && preg_match('/^\s*(?:at|@) ?5/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
@@ -176,7 +176,10 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function byCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        $best = $this->nearest($clause, Cues::volts($this->role), $from, $to, $others);
+        if (preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $clause->after($to)) === 1) {
+            return new Find('absolute maximum', ['most' => $amount->value()], $amount->start, $amount->end);
+        }
+        $best = $this->nearest($clause, Cues::volts($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
         if ($this->role === 'regulator' && $best !== null && in_array($best[0], ['supply voltage', 'output voltage', ''], true)) {
             $best = match (true) {
                 preg_match('/^\s*(?:in |dc )?(?:-?>|to|into)\s*\d/', $clause->after($to)) === 1 => ['supply voltage', 0.0],
@@ -186,6 +189,12 @@ final readonly class Numbers
         }
         $isLoad = in_array($this->role, self::LOADS, true);
         $meaning = $best[0] ?? null;
+        if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'empty', 'output voltage', 'supply voltage', null], true)) {
+            return null;
+        }
+        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
+            return null;
+        }
         if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
             $meaning = 'empty';
         }
@@ -194,6 +203,9 @@ final readonly class Numbers
         }
         if ($this->role === 'charger' && ($best === null || $best[1] > 25.0) && $this->isCellVolts($amount)) {
             $meaning = 'full';
+        }
+        if ($this->isBank && in_array($meaning, [null, 'nominal'], true) && $amount->value() > 4.4) {
+            return $clause->isAbout('/\bout|usb/') ? Find::figure('output voltage', $amount) : null;
         }
         if ($this->role === 'cells' && in_array($meaning, [null, 'nominal', 'full', 'empty'], true)) {
             return $this->ofCells($amount, $meaning ?? (count($others) > 1 || strlen(trim($clause->text)) < 40 ? 'nominal' : ''));
@@ -250,11 +262,21 @@ final readonly class Numbers
             return null;
         }
         $isMains = $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/');
-        if ($this->role === 'charger' && ($isMains && ! $this->isNear($clause, '/\bout/', $from, $to, $others, 60.0))) {
+        if ($this->role === 'charger' && $isMains && $this->isOfMains($clause, $from, $to)) {
             return null;
         }
-        $best = $this->nearest($clause, Cues::amps($this->role), $from, $to, $others);
+        $best = $this->nearest($clause, Cues::amps($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
         $meaning = $best[0] ?? null;
+        if ($this->isGuard) {
+            $meaning = match ($meaning) {
+                'quiescent current' => $meaning,
+                'discharge limit', 'output current', null => 'protector current',
+                default => '',
+            };
+        }
+        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
+            $meaning = 'light draw';
+        }
         $volts = preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', substr($clause->lower, 0, $from)) === 1;
         if ($volts && in_array($this->role, ['board', 'display'], true) && $amount->isOne() && $amount->value() >= 1000.0 && ($meaning === null || $best[1] > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/')) {
             // "5 V/3 A" beside a socket is what to feed it with.
@@ -299,6 +321,21 @@ final readonly class Numbers
         $isMetered = $this->isNear($clause, States::MEASURED, $from, $to, $others, 70.0);
 
         return ['state' => States::of($clause, $from, $to, $others), ...($isMetered ? ['metered' => 'yes'] : [])];
+    }
+
+    /** Whether the volts that stand nearest to a current are those of the mains. */
+    private function isOfMains(Clause $clause, int $from, int $to): bool
+    {
+        $best = null;
+        foreach ($this->amounts->in($clause->text, $clause->start) as $one) {
+            if ($one->unit === 'V' || $one->unit === 'V~') {
+                $at = $one->start - $clause->start;
+                $far = $at < $from ? $from - ($one->end - $clause->start) : 12 + $at - $to;
+                $best = $best === null || $far < $best[0] ? [$far, $one->value() >= 90.0] : $best;
+            }
+        }
+
+        return $best !== null && $best[1];
     }
 
     /** @param  list<Amount>  $others */
@@ -366,7 +403,8 @@ final readonly class Numbers
             return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/', $from, $to, $others, 15.0)
                 ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
         }
-        if ($clause->says(Cues::IN_BOX) && $this->role !== 'cable' && $this->isNear($clause, '/cable|lead/', $from, $to, $others, 20.0)) {
+        $segment = (string) strrchr(','.substr($clause->lower, max(0, $from - 40), min(40, $from)), ',');
+        if ($this->role !== 'cable' && ($clause->isAbout('/in the box|package/') || preg_match(Cues::IN_BOX, $segment) === 1) && $this->isNear($clause, '/cable|lead/', $from, $to, $others, 20.0)) {
             return null;
         }
         $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
@@ -374,7 +412,7 @@ final readonly class Numbers
         if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/') && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon/', $from, $to, $others, 30.0)) {
             return Find::figure('ribbon pitch', $amount);
         }
-        if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $clause->isAbout('/pitch|bend|radius|thick|wide|plug|diam/')) {
+        if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $this->isNear($clause, '/pitch|bend|radius|thick|wide|diam/', $from, $to, $others, 14.0)) {
             $meaning = 'lead length';
         }
         if ($meaning === 'lead length' && $amount->value() < 12.0) {
@@ -421,6 +459,7 @@ final readonly class Numbers
     {
         $isEfficiency = in_array($this->role, ['regulator', 'charger', 'sound', 'cells'], true)
             && $this->isNear($clause, '/efficien\w*|\beff\b/', $from, $to, $others, 60.0) && ! $this->isNear($clause, '/thd|distortion|vat|tax|save|off\b/', $from, $to, $others, 8.0);
+        $isEfficiency = $isEfficiency || ($this->role === 'regulator' && $amount->value() >= 0.6 && ! $clause->isAbout('/vat|off\b|save|ripple|load reg|humid|thd|charge|duty|tax|discount/'));
         if (! $isEfficiency || $amount->value() > 1.0 || $amount->value() < 0.3) {
             return null;
         }

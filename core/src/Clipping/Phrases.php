@@ -21,10 +21,11 @@ final readonly class Phrases
         }
         $found = match ($this->role) {
             'board' => [...$this->words($clause, self::radios()), ...$this->words($clause, self::card())],
-            'display' => $this->words($clause, self::display()),
+            'display' => [...$this->words($clause, self::display()), ...$this->words($clause, self::contacts())],
             'cells' => [...$this->words($clause, self::cells()), ...$this->rows($clause)],
             'charger' => [...$this->words($clause, self::charger()), ...$this->rows($clause)],
             'regulator' => $this->words($clause, self::regulator()),
+            'guard' => [...$this->words($clause, self::chemistry('chemistry')), ...$this->rows($clause)],
             'controls' => [...$this->words($clause, self::controls()), ...$this->words($clause, self::radios()), ...$this->buttons($clause)],
             'sound' => [...$this->channels($clause), ...$this->words($clause, ['enable pin' => ['yes' => '\bsd pin|shutdown pin|enable pin|mute pin']])],
             'case' => $this->words($clause, self::case()),
@@ -38,6 +39,10 @@ final readonly class Phrases
             ], 'ribbon sides' => ['same' => 'same side|type a\b', 'opposite' => 'opposite (?:side|contacts)|reverse|type b\b']]),
             default => [],
         };
+
+        if ($this->role === 'controls' && preg_match('/\b(?:made for|fits|for|of) the ([A-Z][\w-]+(?: [A-Z\d][\w-]*)?) (?:button |control(?:ler)? )?board/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $found[] = new Find('made for', ['is' => $match[1][0]], $clause->start + $match[1][1], $clause->start + $match[1][1] + strlen($match[1][0]));
+        }
 
         return [...$found, ...$this->threads($clause)];
     }
@@ -53,6 +58,9 @@ final readonly class Phrases
             foreach ($choices as $is => $pattern) {
                 if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
                     $from = $match[0][1];
+                    if (preg_match('/^\s*\?/', $clause->after($from + strlen($match[0][0]), 3)) === 1) {
+                        continue;
+                    }
                     if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never)\s+(?:an? |any |built.in )?$/', $clause->before($from, 20)) === 1) {
                         continue;
                     }
@@ -95,6 +103,12 @@ final readonly class Phrases
     }
 
     /** @return array<string, array<string, string>> */
+    private static function contacts(): array
+    {
+        return ['contact side' => ['top' => '(?:top|upper)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:top|upper)', 'bottom' => '(?:bottom|lower)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:bottom|lower)']];
+    }
+
+    /** @return array<string, array<string, string>> */
     private static function chemistry(string $what): array
     {
         return [$what => [
@@ -110,7 +124,7 @@ final readonly class Phrases
             ...self::chemistry('chemistry'),
             'protection' => [
                 'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|protection\W{1,3}(?:none|no\b)',
-                'built-in' => '\bbms\b|\bpcm\b|protection (?:board|circuit|pcb|plate)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
+                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
             'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|remove to charge|charge outside'],
@@ -125,7 +139,7 @@ final readonly class Phrases
             'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
                 'no' => 'no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|output stays on|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
+                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
             ],
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching', 'linear' => '\blinear\b'],
             'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
@@ -197,13 +211,13 @@ final readonly class Phrases
         if (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?![\w])(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['usual' => (int) $match[1][0]], $from, $to);
-            if (isset($match[2]) && $this->role === 'cells') {
+            if (isset($match[2]) && $this->role !== 'charger') {
                 $found[] = new Find('parallel', ['usual' => (int) $match[2][0]], $from, $to);
             }
         } elseif (preg_match('/(?<![\w.])(\d)\s?s\s?(?:-|to)\s?(\d)\s?s\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && $this->role === 'charger') {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
-        } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?cells?\b(?! is| low| when)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
         } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) cells? in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
@@ -244,7 +258,7 @@ final readonly class Phrases
             }
         }
         $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);
-        $letters = preg_match_all('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $letter);
+        $letters = preg_match_all('/(?<=[ ,(\/])(?:[ABXY]|[LR][12]?)(?=[ ,)\/]|$)/', $clause->text, $letter);
         if ($first !== null && preg_match('/\d buttons? ?\(/', $text) === 1) {
             $add('buttons', $total, $first[0], $first[1]);
         } elseif ($first !== null) {
@@ -257,7 +271,7 @@ final readonly class Phrases
             && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1 && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
             $add('sticks', ($match[1][0] ?? null) === null ? 1 : $number((string) $match[1][0]), (string) $match[0][0], (int) $match[0][1]);
         }
-        if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+        if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1 || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
             $add('triggers', $number($match[1][0]), $match[0][0], $match[0][1]);
         }
         if (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {

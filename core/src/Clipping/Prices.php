@@ -15,7 +15,7 @@ final readonly class Prices
     private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
 
     /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
-    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)|paid/';
+    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
 
     public function __construct(private Amounts $amounts) {}
 
@@ -44,7 +44,7 @@ final readonly class Prices
             $finds[$pieces] ??= $find;
         }
         if ($finds === [] && $packet > 1) {
-            return [[], $taken];
+            return [[new Find('packet', ['usual' => $packet], $clauses[0]->start, $clauses[0]->start + strlen($clauses[0]->text))], $taken];
         }
         if (count($finds) > 1 && isset($finds[$packet]) && $packet > 1) {
             $finds = [$finds[$packet]];
@@ -117,6 +117,7 @@ final readonly class Prices
         $match = match (true) {
             preg_match("/({$words}) for\W*(?:us ?)?\W*# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
+            preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
             preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
             preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',

@@ -16,7 +16,7 @@ final readonly class Sockets
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
-        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?ports?(?= ?\(\d x a\))?|usb host',
+        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
@@ -111,7 +111,9 @@ final readonly class Sockets
         $saysPower = preg_match('/power|suppl|feed|charg|\bdc\b|\d ?v\b|runs (?:off|from)|\bfed\b|consum/', $near) === 1;
         $saysData = preg_match('/\bdata\b|\botg\b|\bhost\b|keyboard|joystick|controllers?\b|peripher/', $near) === 1;
         if ($isBarrel) {
-            return [[in_array($this->role, ['charger', 'cells'], true) && ($this->isMainsSupply || $this->role === 'cells') && preg_match('/\bin(?:put)?\b/', $near) !== 1 ? 'out' : 'in', 'power']];
+            $gives = ($this->role === 'charger' && $this->isMainsSupply) || ($this->role === 'cells' && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1);
+
+            return [[$gives ? 'out' : 'in', 'power']];
         }
 
         return match ($this->role) {
