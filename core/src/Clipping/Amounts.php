@@ -37,8 +37,8 @@ final readonly class Amounts
     ];
 
     private const BEFORE = [
+        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
         'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above)|\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
-        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at))[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
 
@@ -170,7 +170,7 @@ final readonly class Amounts
         $isWord = match (true) {
             // "2 a piece", "12 V in", "10 r": small words and not units.
             in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart,
-            $sign === 'in' => preg_match('/^\s*(?:x\b|by\b|[,.)]|$|high|wide|long|thick|deep)/i', $after) !== 1,
+            $sign === 'in' => $isApart && preg_match('/^\s*(?:x\b|by\b|[,.)]|$|high|wide|long|thick|deep)/i', $after) !== 1,
             default => false,
         };
 

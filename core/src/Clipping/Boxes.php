@@ -54,12 +54,13 @@ final readonly class Boxes
         $unit = array_values(array_filter($units))[0] ?? '';
         $unit = end($units) !== '' ? (string) end($units) : $unit;
         $near = $clause->label.' | '.$clause->before($from, 48);
+        $isBy = preg_match('/\bby\b/', substr($clause->lower, $from, $to - $from)) === 1;
         $isWhole = array_filter($sides, static fn (float $side): bool => floor($side) !== $side) === [];
         if ($unit === '' && count($sides) === 2 && $isWhole && min($sides) >= 96 && max($sides) >= 120) {
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
-        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
+        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
         if ($unit === '' && max($sides) > 600) {
@@ -180,6 +181,12 @@ final readonly class Boxes
             $wide = [2160 => 3840, 1440 => 2560, 1080 => 1920, 720 => 1280, 480 => 640][$high];
             $hz = $mode[2][0] ?? $mode[3][0] ?? null;
             $found[] = new Find('video mode', ['width' => $wide, 'height' => $high, ...($hz === null ? [] : ['hz' => (float) $hz])], $clause->start + (int) $mode[0][1], $clause->start + (int) $mode[0][1] + strlen((string) $mode[0][0]));
+        }
+        if (preg_match("/\\bl ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}w ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}[thd] ?[:=]? ?({$number})/", $clause->lower, $one, PREG_OFFSET_CAPTURE) === 1) {
+            $taken[] = [$one[0][1], $one[0][1] + strlen($one[0][0])];
+            $found[] = new Find('size', array_combine(['length', 'width', 'height'], array_map(fn (array $side): float => $this->amounts->number($side[0]), [$one[1], $one[2], $one[3]])), $clause->start + $one[0][1], $clause->start + $one[0][1] + strlen($one[0][0]));
+
+            return [$found, $taken];
         }
         $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across';
         $before = "/(?<![\\w.,])({$number})\\s*(mm|cm)?\\s*({$words})\\b/u";

@@ -11,7 +11,7 @@ namespace PocketPlot\Clipping;
 final class Cues
 {
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
-    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)/';
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply/';
 
     public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
@@ -50,7 +50,8 @@ final class Cues
                 $logic,
                 ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above)/', -6.0],
                 ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b/', -14.0],
-                ['cut-off', '/under.?voltage lock|uvlo|cut.?off|over.?discharge/', -4.0],
+                ['', '/under.?voltage lock|uvlo/', -14.0],
+                ['cut-off', '/cut.?off|over.?discharge/', -4.0],
                 ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|eats|source/', 0.0],
                 ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo/', 0.0],
             ],
@@ -71,7 +72,7 @@ final class Cues
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
         $peak = ['peak draw', '/\bpeaks?\b|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|\bown (?:use|consumption)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
@@ -98,7 +99,7 @@ final class Cues
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|short.?circuit|trips?|gives up|from the (?:cell|battery|source)|input current|efficien/', -6.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge|short(?:ly)?\b|moment/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|\biout\b|continuous|long.?time|load|rated|gives|delivers/', 0.0],
+                ['output current', '/\bout(?:put|s)?\b|\biout\b|\bcont(?:inuous)?\b|long.?time|load|rated|gives|delivers/', 0.0],
                 ['output current', '/max(?:imum)?|current|up to/', 60.0],
             ],
             'switch' => [
@@ -113,7 +114,7 @@ final class Cues
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
-                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],
+                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],
                 ['draw', '/current/', 60.0],
             ],
         };
@@ -156,7 +157,7 @@ final class Cues
             ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
-            ['height above face', '/above (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
+            ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),

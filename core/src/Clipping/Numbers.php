@@ -12,6 +12,9 @@ final readonly class Numbers
     /** Signs beyond which a word says nothing of a number any more; see Clause::distance(). */
     private const FAR = 90.0;
 
+    /** "5 V 3 A supply": what feeds the part, not what the part takes. */
+    private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:power |wall |mains |usb )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
+
     public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard) {}
 
     /**
@@ -62,6 +65,7 @@ final readonly class Numbers
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
+            ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad && $milliamps],
         ];
         $found = [];
@@ -166,7 +170,7 @@ final readonly class Numbers
         if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
             return $this->role === 'charger' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
         }
-        if ($isLoad && $this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0)) {
+        if ($isLoad && ($this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0) || preg_match(self::OF_A_SUPPLY, $after) === 1)) {
             return Find::figure('weak supply voltage', $amount);
         }
 
@@ -189,11 +193,14 @@ final readonly class Numbers
         }
         $isLoad = in_array($this->role, self::LOADS, true);
         $meaning = $best[0] ?? null;
-        if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'empty', 'output voltage', 'supply voltage', null], true)) {
+        if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'output voltage', 'supply voltage', null], true)) {
             return null;
         }
         if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
             return null;
+        }
+        if ($this->isGuard && $meaning === 'empty') {
+            $meaning = 'cut-off';
         }
         if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
             $meaning = 'empty';
@@ -280,6 +287,9 @@ final readonly class Numbers
         $volts = preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', substr($clause->lower, 0, $from)) === 1;
         if ($volts && in_array($this->role, ['board', 'display'], true) && $amount->isOne() && $amount->value() >= 1000.0 && ($meaning === null || $best[1] > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/')) {
             // "5 V/3 A" beside a socket is what to feed it with.
+            return null;
+        }
+        if (in_array($this->role, self::LOADS, true) && preg_match(self::OF_A_SUPPLY, $after) === 1) {
             return null;
         }
         if ($this->role === 'regulator' && preg_match('/(?:@|\bat)\s*$/', substr($clause->lower, 0, $from)) === 1 && $clause->isAbout('/drop.?out|efficien|\bvdo\b/')) {
@@ -486,7 +496,7 @@ final readonly class Numbers
     private function bytes(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $best = $this->nearest($clause, [
-            ['', '/does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
+            ['', '/\bneeds?\b|requires?|at least|does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
             ['image size', '/unpack\w*|image|unzipped|extract\w*|installed|written/', -4.0],
             ['storage capacity', '/\bflash\b|emmc|storage|\bssd\b|on.?board|built.?in|card|drive|\bsd\b|disk|capacity|stick/', 0.0],
         ], $from, $to, $others);

@@ -96,7 +96,7 @@ final readonly class Phrases
             'touch' => ['no' => '\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
             'dimming' => [
                 'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
-                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|brightness keys',
+                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|brightness keys|adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
                 'none' => 'no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
             ],
         ];
@@ -112,7 +112,7 @@ final readonly class Phrases
     private static function chemistry(string $what): array
     {
         return [$what => [
-            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer lithium|poly.?lithium|li-?polymer|\blip\b',
+            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer (?:lithium|battery|cell|pack)|poly.?lithium|li-?polymer|\blip\b',
             'Li-ion' => 'li-?ion|lithium.?ion|\b(?:18650|21700|14500|16340|26650)s?\b(?! size)', 'NiMH' => 'ni-?mh|nickel.?metal', 'alkaline' => 'alkaline',
         ]];
     }
@@ -124,7 +124,7 @@ final readonly class Phrases
             ...self::chemistry('chemistry'),
             'protection' => [
                 'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|protection\W{1,3}(?:none|no\b)',
-                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
+                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
             'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|remove to charge|charge outside'],
@@ -197,7 +197,8 @@ final readonly class Phrases
     private static function cooling(): array
     {
         return [
-            'fan' => ['no' => 'no fan|without (?:a )?fan|passive|heat ?sinks?|heat spreader', 'yes' => '\bfan\b|blower|\brpm\b'],
+            'fan' => ['no' => 'no fan|without (?:a )?fan|passive', 'yes' => '\bfan\b|blower|\brpm\b'],
+            'weak fan' => ['no' => 'heat ?sinks?|heat spreader'],
             'material' => ['metal' => 'alumin\w+|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
         ];
     }
@@ -259,10 +260,10 @@ final readonly class Phrases
         }
         $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);
         $letters = preg_match_all('/(?<=[ ,(\/])(?:[ABXY]|[LR][12]?)(?=[ ,)\/]|$)/', $clause->text, $letter);
-        if ($first !== null && preg_match('/\d buttons? ?\(/', $text) === 1) {
+        if ($first !== null && preg_match('/\d buttons? ?\([^)]*[a-z]{3}/', $text) === 1 && preg_match('/\) ?(?:,|and|\+) ?(?:start|select)/', $text) !== 1) {
             $add('buttons', $total, $first[0], $first[1]);
         } elseif ($first !== null) {
-            $add('buttons', $total + (preg_match('/buttons?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
+            $add('buttons', $total + (preg_match('/buttons?(?: \([^)]*\))?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
         } elseif ($letters >= 2) {
             preg_match('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $match, PREG_OFFSET_CAPTURE);
             $add('buttons', $letters + $hasNamed, $match[0][0] ?? '', $match[0][1] ?? 0);

@@ -103,6 +103,7 @@ final readonly class Prices
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
         $isForMore = preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1 || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
+            || preg_match('/^\s*(?:each )?for \d+ ?\+/', $after) === 1
             || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/', $near) === 1;
         $isOther = preg_match('/\b(?:spare|new|second|another|matching|the (?:touch|larger|big)\w*)\s+\w+(?:s)? (?:costs?|for|is|are)\W*$/', $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
 
