@@ -16,7 +16,7 @@ final readonly class Boxes
     {
         $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
         $unit = self::UNIT;
-        $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver)\)\s*)?(?:rgb\s*)?";
+        $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver|rgb)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
         $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
         $found = $taken = [];
@@ -56,7 +56,7 @@ final readonly class Boxes
         $near = $clause->label.' | '.$clause->before($from, 48);
         $isBy = preg_match('/\bby\b/', substr($clause->lower, $from, $to - $from)) === 1;
         $isWhole = array_filter($sides, static fn (float $side): bool => floor($side) !== $side) === [];
-        if ($unit === '' && count($sides) === 2 && $isWhole && min($sides) >= 96 && max($sides) >= 120) {
+        if ($unit === '' && count($sides) === 2 && $isWhole && self::arePixels($sides)) {
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
@@ -83,13 +83,21 @@ final readonly class Boxes
         if ($what === 'size' && count($sides) === 3) {
             // The smallest is the thickness, wherever it was written; what stands upright says so.
             $isUpright = $this->role === 'cells' && preg_match('/block|upright/', $near) === 1;
-            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1 && $sides[2] > min($sides) * 1.3 && $sides[0] === min($sides)) {
+            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1 && $sides[2] > $sides[1] && $sides[1] > $sides[0]) {
                 $sides = [$sides[2], $sides[1], $sides[0]];
             }
         }
         $says = array_combine(array_slice($keys, 0, count($sides)), $sides);
 
         return new Find($what, $says, $clause->start + $from, $clause->start + $end);
+    }
+
+    /** @param  list<float>  $sides */
+    private static function arePixels(array $sides): bool
+    {
+        $isRound = array_filter($sides, static fn (float $side): bool => fmod($side, 8.0) !== 0.0) === [];
+
+        return min($sides) >= 64 && max($sides) >= 120 && ($sides[0] * $sides[1] >= 60_000 || $isRound);
     }
 
     private static function kind(string $near, string $after, string $role): string
@@ -110,6 +118,9 @@ final readonly class Boxes
                 $at = $last === false ? -1 : $last[1] + strlen($last[0]);
                 $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
             }
+        }
+        if ($best[0] === '' && preg_match('/holes?\b|mounting/', substr($near, -24)) === 1 && preg_match('/\bm[2-4](?:\.5)? ?$/', $near) === 1) {
+            return 'hole spacing';
         }
         if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
             return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area' : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
@@ -189,32 +200,41 @@ final readonly class Boxes
             return [$found, $taken];
         }
         $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across';
-        $before = "/(?<![\\w.,])({$number})\\s*(mm|cm)?\\s*({$words})\\b/u";
-        $after = "/\\b({$words})\\b\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm)?/u";
-        $isBefore = preg_match_all($before, $clause->lower, $firsts, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) >= 2
-            && (preg_match($after, $clause->lower, $one, PREG_OFFSET_CAPTURE) !== 1 || $firsts[0][0][1] <= $one[0][1]);
-        if ($isBefore) {
-            $all = $firsts;
-        } elseif (preg_match_all($after, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) < 2) {
-            $all = [];
-        }
-        if ($all !== [] && preg_match('/cable|lead|wire/', substr($clause->lower, max(0, $all[0][0][1] - 12), 12)) !== 1) {
-            $sides = [];
-            foreach ($all as $one) {
-                [$word, $figure, $unit] = $isBefore ? [$one[3][0], $one[1][0], $one[2][0]] : [$one[1][0], $one[2][0], $one[3][0] ?? ''];
-                $key = match (true) {
-                    str_starts_with($word, 'l') => 'length',
-                    str_starts_with($word, 'w') => 'width',
-                    str_starts_with($word, 'di'), $word === 'Ø', $word === 'across' => 'diameter',
-                    default => 'height',
-                };
-                $sides[$key] ??= $this->amounts->number($figure) * ($unit === 'cm' ? 10.0 : 1.0);
+        $sides = $all = [];
+        $used = -1;
+        preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
+        foreach ($axes[0] as [$word, $at]) {
+            // "92 long 60 wide" and "thick 6.0 wide 60": each number belongs to one word.
+            if (preg_match("/({$number})\\s*(mm|cm)?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
+                [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
+                $used = $one[1][1];
+            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm)?/", substr($clause->lower, $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
+                [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
+                $used = $at + strlen($word) + $one[1][1];
+            } else {
+                continue;
             }
+            $key = match (true) {
+                str_starts_with($word, 'l') => 'length',
+                str_starts_with($word, 'w') => 'width',
+                str_starts_with($word, 'di'), $word === 'Ø', $word === 'across' => 'diameter',
+                default => 'height',
+            };
+            if (preg_match('/cable|lead|wire|cord/', substr($clause->lower, max(0, $from - 12), min(12, $from))) !== 1) {
+                // Wide and high without a length: the face of it.
+                $key = $key === 'height' && isset($sides['height']) && ! isset($sides['length']) ? 'length' : $key;
+                $sides[$key] ??= $this->amounts->number($figure) * ($unit === 'cm' ? 10.0 : 1.0);
+                $all[] = [[substr($clause->lower, $from, $to - $from), $from]];
+            }
+        }
+        if (count($all) >= 2) {
             $start = $all[0][0][1];
             $last = $all[count($all) - 1][0];
             $stretch = [$start, $last[1] + strlen($last[0])];
             if (isset($sides['diameter'])) {
-                $sides = ['length' => $sides['length'] ?? $sides['height'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']];
+                $sides = isset($sides['length']) || ! isset($sides['height'])
+                    ? ['length' => $sides['length'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']]
+                    : ['length' => $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['height']];
             }
             $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
             $taken[] = $stretch;

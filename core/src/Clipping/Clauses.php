@@ -93,7 +93,7 @@ final class Clauses
     private static function pieces(string $text): array
     {
         $abbreviations = self::ABBREVIATIONS;
-        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)|\s(?:\+|\*)\s(?=[A-Za-z])/iu';
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)/iu';
         $pieces = preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
 
         return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));

@@ -28,13 +28,13 @@ final class Cues
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
-                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|discharged? to|fully discharged|\bflat at/', -7.0],
+                ['cut-off', '/cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:go |be |get )?(?:under|below)|discharged? to|fully discharged|\bflat at/', -7.0],
                 ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
-                ['charge input voltage', '/\binput\b|\bin\b:|charge (?:port|input|socket)|\brecharge/', 0.0],
-                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|\d ?mah|\d ?ah\b/', 8.0],
+                ['charge input voltage', '/\binput\b|\bin\b(?! (?:series|a row|the|parallel))|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
+                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|poly\w*|\d ?mah|\d ?ah\b/', 8.0],
             ],
             'charger' => [
                 $limit,
@@ -76,7 +76,7 @@ final class Cues
 
         return match ($role) {
             'cells' => [
-                ['switch-off current', '/switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|sleeps? (?:below|under)|low.?current/', -10.0],
+                ['switch-off current', '/switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
@@ -111,7 +111,7 @@ final class Cues
                 ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
                 ['light draw', '/led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
                 ['start-up draw', '/\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
-                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
+                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
                 ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],

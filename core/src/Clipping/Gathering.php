@@ -31,8 +31,8 @@ final readonly class Gathering
         foreach ($finds as $find) {
             $byWhat[$find->what][] = $find;
         }
-        $byWhat = self::withoutWeak($byWhat);
         $volts = $byWhat['supply voltage'] ?? [];
+        $byWhat = self::withoutWeak($byWhat);
         if ($this->isMetered && isset($byWhat['draw']) && ! isset($byWhat['draw taken at']) && count($volts) === 1 && isset($volts[0]->says['usual']) && count($volts[0]->says) === 1) {
             $byWhat['draw taken at'] = [new Find('draw taken at', $volts[0]->says, $volts[0]->start, $volts[0]->end)];
         }
@@ -42,7 +42,7 @@ final readonly class Gathering
         }
         usort($gathered, static fn (Find $a, Find $b): int => $a->start <=> $b->start);
 
-        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true])), $gathered);
+        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true, 'bare' => true])), $gathered);
     }
 
     /**
@@ -179,6 +179,9 @@ final readonly class Gathering
         if ($this->role === 'cells') {
             $same = self::bothWays($same);
         }
+        $isSmall = array_filter($same, static fn (Find $one): bool => in_array($one->says['connector'] ?? '', ['hdmi-mini', 'hdmi-micro'], true)) !== [];
+        // "HDMI" alone, where a small one is named, means that one.
+        $same = array_values(array_filter($same, static fn (Find $one): bool => ! ($isSmall && isset($one->says['bare']))));
         foreach ($same as $find) {
             $key = ($find->says['connector'] ?? '').'/'.($find->says['direction'] ?? '').'/'.($find->says['carries'] ?? '');
             $before = $found[$key] ?? null;

@@ -13,7 +13,7 @@ final readonly class Numbers
     private const FAR = 90.0;
 
     /** "5 V 3 A supply": what feeds the part, not what the part takes. */
-    private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:power |wall |mains |usb )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
+    private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
 
     public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard) {}
 
@@ -65,6 +65,8 @@ final readonly class Numbers
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
+            ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|c\\b))/", 'usual', true],
+            ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad && $milliamps],
         ];
@@ -167,6 +169,9 @@ final readonly class Numbers
         if ($this->role === 'sound' && $this->hasUnit($others, 'W') && ($isAt || preg_match('/(?:\/|ohm|Ω)\s*$/', $before) === 1)) {
             return null;
         }
+        if ($this->role === 'cells' && $isAt && $this->hasUnit($others, 'mAh') && $value <= 3.95) {
+            return $this->ofCells($amount, 'nominal');
+        }
         if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
             return $this->role === 'charger' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
         }
@@ -182,6 +187,9 @@ final readonly class Numbers
     {
         if (preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $clause->after($to)) === 1) {
             return new Find('absolute maximum', ['most' => $amount->value()], $amount->start, $amount->end);
+        }
+        if ($this->role === 'charger' && preg_match('/^\s*(?:\w+ )?(?:packs?|batter\w+|cells?|lipos?)\b/', $clause->after($to)) === 1 && ! $this->isCellVolts($amount)) {
+            return null;
         }
         $best = $this->nearest($clause, Cues::volts($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
         if ($this->role === 'regulator' && $best !== null && in_array($best[0], ['supply voltage', 'output voltage', ''], true)) {
@@ -202,6 +210,9 @@ final readonly class Numbers
         if ($this->isGuard && $meaning === 'empty') {
             $meaning = 'cut-off';
         }
+        if ($meaning === 'empty' && $clause->isAbout('/\bbms\b|\bpcm\b|protect(?:ion)? (?:board|circuit|ic)|\(pcm|\(bms/')) {
+            $meaning = 'cut-off';
+        }
         if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
             $meaning = 'empty';
         }
@@ -219,6 +230,9 @@ final readonly class Numbers
         }
         if ($this->role === 'charger' && $meaning === 'full') {
             return $this->ofCells($amount, 'full');
+        }
+        if ($meaning === 'cut-off' && preg_match('/^\s*(?:per|a|each) cell/', $clause->after($to)) === 1 && count($others) > 1) {
+            return null;
         }
         if ($meaning === 'cut-off') {
             $meaning = 'cut-off voltage';
@@ -274,6 +288,12 @@ final readonly class Numbers
         }
         $best = $this->nearest($clause, Cues::amps($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
         $meaning = $best[0] ?? null;
+        if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && ($meaning === null || $this->isGuard)) {
+            $meaning = 'quiescent current';
+        }
+        if ($meaning === 'output current' && preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?\d+ ?s(?:ec\w*)?\b/', $after) === 1) {
+            $meaning = 'output peak current';
+        }
         if ($this->isGuard) {
             $meaning = match ($meaning) {
                 'quiescent current' => $meaning,
@@ -408,8 +428,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function length(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
     {
-        if (str_ends_with(rtrim(substr($clause->text, 0, $to)), '"') || preg_match('/^\s*-?\s*in(?:ch)?/', substr($clause->lower, $from + strlen((string) (int) $amount->value()), 6)) === 1
-            || preg_match('/inch/', substr($clause->lower, $from, $to - $from)) === 1) {
+        if (preg_match('/(?:"|in|inch|inches)$/', substr($clause->lower, $from, $to - $from)) === 1) {
             return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/', $from, $to, $others, 15.0)
                 ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
         }

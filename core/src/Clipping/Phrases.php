@@ -56,7 +56,15 @@ final readonly class Phrases
         $found = [];
         foreach ($words as $what => $choices) {
             foreach ($choices as $is => $pattern) {
-                if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+                $match = [];
+                if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
+                    && $clause->label !== '' && preg_match("/{$pattern}/u", "{$clause->label}: ".trim($clause->lower)) === 1 && preg_match("/{$pattern}/u", $clause->label) !== 1) {
+                    // "Backlight adjust: by button" says it only with its label.
+                    $found[] = new Find($what, ['is' => $is], $clause->start, $clause->start + strlen(rtrim($clause->text)));
+
+                    break;
+                }
+                if ($match !== []) {
                     $from = $match[0][1];
                     if (preg_match('/^\s*\?/', $clause->after($from + strlen($match[0][0]), 3)) === 1) {
                         continue;
@@ -96,8 +104,8 @@ final readonly class Phrases
             'touch' => ['no' => '\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
             'dimming' => [
                 'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
-                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|brightness keys|adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
-                'none' => 'no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
+                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
+                'none' => 'brightness(?: is)? fixed|no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
             ],
         ];
     }
@@ -156,7 +164,7 @@ final readonly class Phrases
                 'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
-            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => 'enable (?:pin|input|pad)|\ben (?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
+            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
         ];
     }
 
@@ -170,8 +178,8 @@ final readonly class Phrases
             ],
             'pad mode' => [
                 'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
-                'pad' => '(?:as|is|like) an? (?:\w+ )?(?:game ?pad|joy ?pad|controller|pad\b|joystick)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
-                'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|common ground|switch contacts|plain switches',
+                'pad' => '\(hid\)|hid device|(?:as|is|like) an? (?:\w+ )?(?:game ?pad|joy ?pad|controller|pad\b|joystick)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
+                'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|plain switches',
             ],
             'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?', 'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
         ];
@@ -188,7 +196,7 @@ final readonly class Phrases
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
-                'yes' => '(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
+                'yes' => 'you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
             ],
         ];
     }

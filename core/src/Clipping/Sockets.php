@@ -96,7 +96,7 @@ final readonly class Sockets
         $finds = [];
         foreach ($ways as [$direction, $carries]) {
             $finds[] = $this->find('socket', array_filter([
-                'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '',
+                'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '', 'bare' => trim(substr($clause->lower, $from, $to - $from)) === 'hdmi' ? 'yes' : '',
             ], static fn (int|string $value): bool => $value !== ''), $clause, $from, $to);
         }
 
