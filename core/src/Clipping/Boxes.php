@@ -105,7 +105,7 @@ final readonly class Boxes
         $cues = [
             '' => '/control board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
-            'picture area' => '/active|visible|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
+            'picture area' => '/active|\baa\b|visible|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
             'opening' => '/cut-?out|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',

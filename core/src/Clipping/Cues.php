@@ -21,7 +21,7 @@ final class Cues
     public static function volts(string $role): array
     {
         $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/\blogic\b(?! supply)|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins/', -4.0];
+        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins/', -4.0];
 
         return match ($role) {
             'cells' => [
@@ -109,7 +109,7 @@ final class Cues
             default => [
                 $advised,
                 ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
-                ['light draw', '/led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
+                ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
                 ['start-up draw', '/\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,

@@ -164,7 +164,7 @@ final readonly class Phrases
                 'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
-            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
+            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
         ];
     }
 
@@ -178,7 +178,7 @@ final readonly class Phrases
             ],
             'pad mode' => [
                 'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
-                'pad' => '\(hid\)|hid device|(?:as|is|like) an? (?:\w+ )?(?:game ?pad|joy ?pad|controller|pad\b|joystick)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
+                'pad' => '\(hid\)|hid device|(?:as|is|like) (?:an?|two|2) (?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
                 'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|plain switches',
             ],
             'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?', 'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
@@ -217,7 +217,8 @@ final readonly class Phrases
         $found = [];
         $prefix = $this->role === 'charger' ? 'charge cells' : 'series';
         $place = static fn (array $match): array => [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
-        if (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?![\w])(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
+        if (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?![\w])(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+            && (preg_match('/^\d+S/', substr($clause->text, $match[0][1], 3)) === 1 || preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1)) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['usual' => (int) $match[1][0]], $from, $to);
             if (isset($match[2]) && $this->role !== 'charger') {

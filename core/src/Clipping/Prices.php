@@ -15,7 +15,7 @@ final readonly class Prices
     private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
 
     /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
-    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
+    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|\bnew for\b|originally|cost me|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
 
     public function __construct(private Amounts $amounts) {}
 
@@ -120,7 +120,7 @@ final readonly class Prices
             preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
             preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
-            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
+            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
             preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
             preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
             default => null,
@@ -139,14 +139,17 @@ final readonly class Prices
         $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty|a dozen';
         foreach ($clauses as $clause) {
             $text = $clause->label.' '.$clause->lower;
-            if (preg_match('/carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/', $text) === 1) {
+            if (preg_match('/package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/', $text) === 1) {
                 continue;
             }
-            if (preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text, $found) === 1
+            if (preg_match("/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/", $text, $found) === 1
+                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text, $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b/", $text, $found) === 1
                 || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|set)\b/", $text, $found) === 1) {
-                return self::count($found[1]);
+                if (self::count($found[1]) > 1) {
+                    return self::count($found[1]);
+                }
             }
             if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b|price (?:per|for the) pair|pair of)/', $text) === 1) {
                 return 2;

@@ -16,7 +16,7 @@ final readonly class Sockets
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
-        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
+        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
@@ -253,6 +253,9 @@ final readonly class Sockets
     {
         if ($this->role === 'cells' && ($clause->says('/\bno plug\b|bare wires?|open (?:ends|wires)|without (?:a )?plug|flying leads/'))) {
             return [$this->find('socket', ['connector' => 'wires', 'direction' => 'out', 'carries' => 'power'], $clause, 0, strlen(rtrim($clause->text)))];
+        }
+        if ($this->role === 'cable' && $clause->says('/bare (?:wires|ends)|open (?:wires|ends)|flying leads|pigtail|stripped/')) {
+            return [$this->find('lead end', ['connector' => 'wires'], $clause, 0, strlen(rtrim($clause->text)))];
         }
         if ($this->role === 'controls' && preg_match('/\b(\d{1,2}) wires\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) === 1) {
             return [$this->find('socket', ['connector' => 'wires', 'count' => (int) $found[1][0]], $clause, $found[0][1], $found[0][1] + strlen($found[0][0]))];
