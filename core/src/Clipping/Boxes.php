@@ -14,6 +14,9 @@ final readonly class Boxes
     /** @return array{list<Find>, list<array{int, int}>} what was found, and the stretches of the clause that it was read from */
     public function of(Clause $clause): array
     {
+        if (preg_match('/\d/', $clause->text) !== 1) {
+            return [[], []];
+        }
         $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
         $unit = self::UNIT;
         $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver|rgb)\)\s*)?(?:rgb\s*)?";

@@ -8,22 +8,25 @@ namespace PocketPlot\Clipping;
  * A piece of a text that speaks of one thing: part of a line, a sentence, a row of a table written out. Cues about a number
  * are looked for here and in the label of its line.
  */
-final readonly class Clause
+final class Clause
 {
-    public string $lower;
+    public readonly string $lower;
+
+    /** @var array<string, list<array{int, int}>> where a cue stands, from and to, by its pattern: asked once for all numbers */
+    private array $cues = [];
 
     public function __construct(
-        public string $text,
+        public readonly string $text,
         /** Bytes in the plain text. */
-        public int $start,
+        public readonly int $start,
         /** What stands before the colon or in the first cell of the line, in small letters; "" without one. */
-        public string $label = '',
+        public readonly string $label = '',
         /** The heading that it stands under, in small letters. */
-        public string $heading = '',
+        public readonly string $heading = '',
         /** @var array{int, int}|null the row that this was written out of: its finds stand there */
-        public ?array $row = null,
+        public readonly ?array $row = null,
         /** The whole line, in small letters. */
-        public string $line = '',
+        public readonly string $line = '',
     ) {
         $this->lower = strtolower($text);
     }
@@ -49,21 +52,18 @@ final readonly class Clause
         $best = null;
         $own = array_values(array_filter($others, fn (Amount $one): bool => $one->start - $this->start === $from))[0] ?? null;
         $others = $own === null ? $others : array_values(array_filter($others, static fn (Amount $one): bool => $one->unit === $own->unit));
-        if (preg_match_all($pattern, $this->lower, $all, PREG_OFFSET_CAPTURE) > 0) {
-            foreach ($all[0] as [$cue, $at]) {
-                $end = $at + strlen($cue);
-                $far = match (true) {
-                    $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
-                        + 40.0 * $this->between($others, $end, $from),
-                    $at >= $to => 9.0 + ($at - $to) + 78.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
-                        + 60.0 * $this->between($others, $to, $at),
-                    default => null,
-                };
-                if ($far === null) {
-                    continue;
-                }
-                $best = $best === null ? $far : min($best, $far);
+        foreach ($this->cues[$pattern] ??= self::places($pattern, $this->lower) as [$at, $end]) {
+            $far = match (true) {
+                $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
+                    + 40.0 * $this->between($others, $end, $from),
+                $at >= $to => 9.0 + ($at - $to) + 78.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
+                    + 60.0 * $this->between($others, $to, $at),
+                default => null,
+            };
+            if ($far === null) {
+                continue;
             }
+            $best = $best === null ? $far : min($best, $far);
         }
         if ($best === null && $this->label !== '' && preg_match($pattern, $this->label) === 1) {
             return 45.0;
@@ -73,6 +73,13 @@ final readonly class Clause
         }
 
         return $best;
+    }
+
+    /** @return list<array{int, int}> */
+    private static function places(string $pattern, string $text): array
+    {
+        return preg_match_all($pattern, $text, $all, PREG_OFFSET_CAPTURE) > 0
+            ? array_map(static fn (array $cue): array => [$cue[1], $cue[1] + strlen($cue[0])], $all[0]) : [];
     }
 
     /** @param  list<Amount>  $others */

@@ -39,7 +39,9 @@ final class Clauses
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
             }
-            $table = self::bounded($lines, $index) ?? self::sheet($lines, $index) ?? self::series($lines, $index);
+            $table = (preg_match('/\bm(?:in|ax)/i', $line) === 1 ? self::bounded($lines, $index) : null)
+                ?? (preg_match('/[;\t|,].*[;\t|,].*[;\t|,]/', $line) === 1 ? self::sheet($lines, $index) : null)
+                ?? (preg_match('/^[^\d]+$/', $line) === 1 ? self::series($lines, $index) : null);
             if ($table !== null) {
                 $clauses = [...$clauses, ...$table[0]];
                 $skip = $table[1];

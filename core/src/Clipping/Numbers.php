@@ -23,6 +23,9 @@ final readonly class Numbers
      */
     public function of(Clause $clause, array $taken): array
     {
+        if (preg_match('/\d/', $clause->text) !== 1) {
+            return [];
+        }
         $all = $this->amounts->in($clause->text, $clause->start);
         $isFree = static function (Amount $one) use ($taken, $clause): bool {
             foreach ($taken as [$from, $to]) {
@@ -75,7 +78,8 @@ final readonly class Numbers
             if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
                 $last = $match[count($match) - 1];
                 $value = $this->amounts->number($last[0]);
-                if ($what !== 'capacity' || ($value >= 100 && $value <= 50000)) {
+                $isCapacity = $value >= 100 && $value <= 50000;
+                if ($what !== 'capacity' || $isCapacity) {
                     $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
                 }
             }

@@ -17,8 +17,6 @@ final readonly class Prices
     /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
     private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|\bnew for\b|originally|cost me|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
 
-    public function __construct(private Amounts $amounts) {}
-
     /**
      * @param  list<Clause>  $clauses
      * @return array{list<Find>, array<int, list<array{int, int}>>} finds, and by clause the stretches that hold money
@@ -57,6 +55,9 @@ final readonly class Prices
     private function sums(Clause $clause): array
     {
         $sums = [];
+        if (preg_match('/[€$£¥]|\d|\bzł/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|gbp|pound|quid|chf|frank|pln|z[łl]\b|sek\b|\bkr\b|nok|dkk|czk|kč|jpy|yen|huf|\bft\b/u', $clause->lower) !== 1) {
+            return [];
+        }
         $number = Amounts::NUMBER;
         foreach (self::CURRENCIES as $currency => $signs) {
             $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:{$signs})(?![a-z])@iu";

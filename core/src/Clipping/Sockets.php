@@ -50,7 +50,8 @@ final readonly class Sockets
         }
         $found = [];
         $free = $clause->lower;
-        foreach (self::NAMES as $connector => $pattern) {
+        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|sd(?:hc|xc)|\btf\b|m\.?2|ethernet|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|earphone|audio/', $free) === 1;
+        foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
             if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
                 continue;
             }
