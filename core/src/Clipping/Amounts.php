@@ -31,14 +31,14 @@ final readonly class Amounts
     ];
 
     private const AFTER = [
-        'most' => '/^\s*\)?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|dc max|top end)/',
+        'most' => '/^\s*\)?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|biggest|highest|dc max|top end)/',
         'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
         'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
 
     private const BEFORE = [
         'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
-        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above)|\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
+        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
 
@@ -83,7 +83,7 @@ final readonly class Amounts
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
         $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch)|\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
-            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\.{2,3}|…|~|÷|±|\+/-|\+-|-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
+            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
         $at = 0;
         while (preg_match($pattern, $piece, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $at) === 1) {
@@ -116,14 +116,15 @@ final readonly class Amounts
             $end = ($match['b'][1] ?? 0) + strlen($text('b'));
             $end = $ub === null ? $end : ($match['ub'][1] ?? 0) + strlen($text('ub'));
             $unit = $ub ?? $ua;
-            if (in_array($op, ['±', '+/-', '+-'], true) && $ua !== null) {
+            if (in_array($op, ['±', '+/-', '+-'], true) && ($ua ?? $ub) !== null && ($ua !== null || $ub[0] !== '%')) {
+                $ua ??= $ub;
                 $off = $ub !== null && $ub[0] === '%' ? abs($a) * abs($b) * 0.01 : abs($b) * ($ub ?? $ua)[1] / $ua[1];
 
                 return [new Amount($ua[0], round(($a - $off) * $ua[1], 7), $a * $ua[1], round(($a + $off) * $ua[1], 7), $offset + $start, $offset + $end)];
             }
             $low = $a * ($ua ?? $unit)[1];
             $high = $b * $unit[1];
-            if (($ua === null || $ua[0] === $unit[0]) && $low < $high) {
+            if (($ua === null || $ua[0] === $unit[0]) && $low < $high && ($op !== 'or' || ($ua === null && $unit[0] === 'V'))) {
                 return [new Amount($unit[0], round($low, 7), null, round($high, 7), $offset + $start, $offset + $end)];
             }
         }

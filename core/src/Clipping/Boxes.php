@@ -63,7 +63,7 @@ final readonly class Boxes
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
-        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
+        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
         if ($unit === '' && max($sides) > 600) {
@@ -106,9 +106,9 @@ final readonly class Boxes
     private static function kind(string $near, string $after, string $role): string
     {
         $cues = [
-            '' => '/control board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
+            '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
-            'picture area' => '/active|\baa\b|visible|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
+            'picture area' => '/active|\baa\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
             'opening' => '/cut-?out|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
@@ -121,6 +121,9 @@ final readonly class Boxes
                 $at = $last === false ? -1 : $last[1] + strlen($last[0]);
                 $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
             }
+        }
+        if (preg_match('/^\s*(?:mm)?\s*(?:extra|separate)/', $after) === 1) {
+            return '';
         }
         if ($best[0] === '' && preg_match('/holes?\b|mounting/', substr($near, -24)) === 1 && preg_match('/\bm[2-4](?:\.5)? ?$/', $near) === 1) {
             return 'hole spacing';
@@ -208,10 +211,10 @@ final readonly class Boxes
         preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
         foreach ($axes[0] as [$word, $at]) {
             // "92 long 60 wide" and "thick 6.0 wide 60": each number belongs to one word.
-            if (preg_match("/({$number})\\s*(mm|cm)?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
+            if (preg_match("/({$number})\\s*(mm|cm|inches|inch|in|\")?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
                 $used = $one[1][1];
-            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm)?/", substr($clause->lower, $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
+            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower, $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
                 $used = $at + strlen($word) + $one[1][1];
             } else {
@@ -226,7 +229,12 @@ final readonly class Boxes
             if (preg_match('/cable|lead|wire|cord/', substr($clause->lower, max(0, $from - 12), min(12, $from))) !== 1) {
                 // Wide and high without a length: the face of it.
                 $key = $key === 'height' && isset($sides['height']) && ! isset($sides['length']) ? 'length' : $key;
-                $sides[$key] ??= $this->amounts->number($figure) * ($unit === 'cm' ? 10.0 : 1.0);
+                $unitSaid = $unit === '' ? $unitSaid ?? '' : $unit;
+                $sides[$key] ??= round($this->amounts->number($figure) * match ($unitSaid) {
+                    'cm' => 10.0,
+                    'in', 'inch', 'inches', '"' => 25.4,
+                    default => 1.0,
+                }, 3);
                 $all[] = [[substr($clause->lower, $from, $to - $from), $from]];
             }
         }
@@ -235,8 +243,8 @@ final readonly class Boxes
             $last = $all[count($all) - 1][0];
             $stretch = [$start, $last[1] + strlen($last[0])];
             if (isset($sides['diameter'])) {
-                $sides = isset($sides['length']) || ! isset($sides['height'])
-                    ? ['length' => $sides['length'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']]
+                $sides = isset($sides['length']) || ! isset($sides['height']) || $this->role === 'cells'
+                    ? ['length' => $sides['length'] ?? $sides['height'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']]
                     : ['length' => $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['height']];
             }
             $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);

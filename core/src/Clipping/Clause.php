@@ -56,7 +56,7 @@ final class Clause
             $far = match (true) {
                 $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
                     + 40.0 * $this->between($others, $end, $from),
-                $at >= $to => 9.0 + ($at - $to) + 78.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
+                $at >= $to => 9.0 + ($at - $to) + 90.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
                     + 60.0 * $this->between($others, $to, $at),
                 default => null,
             };

@@ -14,8 +14,11 @@ final class Clauses
         'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
         'u' => 'supply voltage', 'p' => 'power', 'l' => 'length', 'w' => 'width', 'h' => 'height', 't' => 'height', 'd' => 'height', 'm' => 'weight',
         'wt' => 'weight', 'cap' => 'capacity', 'diag' => 'diagonal', 'res' => 'resolution', 'port' => 'socket', 'iq' => 'quiescent current',
-        'eff' => 'efficiency', 'len' => 'length',
+        'eff' => 'efficiency', 'len' => 'length', 'ichg' => 'charge current', 'chem' => 'chemistry',
     ];
+
+    /** What a heading says that is no more than a unit. */
+    private const BY_UNIT = ['kg' => 'weight', 'g' => 'weight', 'eur' => 'price', 'usd' => 'price', 'gbp' => 'price', 'chf' => 'price', 'mah' => 'capacity', 'wh' => 'energy'];
 
     /** @return list<Clause> */
     public static function of(Plain $plain): array
@@ -246,7 +249,14 @@ final class Clauses
             $words = preg_split('/[_\s()\/]+/', strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
             $unit = count($words) > 1 && preg_match('/^(v|ma|a|w|wh|mah|ah|mm|cm|in|g|kg|gb|hz|ohm|mohm|c|pct|eur|usd|gbp|chf|awg)$/', (string) end($words)) === 1 ? (string) array_pop($words) : '';
             $bound = array_values(array_intersect($words, ['min', 'typ', 'max', 'nom', 'idle', 'peak']))[0] ?? '';
+            if ($words === [] || (count($words) === 1 && isset(self::BY_UNIT[$words[0]]))) {
+                // A heading that is a unit: kg, EUR.
+                $unit = $words[0] ?? $unit;
+                $words = [self::BY_UNIT[$unit] ?? $unit];
+            }
+            $words = array_map(static fn (string $word): string => ['lim' => 'absolute maximum', 'limit' => 'absolute maximum'][$word] ?? $word, $words);
             $words = array_values(array_diff($words, ['min', 'typ', 'max', 'nom']));
+            $unit = $unit === '' && in_array($words[0] ?? '', ['v', 'u', 'vin'], true) ? 'v' : $unit;
             $label = implode(' ', array_map(static fn (string $word): string => self::SHORT[$word] ?? $word, $words));
             $unit = ['ma' => 'mA', 'a' => 'A', 'mah' => 'mAh', 'ah' => 'Ah', 'v' => 'V', 'w' => 'W', 'wh' => 'Wh', 'c' => '°C', 'pct' => '%', 'in' => '"'][$unit] ?? $unit;
             if (in_array($label, ['length', 'width', 'height'], true) && preg_match('/^[\d.,]+$/', $cell) === 1) {
@@ -257,11 +267,35 @@ final class Clauses
             }
             $said[] = [$label, preg_match('/^[\d.,]+$/', $cell) === 1 ? trim($unit === '"' ? "{$cell}\"" : "{$cell} {$unit} {$bound}") : "{$label}: {$cell}"];
         }
+        $said = self::paired($said);
         if (isset($values['size'])) {
             $said[] = ['size', implode(' ', $values['size']).' '.($unitOfSize ?? 'mm')];
         }
 
         return $said;
+    }
+
+    /**
+     * Two columns of one label, a least and a most, are one range.
+     *
+     * @param  list<array{string, string}>  $said
+     * @return list<array{string, string}>
+     */
+    private static function paired(array $said): array
+    {
+        $paired = [];
+        foreach ($said as [$label, $text]) {
+            $last = count($paired) - 1;
+            $isPair = $last >= 0 && $paired[$last][0] === $label && str_ends_with($paired[$last][1], ' min') && str_ends_with($text, ' max');
+            if ($isPair) {
+                $low = explode(' ', $paired[$last][1])[0];
+                $paired[$last][1] = $label === 'cells' ? "{$low} to ".explode(' ', $text)[0].' cells' : "{$low} to ".substr($text, 0, -4);
+            } else {
+                $paired[] = [$label, $text];
+            }
+        }
+
+        return $paired;
     }
 
     /** @return list<string> */

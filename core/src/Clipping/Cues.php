@@ -33,7 +33,7 @@ final class Cues
                 ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
-                ['charge input voltage', '/\binput\b|\bin\b(?! (?:series|a row|the|parallel))|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
+                ['charge input voltage', '/\binput\b|\bin\b(?=[ :]*\d)|\benter\b|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
                 ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|poly\w*|\d ?mah|\d ?ah\b/', 8.0],
             ],
             'charger' => [
@@ -43,7 +43,7 @@ final class Cues
                 ['cut-off', '/lets (?:\w+ )?go|cuts? ?(?:it )?.?off|over.?discharge|disconnect|under.?volt/', -6.0],
                 ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|final voltage/', -8.0],
                 ['output voltage', '/\bout(?:put|s)?\b|vout|gives|delivers|provides|boost(?:s|ed)? to|sag/', 0.0],
-                ['charge input voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
+                ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
             ],
             'regulator' => [
                 $limit,
@@ -72,7 +72,7 @@ final class Cues
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
         $peak = ['peak draw', '/\bpeaks?\b|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
@@ -90,8 +90,8 @@ final class Cues
                 ['quiescent current', $own, -14.0],
                 ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
-                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|filling/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|load|delivers|gives|rated/', 0.0],
+                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|\bfill\w*/', -4.0],
+                ['output current', '/\bout(?:put|s)?\b|\bgo out|load|delivers|gives|rated/', 0.0],
                 ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
             ],
             'regulator' => [
@@ -110,11 +110,11 @@ final class Cues
                 $advised,
                 ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
                 ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
-                ['start-up draw', '/\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
+                ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
-                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measured|bright|silen\w+|quiet/', 0.0],
+                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
                 ['draw', '/current/', 60.0],
             ],
         };

@@ -257,6 +257,12 @@ final readonly class Gathering
         $end = $first->end;
         foreach ($same as $find) {
             $state = $find->says['state'] ?? '';
+            if ($state === 'usual' && count($same) > 1 && $find->number('least') !== null && $find->number('most') !== null) {
+                // "In a game 0.5 to 0.6 A" beside idle and worst is what is usual.
+                $usual[] = ($find->number('least') + $find->number('most')) / 2;
+
+                continue;
+            }
             foreach (['least', 'usual', 'most'] as $bound) {
                 $value = $find->number($bound);
                 if ($value === null) {
@@ -279,7 +285,7 @@ final readonly class Gathering
         if ($most !== []) {
             $says['most'] = max($most);
         }
-        $says += self::middle($usual, $least, $most);
+        $says += self::middle($usual, $least, $most, $metered !== [] || self::areListed($same));
         $says = array_filter(['least' => $says['least'] ?? null, 'usual' => $says['usual'] ?? null, 'most' => $says['most'] ?? null], static fn (?float $value): bool => $value !== null);
         asort($says);
         $values = array_values($says);
@@ -295,17 +301,27 @@ final readonly class Gathering
      * @param  list<float>  $most
      * @return array<string, float>
      */
-    private static function middle(array $usual, array $least, array $most): array
+    private static function middle(array $usual, array $least, array $most, bool $isBand): array
     {
         if ($usual === []) {
             return [];
         }
         if (count($usual) > 1 && $least === [] && $most === []) {
-            return count(array_unique($usual)) === 1 ? ['usual' => $usual[0]] : ['least' => min($usual), 'most' => max($usual)];
+            return count(array_unique($usual)) === 1 || ! $isBand ? ['usual' => $usual[0]] : ['least' => min($usual), 'most' => max($usual)];
         }
         $inside = array_values(array_filter($usual, static fn (float $value): bool => ($least === [] || $value >= min($least)) && ($most === [] || $value <= max($most))));
 
         return ($inside[0] ?? null) === null ? [] : ['usual' => $inside[0]];
+    }
+
+    /**
+     * Whether several numbers stand in one clause, as a list of states does.
+     *
+     * @param  list<Find>  $same
+     */
+    private static function areListed(array $same): bool
+    {
+        return count($same) > 1 && $same[count($same) - 1]->start - $same[0]->end < 60 && array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') !== '') !== [];
     }
 
     /** @param  list<float>  $usual */

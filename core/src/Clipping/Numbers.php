@@ -68,6 +68,8 @@ final readonly class Numbers
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
+            ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator'],
+            ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
             ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|c\\b))/", 'usual', true],
             ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
@@ -78,6 +80,11 @@ final readonly class Numbers
             if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
                 $last = $match[count($match) - 1];
                 $value = $this->amounts->number($last[0]);
+                if ($bound === 'range') {
+                    $found[] = new Find($what, ['least' => $this->amounts->number($match[1][0]), 'most' => $value], $clause->start + $match[0][1], $clause->start + $last[1] + strlen($last[0]));
+
+                    continue;
+                }
                 $isCapacity = $value >= 100 && $value <= 50000;
                 if ($what !== 'capacity' || $isCapacity) {
                     $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
@@ -112,7 +119,7 @@ final readonly class Numbers
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
             'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
             'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
-                && preg_match('/^\s*(?:at|@) ?5/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
+                && preg_match('/^\s*(?:out\b|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
             'mm²' => $this->role === 'case' || $this->role === 'cooling' ? $this->vent($clause, $amount, $after) : null,
@@ -169,6 +176,12 @@ final readonly class Numbers
             || ($isLoad && ! $amount->isRange() && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others, 'mA'));
         if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/', $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
             return Find::figure('draw taken at', $amount);
+        }
+        if ($this->role === 'sound' && $clause->says('/^\W*out\w*.*(?:ω|Ω|ohm)/u')) {
+            return null;
+        }
+        if ($this->role === 'regulator' && preg_match('/^\s*(?:screen|panel|monitor|board|console|amp\w*|fan|toy|camera)\b/', $after) === 1) {
+            return null;
         }
         if ($this->role === 'sound' && $this->hasUnit($others, 'W') && ($isAt || preg_match('/(?:\/|ohm|Ω)\s*$/', $before) === 1)) {
             return null;
@@ -250,6 +263,9 @@ final readonly class Numbers
         if ($meaning === null && $this->role === 'regulator') {
             $meaning = 'weak output voltage';
         }
+        if ($meaning === 'logic level' && $amount->value() > 5.5) {
+            return null;
+        }
         if ($meaning === 'absolute maximum') {
             $amount = new Amount($amount->unit, null, null, $amount->most ?? $amount->usual ?? $amount->least, $amount->start, $amount->end);
         }
@@ -283,7 +299,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function amps(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
     {
-        if (in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && preg_match('/^\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
+        if (in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && preg_match('/^\s*\/?\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
             return null;
         }
         $isMains = $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/');
@@ -422,6 +438,9 @@ final readonly class Numbers
                 $best = $best === null || $far < $best[0] ? [$far, $one->usual ?? $one->most ?? $one->least ?? 0.0] : $best;
             }
         }
+        if ($best === null && preg_match('/\b(\d{1,2}(?:\.\d)?) ?(?:Ω|ohm)/u', $clause->label, $found) === 1) {
+            return (float) $found[1];
+        }
         if ($best === null && preg_match('/^\W{0,4}(?:into|at|@|\/)?\s*(4|6|8|16|32)\b(?!\s*(?:v|w|mm))/', $clause->after($watts->end - $clause->start, 14), $found) === 1) {
             return (float) $found[1];
         }
@@ -433,6 +452,10 @@ final readonly class Numbers
     private function length(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
     {
         if (preg_match('/(?:"|in|inch|inches)$/', substr($clause->lower, $from, $to - $from)) === 1) {
+            if ($this->role === 'cable' && $amount->isOne()) {
+                return Find::figure('lead length', $amount);
+            }
+
             return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/', $from, $to, $others, 15.0)
                 ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
         }

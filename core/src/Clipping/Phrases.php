@@ -36,7 +36,7 @@ final readonly class Phrases
             ]]),
             'cable' => $this->words($clause, ['lead carries' => [
                 'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'power only|charge only|charging only|no data', 'i2s' => '\bi2s\b', 'dsi' => '\bdsi\b', 'speaker' => 'speaker',
-            ], 'ribbon sides' => ['same' => 'same side|type a\b', 'opposite' => 'opposite (?:side|contacts)|reverse|type b\b']]),
+            ], 'ribbon sides' => ['same' => '(?:same|one) side(?: \(type a\))?', 'opposite' => 'opposite (?:sides?|contacts)|reverse[d]? contacts']]),
             default => [],
         };
 
@@ -93,7 +93,7 @@ final readonly class Phrases
     private static function card(): array
     {
         return ['card kind' => [
-            'soldered' => 'emmc|flash on board|on.?board (?:flash|storage)|soldered (?:flash|storage)', 'microsd' => 'micro ?-?sd', 'm2-slot' => '\bnvme\b|\bm\.2\b', 'sd' => '\bsd ?card|\bsd slot',
+            'soldered' => 'emmc|flash on board|on.?board (?:flash|storage)|soldered (?:flash|storage)', 'microsd' => 'micro ?-?sd|memory card,? micro|micro memory card|\btf card', 'm2-slot' => '\bnvme\b|\bm\.2\b', 'sd' => '\bsd ?card|\bsd slot',
         ]];
     }
 
@@ -135,7 +135,7 @@ final readonly class Phrases
                 'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
-            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|remove to charge|charge outside'],
+            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|charge outside'],
         ];
     }
 
@@ -189,7 +189,7 @@ final readonly class Phrases
     private static function case(): array
     {
         return [
-            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b', 'metal' => 'alumin\w+|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard', 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
+            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b', 'metal' => 'alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard', 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
                 'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)', 'printed powder' => '\bsls\b|\bmjf\b|powder', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|body|case)|(?:petg|pla|asa) print|printed',
                 'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|bent (?:sheet|alu)|sheet metal', 'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
@@ -207,7 +207,7 @@ final readonly class Phrases
         return [
             'fan' => ['no' => 'no fan|without (?:a )?fan|passive', 'yes' => '\bfan\b|blower|\brpm\b'],
             'weak fan' => ['no' => 'heat ?sinks?|heat spreader'],
-            'material' => ['metal' => 'alumin\w+|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
+            'material' => ['metal' => 'alumin\w+|\balu\b|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
         ];
     }
 
@@ -230,6 +230,12 @@ final readonly class Phrases
         } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d{1,2}) ?x ?(?:aaa?|[cd])\b(?=.*(?:holder|series|together))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find('series', ['usual' => (int) $match[1][0]], $from, $to);
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d) ?(?:to|-) ?(\d) cells/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = $place($match[0]);
+            $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
         } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) cells? in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find('series', ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
@@ -273,6 +279,12 @@ final readonly class Phrases
             $add('buttons', $total, $first[0], $first[1]);
         } elseif ($first !== null) {
             $add('buttons', $total + (preg_match('/buttons?(?: \([^)]*\))?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
+        } elseif (preg_match_all("/\b{$count} (?:action|face|shoulder|front|fire)\b/", $text, $kinds, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+            $sum = 0;
+            foreach ($kinds as $kind) {
+                $sum += $number($kind[1][0]);
+            }
+            $add('buttons', $sum + $hasNamed, $kinds[0][0][0], $kinds[0][0][1]);
         } elseif ($letters >= 2) {
             preg_match('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $match, PREG_OFFSET_CAPTURE);
             $add('buttons', $letters + $hasNamed, $match[0][0] ?? '', $match[0][1] ?? 0);
@@ -297,6 +309,9 @@ final readonly class Phrases
     /** @return list<Find> channels of an amplifier; a loudspeaker has none */
     private function channels(Clause $clause): array
     {
+        if (preg_match('/^channels?$/', $clause->label) === 1 && preg_match('/^\s*([12])\b/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            return [new Find('amp channels', ['usual' => (int) $match[1][0]], $clause->start, $clause->start + strlen(rtrim($clause->text)))];
+        }
         $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w', '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
         foreach ($patterns as $channels => $pattern) {
             if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
@@ -311,7 +326,7 @@ final readonly class Phrases
     private function threads(Clause $clause): array
     {
         if (! in_array($this->role, ['board', 'display', 'case', 'regulator', 'charger', 'sound'], true)
-            || preg_match('/(?<![\w.])m(1[.,]6|2[.,]5|2|3|4)\b(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
+            || preg_match('/(?<![\w.])m(1[.,]6|2[.,]5|2|3|4)(?:\b|(?=x\d))(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
             || preg_match('/^\s*(?:slot|key|ssd|socket)/', $clause->after($match[0][1] + strlen($match[0][0]), 8)) === 1) {
             return [];
         }

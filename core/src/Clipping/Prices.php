@@ -33,13 +33,15 @@ final readonly class Prices
             }
         }
         $packet = $this->packet($clauses);
-        $finds = [];
+        $finds = $clauseOf = [];
         foreach ($found as [$clause, $amount, $currency, $from, $to]) {
             $own = $this->packetBeside($clause, $from, $to);
             $pieces = $own ?? $packet;
             $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from, $clause->start + $to);
-            // One price a size of packet: the first one that is said.
-            $finds[$pieces] ??= $find;
+            // One price a size of packet: the first one that is said; two in one breath are two versions.
+            $before = $finds[$pieces] ?? null;
+            $finds[$pieces] = $before === null ? $find : ($clauseOf[$pieces] === $clause && $before->says['amount'] !== $find->says['amount'] ? $before->unsure() : $before);
+            $clauseOf[$pieces] ??= $clause;
         }
         if ($finds === [] && $packet > 1) {
             return [[new Find('packet', ['usual' => $packet], $clauses[0]->start, $clauses[0]->start + strlen($clauses[0]->text))], $taken];

@@ -9,14 +9,14 @@ final readonly class Sockets
 {
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
-        'hdmi-micro' => 'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
-        'hdmi-mini' => 'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
+        'hdmi-micro' => 'micro \(type d\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
+        'hdmi-mini' => 'mini \(type c\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
-        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
+        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
@@ -28,7 +28,7 @@ final readonly class Sockets
         'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot',
         'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
-        'network-8' => 'ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
+        'network-8' => 'net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
         'xt30' => '\bxt-?30\b',
         'other:blade' => 'blade (?:tabs?|terminals?)|faston',
         'terminal' => 'screw[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
@@ -176,7 +176,7 @@ final readonly class Sockets
         $inside = substr($clause->lower, $from, $to - $from);
 
         return match (true) {
-            preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?x ?([2-9])\b/', $after, $found) === 1 => (int) $found[1],
+            preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?[x*] ?([2-9])\b/', $after, $found) === 1 => (int) $found[1],
             preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
             preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
