@@ -23,7 +23,7 @@ final readonly class Amounts
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
         'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
-        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0],
+        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0], 'deg' => ['°C', 1.0],
         'celsius' => ['°C', 1.0], '%' => ['%', 0.01], 'percent' => ['%', 0.01], 'per cent' => ['%', 0.01],
         'gb' => ['GB', 1.0], 'mb' => ['GB', 0.001], 'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
@@ -35,6 +35,8 @@ final readonly class Amounts
         'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
         'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
+
+    private const NEVER_MORE = '/\b(?:never|not|no|nothing) (?:\w+ ){0,2}(?:more|over|above)(?: than)?\s*$/';
 
     private const BEFORE = [
         'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
@@ -143,6 +145,9 @@ final readonly class Amounts
             if (preg_match($pattern, $after) === 1 && ! ($bound !== 'usual' && preg_match('/^\s*\)?,\s*(?:max|min|peak)\b[^,;)]{0,3}\d/', $after) === 1)) {
                 return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
             }
+        }
+        if (preg_match(self::NEVER_MORE, $before) === 1) {
+            return self::one($unit, 'most', $value, $start + $offset, $end + $offset);
         }
         foreach (self::BEFORE as $bound => $pattern) {
             if (preg_match($pattern, $before) === 1) {

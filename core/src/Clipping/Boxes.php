@@ -21,7 +21,7 @@ final readonly class Boxes
         $unit = self::UNIT;
         $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver|rgb)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
-        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
+        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
         $found = $taken = [];
         if (preg_match_all($pattern, $clause->text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
             foreach ($all as $match) {
@@ -64,6 +64,9 @@ final readonly class Boxes
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
         if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
+            return null;
+        }
+        if (preg_match('/[\w)]\s*[x*]\s*$/', $clause->before($from, 6)) === 1 || max($sides) > 3000) {
             return null;
         }
         if ($unit === '' && max($sides) > 600) {

@@ -54,7 +54,7 @@ final class Clause
         $others = $own === null ? $others : array_values(array_filter($others, static fn (Amount $one): bool => $one->unit === $own->unit));
         foreach ($this->cues[$pattern] ??= self::places($pattern, $this->lower) as [$at, $end]) {
             $far = match (true) {
-                $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
+                $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/+]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
                     + 40.0 * $this->between($others, $end, $from),
                 $at >= $to => 9.0 + ($at - $to) + 90.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
                     + 60.0 * $this->between($others, $to, $at),
@@ -65,7 +65,7 @@ final class Clause
             }
             $best = $best === null ? $far : min($best, $far);
         }
-        if ($best === null && $this->label !== '' && preg_match($pattern, $this->label) === 1) {
+        if (($best === null || $best > 45.0) && $this->label !== '' && preg_match($pattern, $this->label) === 1) {
             return 45.0;
         }
         if ($best === null && $this->heading !== '' && preg_match($pattern, $this->heading) === 1) {

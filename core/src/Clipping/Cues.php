@@ -11,7 +11,7 @@ namespace PocketPlot\Clipping;
 final class Cues
 {
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
-    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply/';
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)/';
 
     public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
@@ -21,15 +21,15 @@ final class Cues
     public static function volts(string $role): array
     {
         $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins/', -4.0];
+        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
         return match ($role) {
             'cells' => [
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
-                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:go |be |get )?(?:under|below)|discharged? to|fully discharged|\bflat at/', -7.0],
+                ['cut-off', '/\blets? go|cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:go |be |get )?(?:under|below)|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
                 ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
@@ -52,7 +52,7 @@ final class Cues
                 ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
-                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|eats|source/', 0.0],
+                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
                 ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo/', 0.0],
             ],
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
@@ -83,7 +83,7 @@ final class Cues
                 ['charge input current', '/\binput\b|charge input|\bin\b:/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
-                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers/', 0.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers|good for/', 0.0],
                 ['discharge limit', '/max(?:imum)? current|current/', 24.0],
             ],
             'charger' => [

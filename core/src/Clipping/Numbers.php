@@ -192,6 +192,12 @@ final readonly class Numbers
         if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
             return $this->role === 'charger' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
         }
+        if ($this->role === 'controls' && preg_match('/\d ?m?a,? *$/', $before) === 1 && str_contains(substr($clause->lower, $from, $to - $from + 3), 'dc')) {
+            return null;
+        }
+        if ($isLoad && preg_match('/\bnot\s+$/', $before) === 1) {
+            return null;
+        }
         if ($isLoad && ($this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0) || preg_match(self::OF_A_SUPPLY, $after) === 1)) {
             return Find::figure('weak supply voltage', $amount);
         }
@@ -209,10 +215,14 @@ final readonly class Numbers
             return null;
         }
         $best = $this->nearest($clause, Cues::volts($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
-        if ($this->role === 'regulator' && $best !== null && in_array($best[0], ['supply voltage', 'output voltage', ''], true)) {
+        if ($this->role === 'regulator' && ($best === null || $best[1] > 30.0) && $clause->isAbout('/efficien|\beff\b/')) {
+            return null;
+        }
+        if ($this->role === 'regulator' && in_array($best[0] ?? '', ['supply voltage', 'output voltage', ''], true)) {
             $best = match (true) {
                 preg_match('/^\s*(?:in |dc )?(?:-?>|to|into)\s*\d/', $clause->after($to)) === 1 => ['supply voltage', 0.0],
                 preg_match('/\d ?v?(?:dc)? *(?:in )?(?:-?>|to|into)\s*$/', $clause->before($from)) === 1 => ['output voltage', 0.0],
+                preg_match('/^\s*"?\s*(?:out )?(?:from|out of)\b/', $clause->after($to)) === 1 => ['output voltage', 0.0],
                 default => $best,
             };
         }
@@ -328,6 +338,12 @@ final readonly class Numbers
         if ($volts && in_array($this->role, ['board', 'display'], true) && $amount->isOne() && $amount->value() >= 1000.0 && ($meaning === null || $best[1] > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/')) {
             // "5 V/3 A" beside a socket is what to feed it with.
             return null;
+        }
+        if ($this->role === 'controls' && preg_match('/^,? *\/? *\d+ ?v ?dc/', $after) === 1) {
+            return null;
+        }
+        if ($meaning === null && $this->role === 'charger' && $clause->isAbout('/(?<!dis)charg/') && ! $this->isMainsSupply) {
+            $meaning = 'charge current';
         }
         if (in_array($this->role, self::LOADS, true) && preg_match(self::OF_A_SUPPLY, $after) === 1) {
             return null;
@@ -543,6 +559,7 @@ final readonly class Numbers
     {
         $best = $this->nearest($clause, [
             ['', '/\bneeds?\b|requires?|at least|does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
+            ['image size', '/written to|unpacks? to|when unpacked/', -14.0],
             ['image size', '/unpack\w*|image|unzipped|extract\w*|installed|written/', -4.0],
             ['storage capacity', '/\bflash\b|emmc|storage|\bssd\b|on.?board|built.?in|card|drive|\bsd\b|disk|capacity|stick/', 0.0],
         ], $from, $to, $others);

@@ -146,8 +146,8 @@ final readonly class Phrases
             ...self::chemistry('charge chemistry'),
             'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
-                'no' => 'no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
+                'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|output (?:is )?off while charging|cuts? the output while',
+                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|same time|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
             ],
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching', 'linear' => '\blinear\b'],
             'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
@@ -217,8 +217,10 @@ final readonly class Phrases
         $found = [];
         $prefix = $this->role === 'charger' ? 'charge cells' : 'series';
         $place = static fn (array $match): array => [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
-        if (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?![\w])(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
-            && (preg_match('/^\d+S/', substr($clause->text, $match[0][1], 3)) === 1 || preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1)) {
+        $isWritten = preg_match('/(?<![\w.])(\d{1,2})S(?:(\d{1,2})P)?(?!\w)/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1
+            || (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?!\w)(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+                && preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1);
+        if ($isWritten) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['usual' => (int) $match[1][0]], $from, $to);
             if (isset($match[2]) && $this->role !== 'charger') {
@@ -236,7 +238,7 @@ final readonly class Phrases
         } elseif ($this->role === 'charger' && preg_match('/\b(\d) ?(?:to|-) ?(\d) cells/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
-        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) cells? in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = $place($match[0]);
             $found[] = new Find('series', ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
         }
@@ -326,7 +328,7 @@ final readonly class Phrases
     private function threads(Clause $clause): array
     {
         if (! in_array($this->role, ['board', 'display', 'case', 'regulator', 'charger', 'sound'], true)
-            || preg_match('/(?<![\w.])m(1[.,]6|2[.,]5|2|3|4)(?:\b|(?=x\d))(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
+            || preg_match('/(?<![\w.\/])m(1[.,]6|2[.,]5|2|3|4)(?:\b|(?=x\d))(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
             || preg_match('/^\s*(?:slot|key|ssd|socket)/', $clause->after($match[0][1] + strlen($match[0][0]), 8)) === 1) {
             return [];
         }

@@ -124,6 +124,7 @@ final readonly class Prices
             preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
             preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
+            preg_match("/({$words}) pairs? for\W*# /", $near, $found) === 1 => (string) (2 * self::count($found[1])),
             preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
             preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
             default => null,

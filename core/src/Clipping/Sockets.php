@@ -87,6 +87,10 @@ final readonly class Sockets
     /** @return list<Find> */
     private function sockets(Clause $clause, string $connector, int $from, int $to): array
     {
+        if (preg_match('/^\s*\((?:one|1|two|2) (?!x )\w+/', $clause->after($to)) === 1) {
+            // "two USB ports (one big, one micro)": of two kinds.
+            return [];
+        }
         $count = $this->count($clause, $from, $to);
         if ($this->role === 'cable') {
             return [$this->find('lead end', ['connector' => $connector], $clause, $from, $to)];
