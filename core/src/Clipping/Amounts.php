@@ -23,7 +23,8 @@ final readonly class Amounts
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
         'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
-        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0], 'deg' => ['°C', 1.0],
+        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0],
+        'deg' => ['°C', 1.0],
         'celsius' => ['°C', 1.0], '%' => ['%', 0.01], 'percent' => ['%', 0.01], 'per cent' => ['%', 0.01],
         'gb' => ['GB', 1.0], 'mb' => ['GB', 0.001], 'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
@@ -39,8 +40,10 @@ final readonly class Amounts
     private const NEVER_MORE = '/\b(?:never|not|no|nothing) (?:\w+ ){0,2}(?:more|over|above)(?: than)?\s*$/';
 
     private const BEFORE = [
-        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
-        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
+        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|'
+            .'n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
+        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
+            .'exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
 
@@ -85,7 +88,8 @@ final readonly class Amounts
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
         $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch)|\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
-            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
+            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
+                ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
         $at = 0;
         while (preg_match($pattern, $piece, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $at) === 1) {
@@ -105,7 +109,8 @@ final readonly class Amounts
     {
         $text = static fn (string $key): string => $match[$key][0] ?? '';
         $start = $match[0][1];
-        [$ua, $ub] = [$this->unitAt($text('ua'), $text('a'), $match['ua'][1] ?? -1, $piece), $this->unitAt($text('ub'), $text('b'), $match['ub'][1] ?? -1, $piece)];
+        [$ua, $ub] = [$this->unitAt($text('ua'), $text('a'), $match['ua'][1] ?? -1, $piece), $this->unitAt($text('ub'), $text('b'), $match['ub'][1] ?? -1,
+            $piece)];
         $a = $this->part($text('a'));
         if (($match['sign'][0] ?? null) !== null && preg_match('/[\dA-Za-z"]\s?$/', substr($piece, 0, $start)) !== 1) {
             $a = -$a;
@@ -113,21 +118,11 @@ final readonly class Amounts
         $endOfA = $ua === null ? ($match['a'][1] ?? 0) + strlen($text('a')) : ($match['ua'][1] ?? 0) + strlen($text('ua'));
         $op = strtolower($text('op'));
         $isBetween = $op !== 'and' || preg_match('/between\s*$/i', substr($piece, 0, $start)) === 1;
-        if ($op !== '' && $text('b') !== '' && $isBetween && ($ub ?? $ua) !== null) {
-            $b = $this->part(ltrim($text('b'), '+'));
-            $end = ($match['b'][1] ?? 0) + strlen($text('b'));
-            $end = $ub === null ? $end : ($match['ub'][1] ?? 0) + strlen($text('ub'));
-            $unit = $ub ?? $ua;
-            if (in_array($op, ['±', '+/-', '+-'], true) && ($ua ?? $ub) !== null && ($ua !== null || $ub[0] !== '%')) {
-                $ua ??= $ub;
-                $off = $ub !== null && $ub[0] === '%' ? abs($a) * abs($b) * 0.01 : abs($b) * ($ub ?? $ua)[1] / $ua[1];
-
-                return [new Amount($ua[0], round(($a - $off) * $ua[1], 7), $a * $ua[1], round(($a + $off) * $ua[1], 7), $offset + $start, $offset + $end)];
-            }
-            $low = $a * ($ua ?? $unit)[1];
-            $high = $b * $unit[1];
-            if (($ua === null || $ua[0] === $unit[0]) && $low < $high && ($op !== 'or' || ($ua === null && $unit[0] === 'V'))) {
-                return [new Amount($unit[0], round($low, 7), null, round($high, 7), $offset + $start, $offset + $end)];
+        if ($op !== '' && $text('b') !== '' && $isBetween) {
+            $end = $offset + ($ub === null ? ($match['b'][1] ?? 0) + strlen($text('b')) : ($match['ub'][1] ?? 0) + strlen($text('ub')));
+            $range = $this->range([$a, $ua], $op, [$this->part(ltrim($text('b'), '+')), $ub], $offset + $start, $end);
+            if ($range !== null) {
+                return [$range];
             }
         }
         if ($ua === null) {
@@ -135,6 +130,33 @@ final readonly class Amounts
         }
 
         return [$this->bounded($ua[0], $a * $ua[1], $start, $endOfA, $piece, $offset)];
+    }
+
+    /**
+     * @param  array{float, array{string, float}|null}  $first  number and unit
+     * @param  array{float, array{string, float}|null}  $second
+     */
+    private function range(array $first, string $op, array $second, int $start, int $end): ?Amount
+    {
+        [[$a, $ua], [$b, $ub]] = [$first, $second];
+        $unit = $ub ?? $ua;
+        if ($unit === null) {
+            return null;
+        }
+        if (in_array($op, ['±', '+/-', '+-'], true)) {
+            $own = $ua ?? $unit;
+            if ($own[0] === '%' && $ua === null) {
+                return null;
+            }
+            $off = $unit[0] === '%' ? abs($a) * abs($b) * 0.01 : abs($b) * $unit[1] / $own[1];
+
+            return new Amount($own[0], round(($a - $off) * $own[1], 7), $a * $own[1], round(($a + $off) * $own[1], 7), $start, $end);
+        }
+        $low = $a * ($ua ?? $unit)[1];
+        $high = $b * $unit[1];
+        $isOne = ($ua === null || $ua[0] === $unit[0]) && $low < $high && ($op !== 'or' || ($ua === null && $unit[0] === 'V'));
+
+        return $isOne ? new Amount($unit[0], round($low, 7), null, round($high, 7), $start, $end) : null;
     }
 
     private function bounded(string $unit, float $value, int $start, int $end, string $piece, int $offset): Amount

@@ -34,7 +34,7 @@ final readonly class Boxes
                 }
                 $from = $match[0][1];
                 $to = $from + strlen(rtrim((string) $match[0][0]));
-                $find = $this->box($clause, $sides, $units, $from, $to);
+                $find = $sides === [] ? null : $this->box($clause, $sides, $units, $from, $to);
                 if ($find !== null || count($sides) === 3 || implode('', $units) !== '') {
                     $taken[] = [$from, $find === null ? $to : $find->end - $clause->start];
                 }
@@ -49,7 +49,7 @@ final readonly class Boxes
     }
 
     /**
-     * @param  list<float>  $sides
+     * @param  non-empty-list<float>  $sides
      * @param  list<string>  $units
      */
     private function box(Clause $clause, array $sides, array $units, int $from, int $to): ?Find
@@ -63,7 +63,9 @@ final readonly class Boxes
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
-        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/', $near.$clause->after($to, 20)) !== 1)) {
+        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy
+            && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/',
+                $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
         if (preg_match('/[\w)]\s*[x*]\s*$/', $clause->before($from, 6)) === 1 || max($sides) > 3000) {
@@ -89,7 +91,8 @@ final readonly class Boxes
         if ($what === 'size' && count($sides) === 3) {
             // The smallest is the thickness, wherever it was written; what stands upright says so.
             $isUpright = $this->role === 'cells' && preg_match('/block|upright/', $near) === 1;
-            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1 && $sides[2] > $sides[1] && $sides[1] > $sides[0]) {
+            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1
+                && $sides[2] > $sides[1] && $sides[1] > $sides[0]) {
                 $sides = [$sides[2], $sides[1], $sides[0]];
             }
         }
@@ -98,7 +101,7 @@ final readonly class Boxes
         return new Find($what, $says, $clause->start + $from, $clause->start + $end);
     }
 
-    /** @param  list<float>  $sides */
+    /** @param  non-empty-list<float>  $sides */
     private static function arePixels(array $sides): bool
     {
         $isRound = array_filter($sides, static fn (float $side): bool => fmod($side, 8.0) !== 0.0) === [];
@@ -109,7 +112,8 @@ final readonly class Boxes
     private static function kind(string $near, string $after, string $role): string
     {
         $cues = [
-            '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
+            '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|'
+                .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|\baa\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
@@ -132,7 +136,8 @@ final readonly class Boxes
             return 'hole spacing';
         }
         if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
-            return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area' : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
+            return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area'
+                : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
         }
         $allowed = match ($best[0]) {
             'picture area' => $role === 'display',
@@ -180,9 +185,11 @@ final readonly class Boxes
     {
         $after = $clause->after($to, 24);
         $hz = preg_match('/^\D{0,14}?(\d{2,3})(?:\/(\d{2,3}))?\s*hz/', $after, $rate) === 1 ? (float) ($rate[2] ?? $rate[1]) : null;
-        $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
+        $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|'
+            .'any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
         if ($this->role === 'board') {
-            return new Find('video mode', ['width' => $sides[0], 'height' => $sides[1], ...($hz === null ? [] : ['hz' => $hz])], $clause->start + $from, $clause->start + $to);
+            return new Find('video mode', ['width' => $sides[0], 'height' => $sides[1], ...($hz === null ? [] : ['hz' => $hz])], $clause->start + $from,
+                $clause->start + $to);
         }
         if ($this->role !== 'display' || $isInput || preg_match(Cues::OTHER_PART, $clause->lower) === 1) {
             return null;
@@ -195,29 +202,71 @@ final readonly class Boxes
     private function named(Clause $clause): array
     {
         $number = Amounts::NUMBER;
-        $found = $taken = [];
-        if ($this->role === 'board' && preg_match('/\b(2160|1440|1080|720|480)p(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps)?)?|\b4k(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps))?/', $clause->lower, $mode, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && $clause->isAbout('/hdmi|video|picture|output|display|up to|resolution/')) {
-            $high = (int) ($mode[1][0] ?? 2160);
-            $wide = [2160 => 3840, 1440 => 2560, 1080 => 1920, 720 => 1280, 480 => 640][$high];
-            $hz = $mode[2][0] ?? $mode[3][0] ?? null;
-            $found[] = new Find('video mode', ['width' => $wide, 'height' => $high, ...($hz === null ? [] : ['hz' => (float) $hz])], $clause->start + (int) $mode[0][1], $clause->start + (int) $mode[0][1] + strlen((string) $mode[0][0]));
-        }
-        if (preg_match("/\\bl ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}w ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}[thd] ?[:=]? ?({$number})/", $clause->lower, $one, PREG_OFFSET_CAPTURE) === 1) {
+        $found = $this->spelledMode($clause);
+        $taken = [];
+        if (preg_match("/\\bl ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}w ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}[thd] ?[:=]? ?({$number})/", $clause->lower,
+            $one, PREG_OFFSET_CAPTURE) === 1) {
             $taken[] = [$one[0][1], $one[0][1] + strlen($one[0][0])];
-            $found[] = new Find('size', array_combine(['length', 'width', 'height'], array_map(fn (array $side): float => $this->amounts->number($side[0]), [$one[1], $one[2], $one[3]])), $clause->start + $one[0][1], $clause->start + $one[0][1] + strlen($one[0][0]));
+            $found[] = new Find('size', array_combine(['length', 'width', 'height'],
+                array_map(fn (array $side): float => $this->amounts->number($side[0]), [$one[1], $one[2], $one[3]])), $clause->start + $one[0][1],
+                $clause->start + $one[0][1] + strlen($one[0][0]));
 
             return [$found, $taken];
         }
+        [$sides, $all] = $this->axes($clause);
+        if (count($all) >= 2) {
+            $start = $all[0][0][1];
+            $last = $all[count($all) - 1][0];
+            $stretch = [$start, $last[1] + strlen($last[0])];
+            if (isset($sides['diameter'])) {
+                $sides = isset($sides['length']) || ! isset($sides['height']) || $this->role === 'cells'
+                    ? ['length' => $sides['length'] ?? $sides['height'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']]
+                    : ['length' => $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['height']];
+            }
+            $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
+        }
+
+        return [$found, $taken];
+    }
+
+    /** @return list<Find> "1080p at 60 Hz", "4K30" */
+    private function spelledMode(Clause $clause): array
+    {
+        $found = [];
+        if ($this->role === 'board' && preg_match('/\b(2160|1440|1080|720|480)p(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps)?)?|\b4k(?:\s*(?:@|'
+            .'at)?\s*(\d{2,3})\s*(?:hz|fps))?/', $clause->lower, $mode, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
+                && $clause->isAbout('/hdmi|video|picture|output|display|up to|resolution/')) {
+            $high = (int) ($mode[1][0] ?? 2160);
+            $wide = [2160 => 3840, 1440 => 2560, 1080 => 1920, 720 => 1280, 480 => 640][$high];
+            $hz = $mode[2][0] ?? $mode[3][0] ?? null;
+            $found[] = new Find('video mode', ['width' => $wide, 'height' => $high, ...($hz === null ? [] : ['hz' => (float) $hz])],
+                $clause->start + (int) $mode[0][1], $clause->start + (int) $mode[0][1] + strlen((string) $mode[0][0]));
+        }
+
+        return $found;
+    }
+
+    /**
+     * Numbers with the side that they are of.
+     *
+     * @return array{array<string, float>, list<array{array{string, int}}>} sides by name, and what was read where
+     */
+    private function axes(Clause $clause): array
+    {
+        $number = Amounts::NUMBER;
         $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across';
         $sides = $all = [];
         $used = -1;
         preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
         foreach ($axes[0] as [$word, $at]) {
             // "92 long 60 wide" and "thick 6.0 wide 60": each number belongs to one word.
-            if (preg_match("/({$number})\\s*(mm|cm|inches|inch|in|\")?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
+            if (preg_match("/({$number})\\s*(mm|cm|inches|inch|in|\")?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1
+                && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
                 $used = $one[1][1];
-            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower, $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
+            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
+                $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
                 $used = $at + strlen($word) + $one[1][1];
             } else {
@@ -241,20 +290,8 @@ final readonly class Boxes
                 $all[] = [[substr($clause->lower, $from, $to - $from), $from]];
             }
         }
-        if (count($all) >= 2) {
-            $start = $all[0][0][1];
-            $last = $all[count($all) - 1][0];
-            $stretch = [$start, $last[1] + strlen($last[0])];
-            if (isset($sides['diameter'])) {
-                $sides = isset($sides['length']) || ! isset($sides['height']) || $this->role === 'cells'
-                    ? ['length' => $sides['length'] ?? $sides['height'] ?? $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['diameter']]
-                    : ['length' => $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['height']];
-            }
-            $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
-            $taken[] = $stretch;
-        }
 
-        return [$found, $taken];
+        return [$sides, $all];
     }
 
     private function side(string $text): float

@@ -7,7 +7,8 @@ namespace PocketPlot\Clipping;
 /** Parts a text into clauses: lines, labels, sentences, bullets; rows of tables are written out with their headings and units. */
 final class Clauses
 {
-    private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n\.w|g\.w|mfr|pc|qty|ref|avg|cont|resp';
+    private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n\.w|g\.w|mfr|pc|qty|'
+        .'ref|avg|cont|resp';
 
     /** What short headings of a sheet stand for. */
     private const SHORT = [
@@ -18,7 +19,8 @@ final class Clauses
     ];
 
     /** What a heading says that is no more than a unit. */
-    private const BY_UNIT = ['kg' => 'weight', 'g' => 'weight', 'eur' => 'price', 'usd' => 'price', 'gbp' => 'price', 'chf' => 'price', 'mah' => 'capacity', 'wh' => 'energy'];
+    private const BY_UNIT = ['kg' => 'weight', 'g' => 'weight', 'eur' => 'price', 'usd' => 'price', 'gbp' => 'price', 'chf' => 'price', 'mah' => 'capacity',
+        'wh' => 'energy'];
 
     /** @return list<Clause> */
     public static function of(Plain $plain): array
@@ -98,7 +100,8 @@ final class Clauses
     private static function pieces(string $text): array
     {
         $abbreviations = self::ABBREVIATIONS;
-        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:', $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)/iu';
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:',
+            $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)/iu';
         $pieces = preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
 
         return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));
@@ -203,7 +206,8 @@ final class Clauses
     {
         $split = static fn (string $line): array => preg_split('/\s{2,}|\t/', trim($line)) ?: [];
         $head = $split($lines[$index][0]);
-        $known = ['vin' => ['input voltage', 'V', 1], 'vout' => ['output voltage', 'V', 1], 'eff' => ['efficiency', '%', 100], 'efficiency' => ['efficiency', '%', 100]];
+        $known = ['vin' => ['input voltage', 'V', 1], 'vout' => ['output voltage', 'V', 1], 'eff' => ['efficiency', '%', 100], 'efficiency' => ['efficiency',
+            '%', 100]];
         $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z]{1,12}(?: ?[\[(]\w+[\])])?$/', $cell) === 1);
         if (count($head) < 3 || count($named) !== count($head)) {
             return null;
@@ -211,7 +215,8 @@ final class Clauses
         $rows = [];
         for ($next = $index + 1; isset($lines[$next]); $next++) {
             $cells = $split($lines[$next][0]);
-            if (count($cells) !== count($head) || array_filter($cells, static fn (string $cell): bool => preg_match('/^\d+(?:[.,]\d+)?$/', $cell) !== 1) !== []) {
+            if (count($cells) !== count($head) || array_filter($cells, static fn (string $cell): bool => preg_match('/^\d+(?:[.,]\d+)?$/',
+                $cell) !== 1) !== []) {
                 break;
             }
             $rows[] = array_map(static fn (string $cell): float => (float) str_replace(',', '.', $cell), $cells);
@@ -225,8 +230,12 @@ final class Clauses
             [$label, $unit, $times] = $known[strtolower((string) preg_replace('/\W.*$/', '', $name))] ?? ['', '', 1];
             if ($label !== '') {
                 $column = array_column($rows, $at);
+                if ($column === []) {
+                    continue;
+                }
                 $times = max($column) > 1.0 && $unit === '%' ? 1 : $times;
-                $clauses[] = new Clause(round(min($column) * $times, 3).' to '.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start, $end], $label);
+                $clauses[] = new Clause(round(min($column) * $times, 3).' to '.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start,
+                    $end], $label);
             }
         }
 
@@ -247,7 +256,8 @@ final class Clauses
                 continue;
             }
             $words = preg_split('/[_\s()\/]+/', strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-            $unit = count($words) > 1 && preg_match('/^(v|ma|a|w|wh|mah|ah|mm|cm|in|g|kg|gb|hz|ohm|mohm|c|pct|eur|usd|gbp|chf|awg)$/', (string) end($words)) === 1 ? (string) array_pop($words) : '';
+            $unit = count($words) > 1 && preg_match('/^(v|ma|a|w|wh|mah|ah|mm|cm|in|g|kg|gb|hz|ohm|mohm|c|pct|eur|usd|gbp|chf|awg)$/',
+                (string) end($words)) === 1 ? (string) array_pop($words) : '';
             $bound = array_values(array_intersect($words, ['min', 'typ', 'max', 'nom', 'idle', 'peak']))[0] ?? '';
             if ($words === [] || (count($words) === 1 && isset(self::BY_UNIT[$words[0]]))) {
                 // A heading that is a unit: kg, EUR.
@@ -258,7 +268,8 @@ final class Clauses
             $words = array_values(array_diff($words, ['min', 'typ', 'max', 'nom']));
             $unit = $unit === '' && in_array($words[0] ?? '', ['v', 'u', 'vin'], true) ? 'v' : $unit;
             $label = implode(' ', array_map(static fn (string $word): string => self::SHORT[$word] ?? $word, $words));
-            $unit = ['ma' => 'mA', 'a' => 'A', 'mah' => 'mAh', 'ah' => 'Ah', 'v' => 'V', 'w' => 'W', 'wh' => 'Wh', 'c' => '°C', 'pct' => '%', 'in' => '"'][$unit] ?? $unit;
+            $unit = ['ma' => 'mA', 'a' => 'A', 'mah' => 'mAh', 'ah' => 'Ah', 'v' => 'V', 'w' => 'W', 'wh' => 'Wh', 'c' => '°C', 'pct' => '%',
+                'in' => '"'][$unit] ?? $unit;
             if (in_array($label, ['length', 'width', 'height'], true) && preg_match('/^[\d.,]+$/', $cell) === 1) {
                 $values['size'][] = "{$label} {$cell}";
                 $unitOfSize = $unit;
@@ -289,7 +300,7 @@ final class Clauses
             $isPair = $last >= 0 && $paired[$last][0] === $label && str_ends_with($paired[$last][1], ' min') && str_ends_with($text, ' max');
             if ($isPair) {
                 $low = explode(' ', $paired[$last][1])[0];
-                $paired[$last][1] = $label === 'cells' ? "{$low} to ".explode(' ', $text)[0].' cells' : "{$low} to ".substr($text, 0, -4);
+                $paired[$last] = [$label, $label === 'cells' ? "{$low} to ".explode(' ', $text)[0].' cells' : "{$low} to ".substr($text, 0, -4)];
             } else {
                 $paired[] = [$label, $text];
             }

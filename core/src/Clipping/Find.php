@@ -7,7 +7,10 @@ namespace PocketPlot\Clipping;
 /** One thing that a text says of a part, and where in the text it stands. */
 final readonly class Find
 {
-    /** @param  array<string, float|int|string>  $says  least, usual, most of a figure; "is" of a word; amount, currency and packet of a price; connector, direction, carries and count of a socket; length, width, height of a box */
+    /**
+     * @param  array<string, float|int|string>  $says  least, usual, most of a figure; "is" of a word; amount, currency and packet of a price; connector,
+     *   direction, carries and count of a socket; length, width, height of a box
+     */
     public function __construct(
         public string $what,
         public array $says,

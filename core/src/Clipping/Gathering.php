@@ -33,7 +33,8 @@ final readonly class Gathering
         }
         $volts = $byWhat['supply voltage'] ?? [];
         $byWhat = self::withoutWeak($byWhat);
-        if ($this->isMetered && isset($byWhat['draw']) && ! isset($byWhat['draw taken at']) && count($volts) === 1 && isset($volts[0]->says['usual']) && count($volts[0]->says) === 1) {
+        if ($this->isMetered && isset($byWhat['draw']) && ! isset($byWhat['draw taken at']) && count($volts) === 1 && isset($volts[0]->says['usual'])
+            && count($volts[0]->says) === 1) {
             $byWhat['draw taken at'] = [new Find('draw taken at', $volts[0]->says, $volts[0]->start, $volts[0]->end)];
         }
         $gathered = [];
@@ -42,7 +43,8 @@ final readonly class Gathering
         }
         usort($gathered, static fn (Find $a, Find $b): int => $a->start <=> $b->start);
 
-        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true, 'bare' => true])), $gathered);
+        return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true, 'bare' => true])),
+            $gathered);
     }
 
     /**
@@ -82,7 +84,8 @@ final readonly class Gathering
             $what === 'size' => [self::size($same)],
             $what === 'buttons' => [self::most($same)],
             $what === 'video mode' => [self::largest($same)],
-            default => [self::band([$same[0], ...array_values(array_filter(array_slice($same, 1), static fn (Find $one): bool => $one->isFigure() && ! isset($one->says['usual'])))])],
+            default => [self::band([$same[0], ...array_values(array_filter(array_slice($same, 1), static fn (Find $one): bool => $one->isFigure()
+                && ! isset($one->says['usual'])))])],
         };
     }
 
@@ -147,7 +150,8 @@ final readonly class Gathering
     /** @param  non-empty-list<Find>  $same */
     private static function largest(array $same): Find
     {
-        usort($same, static fn (Find $a, Find $b): int => ($b->number('width') ?? 0.0) <=> ($a->number('width') ?? 0.0) ?: ($b->number('hz') ?? 0.0) <=> ($a->number('hz') ?? 0.0));
+        usort($same, static fn (Find $a, Find $b): int => ($b->number('width') ?? 0.0) <=> ($a->number('width') ?? 0.0) ?: ($b->number('hz')
+            ?? 0.0) <=> ($a->number('hz') ?? 0.0));
 
         return $same[0];
     }
@@ -212,7 +216,7 @@ final readonly class Gathering
             $ways[(string) ($find->says['connector'] ?? '')][(string) ($find->says['direction'] ?? '')] = true;
         }
 
-        return array_map(static fn (Find $find): Find => isset($ways[$find->says['connector'] ?? '']['in'], $ways[$find->says['connector'] ?? '']['out'])
+        return array_map(static fn (Find $find): Find => count($ways[(string) ($find->says['connector'] ?? '')] ?? []) > 1
             ? $find->saying([...$find->says, 'direction' => 'both']) : $find, $same);
     }
 
@@ -229,12 +233,16 @@ final readonly class Gathering
         if ($ranges !== []) {
             return [self::band($ranges)];
         }
+        if ($same === []) {
+            return [];
+        }
         $bounds = array_filter($same, static fn (Find $one): bool => ! isset($one->says['usual']));
         if ($bounds !== []) {
             return [self::band($same)];
         }
         $first = $same[0];
-        $near = array_filter($same, static fn (Find $one): bool => abs(($one->number('usual') ?? 0.0) - ($first->number('usual') ?? 0.0)) <= 0.06 * ($first->number('usual') ?? 1.0));
+        $near = array_filter($same, static fn (Find $one): bool => abs(($one->number('usual') ?? 0.0) - ($first->number('usual')
+            ?? 0.0)) <= 0.06 * ($first->number('usual') ?? 1.0));
         if ($this->role === 'regulator') {
             return count($near) === count($same) ? [$first] : array_map(static fn (Find $one): Find => $one->unsure(), $same);
         }
@@ -286,13 +294,15 @@ final readonly class Gathering
             $says['most'] = max($most);
         }
         $says += self::middle($usual, $least, $most, $metered !== [] || self::areListed($same));
-        $says = array_filter(['least' => $says['least'] ?? null, 'usual' => $says['usual'] ?? null, 'most' => $says['most'] ?? null], static fn (?float $value): bool => $value !== null);
+        $says = array_filter(['least' => $says['least'] ?? null, 'usual' => $says['usual'] ?? null, 'most' => $says['most'] ?? null],
+            static fn (?float $value): bool => $value !== null);
         asort($says);
         $values = array_values($says);
         $keys = array_keys($says);
         $inOrder = array_values(array_intersect(['least', 'usual', 'most'], $keys));
 
-        return new Find($first->what, array_combine($inOrder, $values), $first->start, $end - $first->start > 400 ? $first->end : $end, self::isContradicted($usual));
+        return new Find($first->what, array_combine($inOrder, $values), $first->start, $end - $first->start > 400 ? $first->end : $end,
+            self::isContradicted($usual));
     }
 
     /**
@@ -309,7 +319,8 @@ final readonly class Gathering
         if (count($usual) > 1 && $least === [] && $most === []) {
             return count(array_unique($usual)) === 1 || ! $isBand ? ['usual' => $usual[0]] : ['least' => min($usual), 'most' => max($usual)];
         }
-        $inside = array_values(array_filter($usual, static fn (float $value): bool => ($least === [] || $value >= min($least)) && ($most === [] || $value <= max($most))));
+        $inside = array_values(array_filter($usual, static fn (float $value): bool => ($least === [] || $value >= min($least)) && ($most === []
+            || $value <= max($most))));
 
         return ($inside[0] ?? null) === null ? [] : ['usual' => $inside[0]];
     }
@@ -321,7 +332,8 @@ final readonly class Gathering
      */
     private static function areListed(array $same): bool
     {
-        return count($same) > 1 && $same[count($same) - 1]->start - $same[0]->end < 60 && array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') !== '') !== [];
+        return count($same) > 1 && $same[count($same) - 1]->start - $same[0]->end < 60 && array_filter($same,
+            static fn (Find $one): bool => ($one->says['state'] ?? '') !== '') !== [];
     }
 
     /** @param  list<float>  $usual */
@@ -341,7 +353,8 @@ final readonly class Gathering
         if ($this->role !== 'sound') {
             return $finds;
         }
-        $isAmp = array_filter($finds, static fn (Find $one): bool => in_array($one->what, ['amp channels', 'quiescent current', 'supply voltage', 'draw', 'enable pin'], true)) !== [];
+        $isAmp = array_filter($finds, static fn (Find $one): bool => in_array($one->what,
+            ['amp channels', 'quiescent current', 'supply voltage', 'draw', 'enable pin'], true)) !== [];
         $kept = $loads = $watts = [];
         foreach ($finds as $find) {
             if ($find->what === 'ohm') {
@@ -367,7 +380,8 @@ final readonly class Gathering
         foreach ($watts as $one) {
             $byOhm[] = [$one->number('ohm') ?? 0.0, $one];
         }
-        usort($byOhm, static fn (array $a, array $b): int => ($b[1]->number('usual') ?? $b[1]->number('most') ?? 0.0) <=> ($a[1]->number('usual') ?? $a[1]->number('most') ?? 0.0) ?: $b[0] <=> $a[0]);
+        usort($byOhm, static fn (array $a, array $b): int => ($b[1]->number('usual') ?? $b[1]->number('most') ?? 0.0) <=> ($a[1]->number('usual')
+            ?? $a[1]->number('most') ?? 0.0) ?: $b[0] <=> $a[0]);
         if ($byOhm !== []) {
             [$ohm, $one] = $byOhm[0];
             $kept[] = new Find('amp watts', array_diff_key($one->says, ['ohm' => true]), $one->start, $one->end);
@@ -414,7 +428,8 @@ final readonly class Gathering
                 $what = substr($find->what, 0, -5);
                 $times = $find->number('usual') ?? $find->number('most') ?? $find->number('least') ?? 0.0;
                 $isMost = $what === 'discharge limit' || isset($find->says['most']) || ($find->says['state'] ?? '') === 'heavy';
-                $kept[] = new Find($what, [$isMost ? 'most' : 'usual' => round($times * $mah, 3), 'state' => $find->says['state'] ?? ''], $find->start, $find->end);
+                $kept[] = new Find($what, [$isMost ? 'most' : 'usual' => round($times * $mah, 3), 'state' => $find->says['state'] ?? ''], $find->start,
+                    $find->end);
             }
         }
 

@@ -63,17 +63,22 @@ final readonly class Numbers
         $number = '('.Amounts::NUMBER.')';
         $milliamps = $this->hasUnit($amounts, 'mA');
         $isLoad = in_array($this->role, self::LOADS, true);
+        /** @var list<array{string, string, string, bool}> $forms what, pattern, bound, whether it applies */
         $forms = [
             ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
-            ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/", 'usual', $this->role === 'cells'],
+            ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/",
+                'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
-            ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls' && ! $this->hasUnit($amounts, 'mm')],
+            ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls'
+                && ! $this->hasUnit($amounts, 'mm')],
             ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator'],
             ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
-            ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|c\\b))/", 'usual', true],
+            ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
+                .'c\\b))/', 'usual', true],
             ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
-            ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad && $milliamps],
+            ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad
+                && $milliamps],
         ];
         $found = [];
         foreach ($forms as [$what, $pattern, $bound, $applies]) {
@@ -81,7 +86,8 @@ final readonly class Numbers
                 $last = $match[count($match) - 1];
                 $value = $this->amounts->number($last[0]);
                 if ($bound === 'range') {
-                    $found[] = new Find($what, ['least' => $this->amounts->number($match[1][0]), 'most' => $value], $clause->start + $match[0][1], $clause->start + $last[1] + strlen($last[0]));
+                    $found[] = new Find($what, ['least' => $this->amounts->number($match[1][0]), 'most' => $value], $clause->start + $match[0][1],
+                        $clause->start + $last[1] + strlen($last[0]));
 
                     continue;
                 }
@@ -98,7 +104,8 @@ final readonly class Numbers
     /** @param  list<Amount>  $amounts */
     private function hasCue(array $amounts, string $unit, Clause $clause, string $cue): bool
     {
-        return $this->hasUnit($amounts, $unit) && preg_match($cue, $clause->lower) === 1 && array_filter($amounts, static fn (Amount $one): bool => $one->unit === $unit && $one->value() <= 2.6) !== [];
+        return $this->hasUnit($amounts, $unit) && preg_match($cue, $clause->lower) === 1 && array_filter($amounts,
+            static fn (Amount $one): bool => $one->unit === $unit && $one->value() <= 2.6) !== [];
     }
 
     /** @param  list<Amount>  $others */
@@ -109,7 +116,8 @@ final readonly class Numbers
         $before = $clause->before($from);
         $after = $clause->after($to);
         // "IOUT = 10 mA", "(R = 1.2k)": a condition of a test, not a word about the part.
-        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/') || preg_match('/\([^)]*$/', $before) === 1)) {
+        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/')
+            || preg_match('/\([^)]*$/', $before) === 1)) {
             return null;
         }
 
@@ -118,7 +126,8 @@ final readonly class Numbers
             'mA' => $this->amps($clause, $amount, $others, $from, $to, $after),
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
             'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
-            'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
+            'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank
+                && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
                 && preg_match('/^\s*(?:out\b|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
@@ -127,10 +136,12 @@ final readonly class Numbers
             '%' => $this->share($clause, $amount, $others, $from, $to),
             'ohm' => $this->ohms($clause, $amount, $others, $from, $to),
             'GB' => $this->bytes($clause, $amount, $others, $from, $to),
-            'Hz' => $this->role === 'display' && $amount->value() >= 24 && ! $clause->isAbout('/~|mains|\bac\b|pwm|polling|supports? up to|input modes?|\bup to \S+ ?@/')
+            'Hz' => $this->role === 'display' && $amount->value() >= 24 && ! $clause->isAbout('/~|mains|\bac\b|pwm|polling|supports? up to|input modes?|'
+                .'\bup to \S+ ?@/')
                 ? Find::figure('refresh', $amount) : null,
             '°C', '°' => $this->heat($clause, $amount, $others, $from, $to),
-            's' => $this->isNear($clause, '/shut.?down|power(?:s|ed)? (?:off|down)|\bhalts?\b|before you cut|led off|switch(?:es)? off cleanly|safe to (?:cut|unplug)|cut the power/', $from, $to, $others, 70.0)
+            's' => $this->isNear($clause, '/shut.?down|power(?:s|ed)? (?:off|down)|\bhalts?\b|before you cut|led off|switch(?:es)? off cleanly|'
+                .'safe to (?:cut|unplug)|cut the power/', $from, $to, $others, 70.0)
                 && ! $this->isNear($clause, '/starts? in|boots? in|start.?up/', $from, $to, $others, 14.0) ? Find::figure('shutdown time', $amount) : null,
             'K/W' => $this->role === 'cooling' ? Find::figure('temperature rise', $amount) : null,
             'AWG' => Find::figure('wire gauge', $amount),
@@ -169,12 +180,15 @@ final readonly class Numbers
     {
         $value = $amount->value();
         $isLoad = in_array($this->role, self::LOADS, true);
-        if ($value >= 90.0 || in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && $clause->isAbout('/\bac\b|~/') && ! $clause->isAbout('/dc/'))) {
+        if ($value >= 90.0 || in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && $clause->isAbout('/\bac\b|~/')
+            && ! $clause->isAbout('/dc/'))) {
             return null;
         }
         $isAt = preg_match('/(?:\bat|@|\ball at|\bwhile at)\s*(?:about |approx\.? )?$/', $before) === 1
-            || ($isLoad && ! $amount->isRange() && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others, 'mA'));
-        if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/', $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
+            || ($isLoad && ! $amount->isRange() && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others,
+                'mA'));
+        if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/',
+            $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
             return Find::figure('draw taken at', $amount);
         }
         if ($this->role === 'sound' && $clause->says('/^\W*out\w*.*(?:ω|Ω|ohm)/u')) {
@@ -211,7 +225,8 @@ final readonly class Numbers
         if (preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $clause->after($to)) === 1) {
             return new Find('absolute maximum', ['most' => $amount->value()], $amount->start, $amount->end);
         }
-        if ($this->role === 'charger' && preg_match('/^\s*(?:\w+ )?(?:packs?|batter\w+|cells?|lipos?)\b/', $clause->after($to)) === 1 && ! $this->isCellVolts($amount)) {
+        if ($this->role === 'charger' && preg_match('/^\s*(?:\w+ )?(?:packs?|batter\w+|cells?|lipos?)\b/', $clause->after($to)) === 1
+            && ! $this->isCellVolts($amount)) {
             return null;
         }
         $best = $this->nearest($clause, Cues::volts($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
@@ -226,29 +241,7 @@ final readonly class Numbers
                 default => $best,
             };
         }
-        $isLoad = in_array($this->role, self::LOADS, true);
-        $meaning = $best[0] ?? null;
-        if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'output voltage', 'supply voltage', null], true)) {
-            return null;
-        }
-        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
-            return null;
-        }
-        if ($this->isGuard && $meaning === 'empty') {
-            $meaning = 'cut-off';
-        }
-        if ($meaning === 'empty' && $clause->isAbout('/\bbms\b|\bpcm\b|protect(?:ion)? (?:board|circuit|ic)|\(pcm|\(bms/')) {
-            $meaning = 'cut-off';
-        }
-        if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|disconnect/') && $amount->value() <= 3.4) {
-            $meaning = 'empty';
-        }
-        if ($this->role === 'charger' && $this->isMainsSupply && in_array($meaning, ['charge input voltage', 'full', null], true)) {
-            $meaning = 'output voltage';
-        }
-        if ($this->role === 'charger' && ($best === null || $best[1] > 25.0) && $this->isCellVolts($amount)) {
-            $meaning = 'full';
-        }
+        $meaning = $this->meaningOfVolts($clause, $amount, $best);
         if ($this->isBank && in_array($meaning, [null, 'nominal'], true) && $amount->value() > 4.4) {
             return $clause->isAbout('/\bout|usb/') ? Find::figure('output voltage', $amount) : null;
         }
@@ -264,15 +257,7 @@ final readonly class Numbers
         if ($meaning === 'cut-off') {
             $meaning = 'cut-off voltage';
         }
-        if ($meaning === null && $isLoad) {
-            $meaning = $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/') && count($others) === 1) ? 'supply voltage' : 'weak supply voltage';
-        }
-        if ($meaning === null && $this->role === 'switch' && str_contains(substr($clause->lower, $from, $to - $from + 4), 'dc')) {
-            $meaning = 'switch rated voltage';
-        }
-        if ($meaning === null && $this->role === 'regulator') {
-            $meaning = 'weak output voltage';
-        }
+        $meaning ??= $this->voltsWithoutCue($clause, $others, $from, $to);
         if ($meaning === 'logic level' && $amount->value() > 5.5) {
             return null;
         }
@@ -281,6 +266,54 @@ final readonly class Numbers
         }
 
         return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);
+    }
+
+    /**
+     * @param  array{string, float}|null  $best  the nearest cue
+     * @return ?string null where no cue is near, "" where it is of something else
+     */
+    private function meaningOfVolts(Clause $clause, Amount $amount, ?array $best): ?string
+    {
+        $meaning = $best[0] ?? null;
+        if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'output voltage', 'supply voltage', null], true)) {
+            return '';
+        }
+        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
+            return '';
+        }
+        if ($this->isGuard && $meaning === 'empty') {
+            $meaning = 'cut-off';
+        }
+        if ($meaning === 'empty' && $clause->isAbout('/\bbms\b|\bpcm\b|protect(?:ion)? (?:board|circuit|ic)|\(pcm|\(bms/')) {
+            $meaning = 'cut-off';
+        }
+        if ($meaning === 'cut-off' && $this->role === 'cells' && ! $clause->isAbout('/protect|\bbms\b|\bpcm\b|\bpcb\b|board|over|lets|shuts?|switch|'
+            .'disconnect/') && $amount->value() <= 3.4) {
+            $meaning = 'empty';
+        }
+        if ($this->role === 'charger' && $this->isMainsSupply && in_array($meaning, ['charge input voltage', 'full', null], true)) {
+            $meaning = 'output voltage';
+        }
+        if ($this->role === 'charger' && ($best === null || $best[1] > 25.0) && $this->isCellVolts($amount)) {
+            $meaning = 'full';
+        }
+
+        return $meaning;
+    }
+
+    /** @param  list<Amount>  $others */
+    private function voltsWithoutCue(Clause $clause, array $others, int $from, int $to): ?string
+    {
+        if (in_array($this->role, self::LOADS, true)) {
+            $isPlain = $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/') && count($others) === 1);
+
+            return $isPlain ? 'supply voltage' : 'weak supply voltage';
+        }
+        if ($this->role === 'switch' && str_contains(substr($clause->lower, $from, $to - $from + 4), 'dc')) {
+            return 'switch rated voltage';
+        }
+
+        return $this->role === 'regulator' ? 'weak output voltage' : null;
     }
 
     private function isCellVolts(Amount $amount): bool
@@ -309,7 +342,8 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function amps(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
     {
-        if (in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && preg_match('/^\s*\/?\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
+        if (in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch'
+            && preg_match('/^\s*\/?\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
             return null;
         }
         $isMains = $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/');
@@ -334,38 +368,21 @@ final readonly class Numbers
         if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
             $meaning = 'light draw';
         }
-        $volts = preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', substr($clause->lower, 0, $from)) === 1;
-        if ($volts && in_array($this->role, ['board', 'display'], true) && $amount->isOne() && $amount->value() >= 1000.0 && ($meaning === null || $best[1] > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/')) {
-            // "5 V/3 A" beside a socket is what to feed it with.
-            return null;
-        }
-        if ($this->role === 'controls' && preg_match('/^,? *\/? *\d+ ?v ?dc/', $after) === 1) {
-            return null;
-        }
         if ($meaning === null && $this->role === 'charger' && $clause->isAbout('/(?<!dis)charg/') && ! $this->isMainsSupply) {
             $meaning = 'charge current';
         }
-        if (in_array($this->role, self::LOADS, true) && preg_match(self::OF_A_SUPPLY, $after) === 1) {
-            return null;
-        }
-        if ($this->role === 'regulator' && preg_match('/(?:@|\bat)\s*$/', substr($clause->lower, 0, $from)) === 1 && $clause->isAbout('/drop.?out|efficien|\bvdo\b/')) {
+        if ($this->isOfAnother($clause, $amount, $from, $after, $best[1] ?? null)) {
             return null;
         }
         if ($this->role === 'charger' && $this->isMainsSupply && ($meaning === null || $meaning === 'charge input current')) {
             $meaning = 'output current';
         }
-        if ($meaning === 'charge input current' && $this->role === 'charger' && $best[1] > 100.0) {
+        if ($meaning === 'charge input current' && $this->role === 'charger' && ($best[1] ?? 0.0) > 100.0) {
             $meaning = null;
         }
-        if ($meaning === null) {
-            $meaning = match (true) {
-                $this->role === 'regulator' => 'output current',
-                $this->role === 'switch' => 'switch rating',
-                in_array($this->role, self::LOADS, true) => $this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 || States::of($clause, $from, $to, $others) !== '' ? 'draw' : null,
-                default => null,
-            };
-        }
-        if ($meaning === 'discharge limit' || ($meaning === 'charge limit' && $amount->isOne() && $amount->most === null && $this->isNear($clause, '/\bmax|biggest|largest|up to/', $from, $to, $others, 45.0)
+        $meaning ??= $this->ampsWithoutCue($clause, $others, $from, $to);
+        if ($meaning === 'discharge limit' || ($meaning === 'charge limit' && $amount->isOne() && $amount->most === null
+            && $this->isNear($clause, '/\bmax|biggest|largest|up to/', $from, $to, $others, 45.0)
             && ! $this->isNear($clause, '/standard|recommend|suggest|usual|normal/', $from, $to, $others, 20.0))) {
             $amount = new Amount($amount->unit, null, null, $amount->value(), $amount->start, $amount->end);
         }
@@ -373,7 +390,41 @@ final readonly class Numbers
             $meaning = null;
         }
 
-        return $meaning === null || $meaning === '' ? null : new Find($meaning, [...$amount->bounds(), ...$this->circumstances($clause, $from, $to, $others)], $amount->start, $amount->end);
+        return $meaning === null || $meaning === '' ? null : new Find($meaning,
+            [...$amount->bounds(), ...$this->circumstances($clause, $from, $to, $others)], $amount->start, $amount->end);
+    }
+
+    /**
+     * Whether a current is of what feeds the part, a rating of its contacts, or a condition of a test.
+     *
+     * @param  ?float  $far  how far its nearest cue is
+     */
+    private function isOfAnother(Clause $clause, Amount $amount, int $from, string $after, ?float $far): bool
+    {
+        $before = substr($clause->lower, 0, $from);
+        $isLoad = in_array($this->role, self::LOADS, true);
+        // "5 V/3 A" beside a socket is what to feed it with.
+        $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', $before) === 1
+            && $amount->isOne() && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/');
+
+        return $isSupply
+            || ($isLoad && preg_match(self::OF_A_SUPPLY, $after) === 1)
+            || ($this->role === 'controls' && preg_match('/^,? *\/? *\d+ ?v ?dc/', $after) === 1)
+            || ($this->role === 'regulator' && preg_match('/(?:@|\bat)\s*$/', $before) === 1 && $clause->isAbout('/drop.?out|efficien|\bvdo\b/'));
+    }
+
+    /** @param  list<Amount>  $others */
+    private function ampsWithoutCue(Clause $clause, array $others, int $from, int $to): ?string
+    {
+        $isDraw = in_array($this->role, self::LOADS, true)
+            && ($this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 || States::of($clause, $from, $to, $others) !== '');
+
+        return match (true) {
+            $this->role === 'regulator' => 'output current',
+            $this->role === 'switch' => 'switch rating',
+            $isDraw => 'draw',
+            default => null,
+        };
     }
 
     /**
@@ -417,14 +468,16 @@ final readonly class Numbers
         ], $from, $to, $others);
         $meaning = $best[0] ?? 'discharge limit';
 
-        return $meaning === '' ? null : new Find("{$meaning} in C", ['state' => States::of($clause, $from, $to, $others), ...$amount->bounds()], $amount->start, $amount->end);
+        return $meaning === '' ? null : new Find("{$meaning} in C", ['state' => States::of($clause, $from, $to, $others), ...$amount->bounds()],
+            $amount->start, $amount->end);
     }
 
     /** @param  list<Amount>  $others */
     private function watts(Clause $clause, Amount $amount, array $others, int $from, int $to, string $before): ?Find
     {
         if ($this->role === 'sound' && ! $clause->isAbout(Cues::SUPPLY_ADVISED)) {
-            return $this->isNear($clause, '/heat|dissipat|stand.?by|\bidle\b/', $from, $to, $others, 20.0) ? null : new Find('sound watts', [...$amount->bounds(), 'ohm' => $this->ohmOf($clause, $amount, $others)], $amount->start, $amount->end);
+            return $this->isNear($clause, '/heat|dissipat|stand.?by|\bidle\b/', $from, $to, $others, 20.0) ? null : new Find('sound watts',
+                [...$amount->bounds(), 'ohm' => $this->ohmOf($clause, $amount, $others)], $amount->start, $amount->end);
         }
         if (in_array($this->role, ['case', 'storage', 'cable', 'switch', 'controls'], true) && ! $clause->isAbout('/consum|power|draw/')) {
             return null;
@@ -457,7 +510,8 @@ final readonly class Numbers
         if ($best === null && preg_match('/\b(\d{1,2}(?:\.\d)?) ?(?:Ω|ohm)/u', $clause->label, $found) === 1) {
             return (float) $found[1];
         }
-        if ($best === null && preg_match('/^\W{0,4}(?:into|at|@|\/)?\s*(4|6|8|16|32)\b(?!\s*(?:v|w|mm))/', $clause->after($watts->end - $clause->start, 14), $found) === 1) {
+        if ($best === null && preg_match('/^\W{0,4}(?:into|at|@|\/)?\s*(4|6|8|16|32)\b(?!\s*(?:v|w|mm))/', $clause->after($watts->end - $clause->start, 14),
+            $found) === 1) {
             return (float) $found[1];
         }
 
@@ -472,19 +526,23 @@ final readonly class Numbers
                 return Find::figure('lead length', $amount);
             }
 
-            return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/', $from, $to, $others, 15.0)
+            return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/',
+                $from, $to, $others, 15.0)
                 ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
         }
         $segment = (string) strrchr(','.substr($clause->lower, max(0, $from - 40), min(40, $from)), ',');
-        if ($this->role !== 'cable' && ($clause->isAbout('/in the box|package/') || preg_match(Cues::IN_BOX, $segment) === 1) && $this->isNear($clause, '/cable|lead/', $from, $to, $others, 20.0)) {
+        if ($this->role !== 'cable' && ($clause->isAbout('/in the box|package/') || preg_match(Cues::IN_BOX, $segment) === 1) && $this->isNear($clause,
+            '/cable|lead/', $from, $to, $others, 20.0)) {
             return null;
         }
         $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
         $meaning = $best === null || $best[1] > 90.0 ? null : $best[0];
-        if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/') && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon/', $from, $to, $others, 30.0)) {
+        if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/')
+            && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon/', $from, $to, $others, 30.0)) {
             return Find::figure('ribbon pitch', $amount);
         }
-        if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $this->isNear($clause, '/pitch|bend|radius|thick|wide|diam/', $from, $to, $others, 14.0)) {
+        if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $this->isNear($clause, '/pitch|bend|radius|thick|wide|diam/',
+            $from, $to, $others, 14.0)) {
             $meaning = 'lead length';
         }
         if ($meaning === 'lead length' && $amount->value() < 12.0) {
@@ -508,7 +566,8 @@ final readonly class Numbers
         if (! $clause->isAbout('/vent|air|grill|slots?|openings?/')) {
             return null;
         }
-        $times = preg_match('/\b(two|three|four|six|\d+)\s+(?:\w+ )?(?:fields|grills|openings|slots|vents)/', $clause->lower, $found) === 1 && str_contains($after, 'each')
+        $times = preg_match('/\b(two|three|four|six|\d+)\s+(?:\w+ )?(?:fields|grills|openings|slots|vents)/', $clause->lower, $found) === 1
+            && str_contains($after, 'each')
             ? (['two' => 2, 'three' => 3, 'four' => 4, 'six' => 6][$found[1]] ?? (int) $found[1]) : 1;
 
         return new Find('vent area', array_map(static fn (float $value): float => $value * $times, $amount->bounds()), $amount->start, $amount->end);
@@ -517,11 +576,13 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function mass(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|holds|rated for|screw|per metre|up to/';
+        $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|'
+            .'holds|rated for|screw|per metre|up to/';
         if ($amount->value() < 0.2 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {
             return null;
         }
-        $isWeak = $this->isNear($clause, '/with (?:the )?(?:stand|cable|case|lens|battery|batteries|feet|cells?)|each|per cell/', $from, $to, $others, 16.0) && ! $this->isNear($clause, '/each|per cell/', $from, $to, $others, 16.0);
+        $isWeak = $this->isNear($clause, '/with (?:the )?(?:stand|cable|case|lens|battery|batteries|feet|cells?)|each|per cell/', $from, $to, $others, 16.0)
+            && ! $this->isNear($clause, '/each|per cell/', $from, $to, $others, 16.0);
 
         return Find::figure($isWeak ? 'weak mass' : 'mass', $amount);
     }
@@ -530,8 +591,10 @@ final readonly class Numbers
     private function share(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $isEfficiency = in_array($this->role, ['regulator', 'charger', 'sound', 'cells'], true)
-            && $this->isNear($clause, '/efficien\w*|\beff\b/', $from, $to, $others, 60.0) && ! $this->isNear($clause, '/thd|distortion|vat|tax|save|off\b/', $from, $to, $others, 8.0);
-        $isEfficiency = $isEfficiency || ($this->role === 'regulator' && $amount->value() >= 0.6 && ! $clause->isAbout('/vat|off\b|save|ripple|load reg|humid|thd|charge|duty|tax|discount/'));
+            && $this->isNear($clause, '/efficien\w*|\beff\b/', $from, $to, $others, 60.0) && ! $this->isNear($clause, '/thd|distortion|vat|tax|save|off\b/',
+                $from, $to, $others, 8.0);
+        $isEfficiency = $isEfficiency || ($this->role === 'regulator' && $amount->value() >= 0.6
+            && ! $clause->isAbout('/vat|off\b|save|ripple|load reg|humid|thd|charge|duty|tax|discount/'));
         if (! $isEfficiency || $amount->value() > 1.0 || $amount->value() < 0.3) {
             return null;
         }
@@ -544,7 +607,8 @@ final readonly class Numbers
     {
         if ($this->role === 'cells') {
             return $clause->isAbout('/resist|impedance|\bir\b|\bdcr\b|\bacr\b|\bri\b/')
-                ? new Find('internal resistance', array_map(static fn (float $ohm): float => round($ohm * 1000, 4), $amount->bounds()), $amount->start, $amount->end)
+                ? new Find('internal resistance', array_map(static fn (float $ohm): float => round($ohm * 1000, 4), $amount->bounds()), $amount->start,
+                    $amount->end)
                 : null;
         }
         if ($this->role !== 'sound' || $amount->value() < 2.0 || $amount->value() > 64.0) {
@@ -558,7 +622,8 @@ final readonly class Numbers
     private function bytes(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $best = $this->nearest($clause, [
-            ['', '/\bneeds?\b|requires?|at least|does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
+            ['', '/\bneeds?\b|requires?|at least|does it|enough|suffic\w+|will do|\bram\b|memory|ddr\d?|cards? (?:up )?to|max(?:imum)? card|up to|supports|'
+                .'download|packed|\bfree\b|\/s\b|speed|read|write|games|want|advis|recommend|zip/', -3.0],
             ['image size', '/written to|unpacks? to|when unpacked/', -14.0],
             ['image size', '/unpack\w*|image|unzipped|extract\w*|installed|written/', -4.0],
             ['storage capacity', '/\bflash\b|emmc|storage|\bssd\b|on.?board|built.?in|card|drive|\bsd\b|disk|capacity|stick/', 0.0],
@@ -568,16 +633,19 @@ final readonly class Numbers
         }
         $meaning = $best[0] ?? ($this->role === 'storage' ? 'storage capacity' : '');
 
-        return $meaning === '' || ($meaning === 'storage capacity' && ! in_array($this->role, ['storage', 'board'], true)) ? null : Find::figure($meaning, $amount);
+        return $meaning === '' || ($meaning === 'storage capacity' && ! in_array($this->role, ['storage', 'board'], true)) ? null : Find::figure($meaning,
+            $amount);
     }
 
     /** @param  list<Amount>  $others */
     private function heat(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|under.?clock\w*|over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
+        $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|under.?clock\w*|'
+            .'over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
         $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
 
-        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 60.0) && ! $this->isNear($clause, $not, $from, $to, $others, 40.0)
+        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 60.0) && ! $this->isNear($clause, $not, $from, $to, $others,
+            40.0)
             ? Find::figure('temperature limit', $amount) : null;
     }
 

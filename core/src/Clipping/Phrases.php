@@ -9,7 +9,8 @@ final readonly class Phrases
 {
     private const COUNT = '(\d{1,2}|one|two|three|four|five|six|eight|ten|twelve|a|an|single)';
 
-    private const NUMBERS = ['one' => 1, 'a' => 1, 'an' => 1, 'single' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12];
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'an' => 1, 'single' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8,
+        'ten' => 10, 'twelve' => 12];
 
     public function __construct(private string $role) {}
 
@@ -32,15 +33,18 @@ final readonly class Phrases
             'storage' => $this->words($clause, self::card()),
             'cooling' => $this->words($clause, self::cooling()),
             'switch' => $this->words($clause, ['switch kind' => [
-                'slide' => 'slid(?:e|ing)', 'rocker' => 'rocker', 'toggle' => 'toggle', 'soft' => 'soft.?(?:switch|power|latch)|latching (?:board|circuit)', 'push' => 'push',
+                'slide' => 'slid(?:e|ing)', 'rocker' => 'rocker', 'toggle' => 'toggle', 'soft' => 'soft.?(?:switch|power|latch)|latching (?:board|circuit)',
+                'push' => 'push',
             ]]),
             'cable' => $this->words($clause, ['lead carries' => [
-                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'power only|charge only|charging only|no data', 'i2s' => '\bi2s\b', 'dsi' => '\bdsi\b', 'speaker' => 'speaker',
+                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'power only|charge only|charging only|no data', 'i2s' => '\bi2s\b',
+                'dsi' => '\bdsi\b', 'speaker' => 'speaker',
             ], 'ribbon sides' => ['same' => '(?:same|one) side(?: \(type a\))?', 'opposite' => 'opposite (?:sides?|contacts)|reverse[d]? contacts']]),
             default => [],
         };
 
-        if ($this->role === 'controls' && preg_match('/\b(?:made for|fits|for|of) the ([A-Z][\w-]+(?: [A-Z\d][\w-]*)?) (?:button |control(?:ler)? )?board/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1) {
+        if ($this->role === 'controls' && preg_match('/\b(?:made for|fits|for|of) the ([A-Z][\w-]+(?: [A-Z\d][\w-]*)?) (?:button |control(?:ler)? )?board/',
+            $clause->text, $match, PREG_OFFSET_CAPTURE) === 1) {
             $found[] = new Find('made for', ['is' => $match[1][0]], $clause->start + $match[1][1], $clause->start + $match[1][1] + strlen($match[1][0]));
         }
 
@@ -58,7 +62,8 @@ final readonly class Phrases
             foreach ($choices as $is => $pattern) {
                 $match = [];
                 if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
-                    && $clause->label !== '' && preg_match("/{$pattern}/u", "{$clause->label}: ".trim($clause->lower)) === 1 && preg_match("/{$pattern}/u", $clause->label) !== 1) {
+                    && $clause->label !== '' && preg_match("/{$pattern}/u", "{$clause->label}: ".trim($clause->lower)) === 1 && preg_match("/{$pattern}/u",
+                        $clause->label) !== 1) {
                     // "Backlight adjust: by button" says it only with its label.
                     $found[] = new Find($what, ['is' => $is], $clause->start, $clause->start + strlen(rtrim($clause->text)));
 
@@ -69,7 +74,8 @@ final readonly class Phrases
                     if (preg_match('/^\s*\?/', $clause->after($from + strlen($match[0][0]), 3)) === 1) {
                         continue;
                     }
-                    if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never)\s+(?:an? |any |built.in )?$/', $clause->before($from, 20)) === 1) {
+                    if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never)\s+(?:an? |any |built.in )?$/',
+                        $clause->before($from, 20)) === 1) {
                         continue;
                     }
                     $found[] = new Find($what, ['is' => $is], $clause->start + $from, $clause->start + $from + strlen($match[0][0]));
@@ -86,14 +92,16 @@ final readonly class Phrases
     /** @return array<string, array<string, string>> */
     private static function radios(): array
     {
-        return ['radio' => ['wifi' => '\bwi-?fi\b|\bwlan\b', 'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz (?:dongle|receiver|wireless)']];
+        return ['radio' => ['wifi' => '\bwi-?fi\b|\bwlan\b', 'bluetooth' => 'bluetooth|\bbt ?[45]\b',
+            'pad radio' => '2\.4 ?ghz (?:dongle|receiver|wireless)']];
     }
 
     /** @return array<string, array<string, string>> */
     private static function card(): array
     {
         return ['card kind' => [
-            'soldered' => 'emmc|flash on board|on.?board (?:flash|storage)|soldered (?:flash|storage)', 'microsd' => 'micro ?-?sd|memory card,? micro|micro memory card|\btf card', 'm2-slot' => '\bnvme\b|\bm\.2\b', 'sd' => '\bsd ?card|\bsd slot',
+            'soldered' => 'emmc|flash on board|on.?board (?:flash|storage)|soldered (?:flash|storage)',
+            'microsd' => 'micro ?-?sd|memory card,? micro|micro memory card|\btf card', 'm2-slot' => '\bnvme\b|\bm\.2\b', 'sd' => '\bsd ?card|\bsd slot',
         ]];
     }
 
@@ -103,8 +111,12 @@ final readonly class Phrases
         return [
             'touch' => ['no' => '\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
             'dimming' => [
-                'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
-                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
+                'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
+                    .'software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
+                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
+                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|'
+                        .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
+                            .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
                 'none' => 'brightness(?: is)? fixed|no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
             ],
         ];
@@ -113,14 +125,16 @@ final readonly class Phrases
     /** @return array<string, array<string, string>> */
     private static function contacts(): array
     {
-        return ['contact side' => ['top' => '(?:top|upper)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:top|upper)', 'bottom' => '(?:bottom|lower)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:bottom|lower)']];
+        return ['contact side' => ['top' => '(?:top|upper)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:top|upper)',
+            'bottom' => '(?:bottom|lower)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:bottom|lower)']];
     }
 
     /** @return array<string, array<string, string>> */
     private static function chemistry(string $what): array
     {
         return [$what => [
-            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer (?:lithium|battery|cell|pack)|poly.?lithium|li-?polymer|\blip\b',
+            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer (?:lithium|battery|cell|'
+                .'pack)|poly.?lithium|li-?polymer|\blip\b',
             'Li-ion' => 'li-?ion|lithium.?ion|\b(?:18650|21700|14500|16340|26650)s?\b(?! size)', 'NiMH' => 'ni-?mh|nickel.?metal', 'alkaline' => 'alkaline',
         ]];
     }
@@ -131,11 +145,14 @@ final readonly class Phrases
         return [
             ...self::chemistry('chemistry'),
             'protection' => [
-                'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|protection\W{1,3}(?:none|no\b)',
-                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|protection\W{1,3}(?:yes|built)|protection against',
+                'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
+                    .'protection\W{1,3}(?:none|no\b)',
+                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|'
+                    .'protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
-            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|charge outside'],
+            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|'
+                .'charge outside'],
         ];
     }
 
@@ -144,12 +161,18 @@ final readonly class Phrases
     {
         return [
             ...self::chemistry('charge chemistry'),
-            'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|plug-in (?:power )?supply', 'sun' => '\bsolar'],
+            'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|'
+                .'plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
-                'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|without|the output stays|works)|same time|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
+                'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
+                    .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
+                        .'output (?:is )?off while charging|cuts? the output while',
+                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
+                    .'without|the output stays|works)|same time|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|'
+                        .'while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
             ],
-            'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching', 'linear' => '\blinear\b'],
+            'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching',
+                'linear' => '\blinear\b'],
             'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
             'protection' => [],
         ];
@@ -164,7 +187,9 @@ final readonly class Phrases
                 'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
-            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b', 'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|\benable\b'],
+            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b',
+                'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|'
+                    .'\benable\b'],
         ];
     }
 
@@ -173,15 +198,20 @@ final readonly class Phrases
     {
         return [
             'speaks' => [
-                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz', 'membrane' => 'membrane|carbon pads|rubber (?:pads|mat)|conductive rubber',
-                'usb' => '\busb\b(?! (?:charging|to charge))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|common ground|analog(?:ue)? out|gpio',
+                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz',
+                'membrane' => 'membrane|carbon pads|rubber (?:pads|mat)|conductive rubber',
+                'usb' => '\busb\b(?! (?:charging|to charge))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|common ground|'
+                    .'analog(?:ue)? out|gpio',
             ],
             'pad mode' => [
                 'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
-                'pad' => '\(hid\)|hid device|(?:as|is|like) (?:an?|two|2) (?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
-                'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|plain switches',
+                'pad' => '\(hid\)|hid device|(?:as|is|like) (?:an?|two|2) (?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|'
+                    .'hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
+                'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|'
+                    .'plain switches',
             ],
-            'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?', 'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
+            'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?',
+                'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
         ];
     }
 
@@ -189,14 +219,20 @@ final readonly class Phrases
     private static function case(): array
     {
         return [
-            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b', 'metal' => 'alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard', 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
+            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b',
+                'metal' => 'alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard',
+                'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
-                'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)', 'printed powder' => '\bsls\b|\bmjf\b|powder', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|body|case)|(?:petg|pla|asa) print|printed',
-                'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|bent (?:sheet|alu)|sheet metal', 'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
+                'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)',
+                'printed powder' => '\bsls\b|\bmjf\b|powder', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|body|'
+                    .'case)|(?:petg|pla|asa) print|printed',
+                'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|bent (?:sheet|alu)|sheet metal',
+                'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
-                'yes' => 'you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
+                'yes' => 'you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
+                    .'cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
             ],
         ];
     }
@@ -216,39 +252,52 @@ final readonly class Phrases
     {
         $found = [];
         $prefix = $this->role === 'charger' ? 'charge cells' : 'series';
-        $place = static fn (array $match): array => [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
         $isWritten = preg_match('/(?<![\w.])(\d{1,2})S(?:(\d{1,2})P)?(?!\w)/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1
             || (preg_match('/(?<![\w.])(\d{1,2})s(?:(\d{1,2})p)?(?!\w)(?! ?(?:burst|peak|\)))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
                 && preg_match('/(?:for|peak|under|after)\s*$|\(\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1);
         if ($isWritten) {
-            [$from, $to] = $place($match[0]);
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['usual' => (int) $match[1][0]], $from, $to);
             if (isset($match[2]) && $this->role !== 'charger') {
                 $found[] = new Find('parallel', ['usual' => (int) $match[2][0]], $from, $to);
             }
-        } elseif (preg_match('/(?<![\w.])(\d)\s?s\s?(?:-|to)\s?(\d)\s?s\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && $this->role === 'charger') {
-            [$from, $to] = $place($match[0]);
+        } elseif (preg_match('/(?<![\w.])(\d)\s?s\s?(?:-|to)\s?(\d)\s?s\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+            && $this->role === 'charger') {
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
-        } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-            [$from, $to] = $place($match[0]);
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|'
+            .'21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
-        } elseif ($this->role === 'cells' && preg_match('/\b(\d{1,2}) ?x ?(?:aaa?|[cd])\b(?=.*(?:holder|series|together))/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-            [$from, $to] = $place($match[0]);
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d{1,2}) ?x ?(?:aaa?|[cd])\b(?=.*(?:holder|series|together))/', $clause->lower, $match,
+            PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => (int) $match[1][0]], $from, $to);
         } elseif ($this->role === 'charger' && preg_match('/\b(\d) ?(?:to|-) ?(\d) cells/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-            [$from, $to] = $place($match[0]);
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
-        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-            [$from, $to] = $place($match[0]);
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower,
+            $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
         }
-        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|cycles)\b(?: on it| so far| used| done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|cycles)\b(?: on it| so far| used|'
+            .' done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
             && preg_match('/so far|on it|used|\bhas (?:been|seen)|been through|counter/', $clause->lower) === 1) {
-            [$from, $to] = $place($match[0]);
+            [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('cycles so far', ['usual' => (int) $match[1][0]], $from, $to);
         }
 
         return $found;
+    }
+
+    /**
+     * @param  array{string, int}  $match
+     * @return array{int, int}
+     */
+    private static function place(Clause $clause, array $match): array
+    {
+        return [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
     }
 
     /** @return list<Find> */
@@ -261,14 +310,17 @@ final readonly class Phrases
             $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
         };
         $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:eight|8|four|4).way (?:lever|joystick|stick|switch))/", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:eight|8|four|4).way (?:lever|joystick|stick|switch))/",
+            $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
             $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, $number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
         }
         $total = 0;
         $first = null;
-        if (preg_match_all("/\b{$count} (?:(?:face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|big|small) )*(?:push ?)?buttons?\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+        if (preg_match_all("/\b{$count} (?:(?:face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|big|"
+            ."small) )*(?:push ?)?buttons?\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all as $match) {
-                if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/', $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {
+                if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/',
+                    $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {
                     continue;
                 }
                 $total += $number($match[1][0]);
@@ -280,7 +332,8 @@ final readonly class Phrases
         if ($first !== null && preg_match('/\d buttons? ?\([^)]*[a-z]{3}/', $text) === 1 && preg_match('/\) ?(?:,|and|\+) ?(?:start|select)/', $text) !== 1) {
             $add('buttons', $total, $first[0], $first[1]);
         } elseif ($first !== null) {
-            $add('buttons', $total + (preg_match('/buttons?(?: \([^)]*\))?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0], $first[1]);
+            $add('buttons', $total + (preg_match('/buttons?(?: \([^)]*\))?[^(]*(?:,|and|\+) ?(?:start|select)/', $text) === 1 ? $hasNamed : 0), $first[0],
+                $first[1]);
         } elseif (preg_match_all("/\b{$count} (?:action|face|shoulder|front|fire)\b/", $text, $kinds, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             $sum = 0;
             foreach ($kinds as $kind) {
@@ -291,11 +344,28 @@ final readonly class Phrases
             preg_match('/(?<=[ ,(\/])[ABXYLR](?=[ ,)\/]|$)/', $clause->text, $match, PREG_OFFSET_CAPTURE);
             $add('buttons', $letters + $hasNamed, $match[0][0] ?? '', $match[0][1] ?? 0);
         }
-        if (preg_match("/(?:\b{$count} )?(?:analog(?:ue)? |thumb |slide |hall )*(?:thumb ?)?(?<!joy)(?:sticks?|thumbsticks?|joysticks?)\b(?!-on)/", $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
-            && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1 && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
+
+        return [...$found, ...$this->otherControls($clause)];
+    }
+
+    /** @return list<Find> sticks, triggers, knobs and players */
+    private function otherControls(Clause $clause): array
+    {
+        $found = [];
+        $count = self::COUNT;
+        $text = $clause->lower;
+        $add = function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
+            $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
+        };
+        $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
+        if (preg_match("/(?:\b{$count} )?(?:analog(?:ue)? |thumb |slide |hall )*(?:thumb ?)?(?<!joy)(?:sticks?|thumbsticks?|joysticks?)\b(?!-on)/", $text,
+            $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
+            && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1
+                && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
             $add('sticks', ($match[1][0] ?? null) === null ? 1 : $number((string) $match[1][0]), (string) $match[0][0], (int) $match[0][1]);
         }
-        if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1 || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+        if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1
+            || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
             $add('triggers', $number($match[1][0]), $match[0][0], $match[0][1]);
         }
         if (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
@@ -314,10 +384,14 @@ final readonly class Phrases
         if (preg_match('/^channels?$/', $clause->label) === 1 && preg_match('/^\s*([12])\b/', $clause->text, $match, PREG_OFFSET_CAPTURE) === 1) {
             return [new Find('amp channels', ['usual' => (int) $match[1][0]], $clause->start, $clause->start + strlen(rtrim($clause->text)))];
         }
-        $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w', '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
+        $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|'
+            .'\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w',
+            '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
         foreach ($patterns as $channels => $pattern) {
-            if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/', substr($clause->lower, 0, $match[0][1])) !== 1) {
-                return [new Find('amp channels', ['usual' => (int) $channels], $clause->start + $match[0][1], $clause->start + $match[0][1] + strlen($match[0][0]))];
+            if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/',
+                substr($clause->lower, 0, $match[0][1])) !== 1) {
+                return [new Find('amp channels', ['usual' => (int) $channels], $clause->start + $match[0][1],
+                    $clause->start + $match[0][1] + strlen($match[0][0]))];
             }
         }
 
@@ -336,6 +410,7 @@ final readonly class Phrases
             return [];
         }
 
-        return [new Find('thread', ['is' => 'M'.str_replace(',', '.', $match[1][0])], $clause->start + $match[0][1], $clause->start + $match[0][1] + strlen($match[0][0]))];
+        return [new Find('thread', ['is' => 'M'.str_replace(',', '.', $match[1][0])], $clause->start + $match[0][1],
+            $clause->start + $match[0][1] + strlen($match[0][0]))];
     }
 }

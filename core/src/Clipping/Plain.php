@@ -16,7 +16,8 @@ final readonly class Plain
         "\u{2003}" => ' ', "\u{3000}" => ' ', "\u{200B}" => ' ', "\u{200E}" => ' ', "\u{200F}" => ' ', "\u{202A}" => ' ', "\u{202B}" => ' ',
         "\u{202C}" => ' ', "\u{202D}" => ' ', "\u{202E}" => ' ', "\u{2066}" => ' ', "\u{2067}" => ' ', "\u{2069}" => ' ', "\u{FEFF}" => ' ',
         '−' => '-', '–' => '-', '—' => '-', '‒' => '-', '‐' => '-', '‑' => '-', '×' => 'x', '✕' => 'x', '⨯' => 'x', '∗' => '*', '＊' => '*',
-        "''" => '" ', '″' => '"', '“' => '"', '”' => '"', '„' => '"', '′' => "'", '’' => "'", '‘' => "'", 'µ' => 'u', 'μ' => 'u', 'Ω' => 'Ω', '⎓' => ' ', '∼' => '~',
+        "''" => '" ', '″' => '"', '“' => '"', '”' => '"', '„' => '"', '′' => "'", '’' => "'", '‘' => "'", 'µ' => 'u', 'μ' => 'u', 'Ω' => 'Ω', '⎓' => ' ',
+        '∼' => '~',
         '￥' => '¥', '≦' => '≤', '≧' => '≥', '，' => ',', '。' => '.', '、' => ',', '℃' => '°', '⇒' => '=', '→' => '>',
     ];
 
@@ -24,9 +25,9 @@ final readonly class Plain
 
     public static function of(string $text): self
     {
-        $text = mb_scrub(str_replace(["\r\n", "\r"], [" \n", "\n"], $text), 'UTF-8');
+        $text = mb_scrub(strtr($text, ["\r\n" => " \n", "\r" => "\n"]), 'UTF-8');
         $text = strtr($text, self::SIGNS + self::figures());
-        $blank = static fn (array $found): string => (string) preg_replace('/[^\n]/u', ' ', $found[0]);
+        $blank = static fn (array $found): string => (string) preg_replace('/[^\n]/u', ' ', is_string($found[0]) ? $found[0] : '');
         $text = (string) preg_replace_callback('#<(script|style)\b.*?</\1\s*>|</?[a-z!][^<>\n]{0,400}>#isu', $blank, $text);
 
         return new self($text, strtolower($text));
@@ -41,17 +42,14 @@ final readonly class Plain
     /** @return array<string, string> full-width signs and eastern figures */
     private static function figures(): array
     {
-        static $map = [];
-        if ($map === []) {
-            for ($sign = 0x21; $sign <= 0x7E; $sign++) {
-                $map[mb_chr($sign + 0xFEE0, 'UTF-8')] = chr($sign);
+        $map = ["\u{066B}" => '.'];
+        for ($sign = 0x21; $sign <= 0x7E; $sign++) {
+            $map[mb_chr($sign + 0xFEE0, 'UTF-8')] = chr($sign);
+        }
+        for ($figure = 0; $figure <= 9; $figure++) {
+            foreach ([0x0660, 0x06F0, 0x0966] as $zero) {
+                $map[mb_chr($zero + $figure, 'UTF-8')] = (string) $figure;
             }
-            for ($figure = 0; $figure <= 9; $figure++) {
-                foreach ([0x0660, 0x06F0, 0x0966] as $zero) {
-                    $map[mb_chr($zero + $figure, 'UTF-8')] = (string) $figure;
-                }
-            }
-            $map["\u{066B}"] = '.';
         }
 
         return $map;

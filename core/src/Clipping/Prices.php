@@ -12,10 +12,13 @@ final readonly class Prices
         'SEK' => 'sek|kr(?= ?\(sek\))|kr', 'NOK' => 'nok', 'DKK' => 'dkk', 'CZK' => 'czk|kč', 'JPY' => '¥|jpy|yen', 'HUF' => 'huf|ft(?= )',
     ];
 
-    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10,
+        'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
 
     /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
-    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|list price|retail|normally|regular(?:ly)?|\bnew for\b|originally|cost me|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
+    private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|'
+        .'list price|retail|normally|regular(?:ly)?|\bnew for\b|originally|cost me|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|'
+            .'insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
 
     /**
      * @param  list<Clause>  $clauses
@@ -37,10 +40,12 @@ final readonly class Prices
         foreach ($found as [$clause, $amount, $currency, $from, $to]) {
             $own = $this->packetBeside($clause, $from, $to);
             $pieces = $own ?? $packet;
-            $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from, $clause->start + $to);
+            $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from,
+                $clause->start + $to);
             // One price a size of packet: the first one that is said; two in one breath are two versions.
             $before = $finds[$pieces] ?? null;
-            $finds[$pieces] = $before === null ? $find : ($clauseOf[$pieces] === $clause && $before->says['amount'] !== $find->says['amount'] ? $before->unsure() : $before);
+            $finds[$pieces] = $before === null ? $find : ($clauseOf[$pieces] === $clause && $before->says['amount'] !== $find->says['amount']
+                ? $before->unsure() : $before);
             $clauseOf[$pieces] ??= $clause;
         }
         if ($finds === [] && $packet > 1) {
@@ -57,12 +62,14 @@ final readonly class Prices
     private function sums(Clause $clause): array
     {
         $sums = [];
-        if (preg_match('/[€$£¥]|\d|\bzł/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|gbp|pound|quid|chf|frank|pln|z[łl]\b|sek\b|\bkr\b|nok|dkk|czk|kč|jpy|yen|huf|\bft\b/u', $clause->lower) !== 1) {
+        if (preg_match('/[€$£¥]|\d|\bzł/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|gbp|pound|quid|chf|frank|pln|z[łl]\b|sek\b|'
+            .'\bkr\b|nok|dkk|czk|kč|jpy|yen|huf|\bft\b/u', $clause->lower) !== 1) {
             return [];
         }
         $number = Amounts::NUMBER;
         foreach (self::CURRENCIES as $currency => $signs) {
-            $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:{$signs})(?![a-z])@iu";
+            $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|"
+                ."(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:{$signs})(?![a-z])@iu";
             if (preg_match_all($pattern, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
                 foreach ($all as $match) {
                     $from = $match[0][1];
@@ -78,7 +85,8 @@ final readonly class Prices
         }
         usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
         // "15 eur, 2 for 25": the second sum is in the same money.
-        if ($sums !== [] && preg_match("/\b(\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+        if ($sums !== [] && preg_match("/\b(\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)/", $clause->lower, $match,
+            PREG_OFFSET_CAPTURE) === 1) {
             $from = $match[0][1];
             $isNew = array_filter($sums, static fn (array $sum): bool => $sum[2] < $from + strlen($match[0][0]) && $sum[3] > $from) === [];
             if ($isNew) {
@@ -105,12 +113,16 @@ final readonly class Prices
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
-        $isForMore = preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1 || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
+        $isForMore = preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
+            || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
             || preg_match('/^\s*(?:each )?for \d+ ?\+/', $after) === 1
-            || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/', $near) === 1;
-        $isOther = preg_match('/\b(?:spare|new|second|another|matching|the (?:touch|larger|big)\w*)\s+\w+(?:s)? (?:costs?|for|is|are)\W*$/', $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
+            || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/',
+                $near) === 1;
+        $isOther = preg_match('/\b(?:spare|new|second|another|matching|the (?:touch|larger|big)\w*)\s+\w+(?:s)? (?:costs?|for|is|are)\W*$/',
+            $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
 
-        return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1 && preg_match('/^\s*(?:off\b|more\b|extra|shipping|post(?:age)?\b|p&p|discount|less\b|voucher)/', $after) !== 1
+        return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1
+            && preg_match('/^\s*(?:off\b|more\b|extra|shipping|post(?:age)?\b|p&p|discount|less\b|voucher)/', $after) !== 1
             && ! $clause->isAbout(Cues::OTHER_PART);
     }
 
@@ -123,7 +135,8 @@ final readonly class Prices
             preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
             preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
-            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near, $found) === 1 => $found[1],
+            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near,
+                $found) === 1 => $found[1],
             preg_match("/({$words}) pairs? for\W*# /", $near, $found) === 1 => (string) (2 * self::count($found[1])),
             preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
             preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
@@ -143,14 +156,17 @@ final readonly class Prices
         $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty|a dozen';
         foreach ($clauses as $clause) {
             $text = $clause->label.' '.$clause->lower;
-            if (preg_match('/package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/', $text) === 1) {
+            if (preg_match('/package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/',
+                $text) === 1) {
                 continue;
             }
             if (preg_match("/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/", $text, $found) === 1
-                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text, $found) === 1
+                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text,
+                    $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b/", $text, $found) === 1
-                || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|set)\b/", $text, $found) === 1) {
+                || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|"
+                    ."set)\b/", $text, $found) === 1) {
                 if (self::count($found[1]) > 1) {
                     return self::count($found[1]);
                 }

@@ -21,8 +21,10 @@ final readonly class Reader
         $plain = Plain::of(mb_substr($text, 0, self::MOST_SIGNS, 'UTF-8'));
         $amounts = new Amounts(Amounts::hasCommas($plain->text));
         $clauses = Clauses::of($plain);
-        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/', $plain->lower) === 1;
-        $isGuard = $role === Role::Regulator && preg_match('/protection (?:board|circuit|module|plate)|protect plate|\bbms\b|\bpcm\b|battery guard/', $plain->lower) === 1 && preg_match('/buck|boost|step.?(?:up|down)|\bldo\b/', $plain->lower) !== 1;
+        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
+            $plain->lower) === 1;
+        $isGuard = $role === Role::Regulator && preg_match('/protection (?:board|circuit|module|plate)|protect plate|\bbms\b|\bpcm\b|battery guard/',
+            $plain->lower) === 1 && preg_match('/buck|boost|step.?(?:up|down)|\bldo\b/', $plain->lower) !== 1;
         $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell/', $plain->lower) === 1);
         [$finds, $money] = (new Prices)->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
@@ -32,13 +34,15 @@ final readonly class Reader
         foreach ($clauses as $index => $clause) {
             if ($clause->says('/\bfits (?:handhelds|consoles)|\bwarranty|guarantee|sold out/')) {
                 // Words of the shop; sizes may still stand beside them.
-                $clause = new Clause((string) preg_replace_callback('/\d+ ?(?:months?|years?|days?)/', static fn (array $m): string => str_repeat(' ', strlen($m[0])), $clause->text), $clause->start, $clause->label, $clause->heading, $clause->row, $clause->line);
+                $clause = new Clause((string) preg_replace_callback('/\d+ ?(?:months?|years?|days?)/', static fn (array $m): string => str_repeat(' ',
+                    strlen($m[0])), $clause->text), $clause->start, $clause->label, $clause->heading, $clause->row, $clause->line);
             }
             [$sizes, $taken] = $boxes->of($clause);
             $named = $sockets->of($clause);
             $taken = [...$taken, ...($money[$index] ?? []), ...array_map(
                 static fn (Find $find): array => [$find->start - $clause->start, $find->end - $clause->start],
-                array_values(array_filter($named, static fn (Find $find): bool => preg_match('/^(barrel|jack|jst)/', (string) ($find->says['connector'] ?? '')) === 1)),
+                array_values(array_filter($named, static fn (Find $find): bool => preg_match('/^(barrel|jack|jst)/',
+                    (string) ($find->says['connector'] ?? '')) === 1)),
             )];
             $of = [...$sizes, ...$named, ...$phrases->of($clause), ...$numbers->of($clause, $taken)];
             $finds = [...$finds, ...($clause->row === null ? $of : array_map(

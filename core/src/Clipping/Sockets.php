@@ -9,21 +9,28 @@ final readonly class Sockets
 {
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
-        'hdmi-micro' => 'micro \(type d\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
-        'hdmi-mini' => 'mini \(type c\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
+        'hdmi-micro' => 'micro \(type d\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
+            .'micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
+        'hdmi-mini' => 'mini \(type c\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
+            .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
-        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
+        'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
+            .'sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
+                .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
-        'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?|dc (?:jack|plug|socket|barrel)|hollow plug',
+        'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
+            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?|dc (?:jack|plug|'
+                .'socket|barrel)|hollow plug',
         'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
         'barrel-3.5' => '3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
-        'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
+        'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|'
+            .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
         'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot',
         'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
@@ -50,7 +57,9 @@ final readonly class Sockets
         }
         $found = [];
         $free = $clause->lower;
-        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|sd(?:hc|xc)|\btf\b|m\.?2|ethernet|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|earphone|audio/', $free) === 1;
+        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
+            .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|earphone|'
+                .'audio/', $free) === 1;
         foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
             if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
                 continue;
@@ -74,7 +83,8 @@ final readonly class Sockets
         if ($this->role !== 'cable' && (preg_match('/^\s*(?:cable|lead|meter|tester|stick|hub|charger|adapt[eo]r|brick|power supply)\b/', $after) === 1)) {
             return true;
         }
-        if (preg_match('/\b(?:no|without|not?|lacks?|instead of|never)\s+(?:an? |any )?$/', $before) === 1 || preg_match('/^\s*(?:not (?:included|fitted|present)|missing|: ?no\b)/', $after) === 1) {
+        if (preg_match('/\b(?:no|without|not?|lacks?|instead of|never)\s+(?:an? |any )?$/', $before) === 1
+            || preg_match('/^\s*(?:not (?:included|fitted|present)|missing|: ?no\b)/', $after) === 1) {
             return true;
         }
         if ($connector === 'microsd' && preg_match('/\bno\b|^\s*card (?:not|included)/', substr($before, -4).$after) === 1) {
@@ -101,7 +111,8 @@ final readonly class Sockets
         $finds = [];
         foreach ($ways as [$direction, $carries]) {
             $finds[] = $this->find('socket', array_filter([
-                'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '', 'bare' => trim(substr($clause->lower, $from, $to - $from)) === 'hdmi' ? 'yes' : '',
+                'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '',
+                'bare' => trim(substr($clause->lower, $from, $to - $from)) === 'hdmi' ? 'yes' : '',
             ], static fn (int|string $value): bool => $value !== ''), $clause, $from, $to);
         }
 
@@ -125,7 +136,8 @@ final readonly class Sockets
             'board' => match (true) {
                 str_starts_with($connector, 'hdmi') => [['out', 'hdmi']],
                 $isUsb && $connector === 'usb-a' => [['out', 'usb']],
-                $isUsb => [[$saysData && ! preg_match('/\(?power\)?/', substr($near, 0, 60)) ? 'out' : ($saysPower || ! $saysData ? 'in' : 'out'), $saysData && ! $saysPower ? 'usb' : 'power']],
+                $isUsb => [[$saysData && ! preg_match('/\(?power\)?/', substr($near, 0, 60)) ? 'out' : ($saysPower || ! $saysData ? 'in' : 'out'), $saysData
+                    && ! $saysPower ? 'usb' : 'power']],
                 in_array($connector, ['microsd', 'sd', 'm2-slot'], true) => [['', 'storage']],
                 $connector === 'rca' => [['out', 'composite']],
                 $connector === 'jack-3.5' => [['out', '']],
@@ -141,22 +153,7 @@ final readonly class Sockets
                 $connector === 'microsd', $connector === 'sd', $connector === 'network-8' => [],
                 default => [['in', $connector === 'terminal' ? 'power' : '']],
             },
-            'cells' => match (true) {
-                $isUsb => [[preg_match('/in ?(?:and|\/|&|\+) ?out|both|bidirectional|two.?way/', $near) === 1 ? 'both' : ($connector === 'usb-a' || ($clause->isAbout('/\bout/') && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1) ? 'out' : 'in'), 'power']],
-                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
-                default => [['out', 'power']],
-            },
-            'charger' => match (true) {
-                $isUsb => [[$this->isMainsSupply || ($connector === 'usb-a' && preg_match('/\bin\b|input|plug/', $near) !== 1) || (preg_match('/\bout(?:put)?\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1) ? 'out' : 'in', 'power']],
-                $connector === 'pads', $connector === 'terminal' => [],
-                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
-                default => [['out', 'power']],
-            },
-            'regulator' => match (true) {
-                $isUsb => [[$connector === 'usb-a' || (preg_match('/\bout(?:put)?\b|\bto\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1) ? 'out' : 'in', 'power']],
-                $connector === 'pads', $connector === 'terminal' => preg_match('/\bin(?:put)?\b(?! (?:and|\/))/', $near) === 1 && preg_match('/\bout/', $near) !== 1 ? [['in', 'power']] : [['in', 'power'], ['out', 'power']],
-                default => [],
-            },
+            'cells', 'charger', 'regulator' => $this->waysOfPower($clause, $connector, $near),
             'controls' => match (true) {
                 $isUsb => [['in', preg_match('/charg|power only/', $near) === 1 ? 'power' : 'usb']],
                 default => [],
@@ -173,6 +170,36 @@ final readonly class Sockets
         };
     }
 
+    /** @return list<array{string, string}> */
+    private function waysOfPower(Clause $clause, string $connector, string $near): array
+    {
+        $isUsb = str_starts_with($connector, 'usb');
+
+        return match ($this->role) {
+            'cells' => match (true) {
+                $isUsb => [[preg_match('/in ?(?:and|\/|&|\+) ?out|both|bidirectional|two.?way/', $near) === 1 ? 'both' : ($connector === 'usb-a'
+                    || ($clause->isAbout('/\bout/') && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1) ? 'out' : 'in'), 'power']],
+                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
+                default => [['out', 'power']],
+            },
+            'charger' => match (true) {
+                $isUsb => [[$this->isMainsSupply || ($connector === 'usb-a' && preg_match('/\bin\b|input|plug/', $near) !== 1)
+                    || (preg_match('/\bout(?:put)?\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1) ? 'out' : 'in', 'power']],
+                $connector === 'pads', $connector === 'terminal' => [],
+                str_starts_with($connector, 'hdmi'), $connector === 'microsd' => [],
+                default => [['out', 'power']],
+            },
+            'regulator' => match (true) {
+                $isUsb => [[$connector === 'usb-a' || (preg_match('/\bout(?:put)?\b|\bto\b/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1)
+                    ? 'out' : 'in', 'power']],
+                $connector === 'pads', $connector === 'terminal' => preg_match('/\bin(?:put)?\b(?! (?:and|\/))/', $near) === 1 && preg_match('/\bout/',
+                    $near) !== 1 ? [['in', 'power']] : [['in', 'power'], ['out', 'power']],
+                default => [],
+            },
+            default => [],
+        };
+    }
+
     private function count(Clause $clause, int $from, int $to): int
     {
         $before = $clause->before($from, 26);
@@ -184,7 +211,8 @@ final readonly class Sockets
             preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
             preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
-            preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:full[- ]size |normal |standard )?$/', $before, $found) === 1 => self::COUNTS[$found[1]],
+            preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:full[- ]size |normal |standard )?$/', $before,
+                $found) === 1 => self::COUNTS[$found[1]],
             default => 1,
         };
     }
@@ -192,17 +220,19 @@ final readonly class Sockets
     /** @return list<Find> */
     private function jst(Clause $clause): array
     {
-        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector )?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1 && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
+        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector )?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
+            && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
             return [];
         }
-        $pitch = isset($found[2][0]) && $found[2][0] !== '' ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
+        $pitch = isset($found[2]) ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
         if (! in_array($pitch, ['1.0', '1.25', '2.0', '2.5'], true)) {
             return [];
         }
         [$from, $to] = [$found[0][1], $found[0][1] + strlen($found[0][0])];
         $way = match ($this->role) {
             'cells' => ['direction' => 'out', 'carries' => 'power'],
-            'sound' => $clause->isAbout('/speaker|cone|driver|ohm|wires?/') ? ['direction' => 'in', 'carries' => 'speaker'] : ['direction' => 'in', 'carries' => 'power'],
+            'sound' => $clause->isAbout('/speaker|cone|driver|ohm|wires?/') ? ['direction' => 'in', 'carries' => 'speaker'] : ['direction' => 'in',
+                'carries' => 'power'],
             'cooling' => ['direction' => 'in', 'carries' => 'power'],
             'charger' => preg_match('/batt|cell|pack/', $clause->lower) === 1 ? ['direction' => 'out', 'carries' => 'power'] : [],
             'cable' => [],
@@ -215,7 +245,8 @@ final readonly class Sockets
     /** @return list<Find> */
     private function ribbons(Clause $clause): array
     {
-        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,22}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b/';
+        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,22}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|'
+            .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b/';
         if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
         }
@@ -246,11 +277,13 @@ final readonly class Sockets
     /** @return list<Find> */
     private function headers(Clause $clause): array
     {
-        if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|(\d{2})[- ]pin gpio/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
+        if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|'
+            .'(\d{2})[- ]pin gpio/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
         }
 
-        return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? '')], $clause, (int) $found[0][1], (int) $found[0][1] + strlen((string) $found[0][0]))];
+        return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? '')], $clause, (int) $found[0][1],
+            (int) $found[0][1] + strlen((string) $found[0][0]))];
     }
 
     /** @return list<Find> */
@@ -263,7 +296,8 @@ final readonly class Sockets
             return [$this->find('lead end', ['connector' => 'wires'], $clause, 0, strlen(rtrim($clause->text)))];
         }
         if ($this->role === 'controls' && preg_match('/\b(\d{1,2}) wires\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) === 1) {
-            return [$this->find('socket', ['connector' => 'wires', 'count' => (int) $found[1][0]], $clause, $found[0][1], $found[0][1] + strlen($found[0][0]))];
+            return [$this->find('socket', ['connector' => 'wires', 'count' => (int) $found[1][0]], $clause, $found[0][1],
+                $found[0][1] + strlen($found[0][0]))];
         }
 
         return [];
