@@ -150,7 +150,7 @@ final readonly class Amounts
             }
             $off = $unit[0] === '%' ? abs($a) * abs($b) * 0.01 : abs($b) * $unit[1] / $own[1];
 
-            return new Amount($own[0], round(($a - $off) * $own[1], 7), $a * $own[1], round(($a + $off) * $own[1], 7), $start, $end);
+            return new Amount($own[0], round(($a - $off) * $own[1], 7), round($a * $own[1], 7), round(($a + $off) * $own[1], 7), $start, $end);
         }
         $low = $a * ($ua ?? $unit)[1];
         $high = $b * $unit[1];

@@ -15,6 +15,12 @@ final class Clause
     /** @var array<string, list<array{int, int}>> where a cue stands, from and to, by its pattern: asked once for all numbers */
     private array $cues = [];
 
+    /** @var array{list<array{int, int}>, list<array{int, int}>}|null what parts one thing from the next, before a number and after it */
+    private ?array $breaks = null;
+
+    /** @var array<int, list<array{int, int}>> the other numbers of the unit of the one that begins there, from and to */
+    private array $ofUnit = [];
+
     public function __construct(
         public readonly string $text,
         /** Bytes in the plain text. */
@@ -50,20 +56,17 @@ final class Clause
     public function distance(string $pattern, int $from, int $to, array $others): ?float
     {
         $best = null;
-        $own = array_values(array_filter($others, fn (Amount $one): bool => $one->start - $this->start === $from))[0] ?? null;
-        $others = $own === null ? $others : array_values(array_filter($others, static fn (Amount $one): bool => $one->unit === $own->unit));
+        $others = $this->ofUnit[$from] ??= $this->sameUnit($from, $others);
+        [$before, $after] = $this->breaks ??= [self::places('/[,()\/+]|\band\b|\bbut\b/', $this->lower), self::places('/[,():\/]|\band\b|\bbut\b/', $this->lower)];
         foreach ($this->cues[$pattern] ??= self::places($pattern, $this->lower) as [$at, $end]) {
             $far = match (true) {
-                $end <= $from => ($from - $end) + 30.0 * preg_match_all('/[,()\/+]|\band\b|\bbut\b/', substr($this->lower, $end, $from - $end))
-                    + 40.0 * $this->between($others, $end, $from),
-                $at >= $to => 9.0 + ($at - $to) + 90.0 * preg_match_all('/[,():\/]|\band\b|\bbut\b/', substr($this->lower, $to, $at - $to))
-                    + 60.0 * $this->between($others, $to, $at),
+                $end <= $from => ($from - $end) + 30.0 * self::between($before, $end, $from) + 40.0 * self::between($others, $end, $from),
+                $at >= $to => 9.0 + ($at - $to) + 90.0 * self::between($after, $to, $at) + 60.0 * self::between($others, $to, $at),
                 default => null,
             };
-            if ($far === null) {
-                continue;
+            if ($far !== null) {
+                $best = $best === null ? $far : min($best, $far);
             }
-            $best = $best === null ? $far : min($best, $far);
         }
         if (($best === null || $best > 45.0) && $this->label !== '' && preg_match($pattern, $this->label) === 1) {
             return 45.0;
@@ -82,10 +85,35 @@ final class Clause
             ? array_map(static fn (array $cue): array => [$cue[1], $cue[1] + strlen($cue[0])], $all[0]) : [];
     }
 
-    /** @param  list<Amount>  $others */
-    private function between(array $others, int $from, int $to): int
+    /**
+     * @param  list<Amount>  $others
+     * @return list<array{int, int}>
+     */
+    private function sameUnit(int $from, array $others): array
     {
-        return count(array_filter($others, fn (Amount $one): bool => $one->start - $this->start >= $from && $one->end - $this->start <= $to));
+        $unit = null;
+        foreach ($others as $one) {
+            $unit = $one->start - $this->start === $from ? $one->unit : $unit;
+        }
+        $same = [];
+        foreach ($others as $one) {
+            if ($unit === null || $one->unit === $unit) {
+                $same[] = [$one->start - $this->start, $one->end - $this->start];
+            }
+        }
+
+        return $same;
+    }
+
+    /** @param  list<array{int, int}>  $others */
+    private static function between(array $others, int $from, int $to): int
+    {
+        $count = 0;
+        foreach ($others as [$start, $end]) {
+            $count += (int) ($start >= $from && $end <= $to);
+        }
+
+        return $count;
     }
 
     /** The stretch before a place, back to the last comma, bracket or number with a unit. */

@@ -10,6 +10,8 @@ final class Clauses
     private const ABBREVIATIONS = 'max|min|typ|approx|ca|abs|no|nr|art|dim|incl|temp|pcs|op|est|wt|vs|fig|ver|rev|nom|inc|ext|int|dia|n\.w|g\.w|mfr|pc|qty|'
         .'ref|avg|cont|resp';
 
+    private const MOST_BYTES = 300;
+
     /** What short headings of a sheet stand for. */
     private const SHORT = [
         'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
@@ -102,7 +104,17 @@ final class Clauses
         $abbreviations = self::ABBREVIATIONS;
         $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:',
             $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)/iu';
-        $pieces = preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [];
+        $pieces = [];
+        foreach (preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [] as [$piece, $at]) {
+            while (strlen($piece) > self::MOST_BYTES) {
+                // No sentence is that long; a cue that far off says nothing.
+                $cut = strrpos(substr($piece, 0, self::MOST_BYTES), ' ');
+                $cut = $cut === false || $cut === 0 ? self::MOST_BYTES : $cut;
+                $pieces[] = [substr($piece, 0, $cut), $at];
+                [$piece, $at] = [substr($piece, $cut), $at + $cut];
+            }
+            $pieces[] = [$piece, $at];
+        }
 
         return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));
     }

@@ -330,8 +330,11 @@ final readonly class Filling
         $outputs = is_array($known) ? array_values(array_filter($known, is_array(...))) : [];
         $count = max(1, count($outputs), count($said['volts'] ?? []));
         for ($at = 0; $at < $count; $at++) {
+            [$from, $to] = [$said['volts'][$at]->start ?? 0, $said['volts'][$at + 1]->start ?? PHP_INT_MAX];
             foreach ($said as $field => $finds) {
-                $find = $finds[$at] ?? (count($finds) === 1 ? $finds[0] : null);
+                // Of several, the one that stands between these volts and the next.
+                $own = array_values(array_filter($finds, static fn (Find $one): bool => $one->start >= $from && $one->start < $to));
+                $find = count($finds) === 1 ? $finds[0] : ($own[0] ?? null);
                 $value = $find === null ? null : ($find->says['is'] ?? $this->band($find));
                 if ($value !== null) {
                     $outputs[$at][$field] = $value;

@@ -13,7 +13,7 @@ use PocketPlot\Part\Role;
 final readonly class Reader
 {
     /** Signs that are read; what comes after belongs to no part. */
-    public const MOST_SIGNS = 100_000;
+    public const MOST_SIGNS = 40_000;
 
     /** @return list<Find> */
     public static function read(string $text, Role $role): array

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Texts;
+use PocketPlot\Clipping\Amount;
+use PocketPlot\Clipping\Amounts;
+use PocketPlot\Clipping\Filling;
+use PocketPlot\Clipping\Find;
+use PocketPlot\Clipping\Plain;
+use PocketPlot\Clipping\Reader;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\Role;
+
+/** @return list<array<string, mixed>> */
+function foundIn(string $text, Role $role): array
+{
+    return array_map(static fn (Find $find): array => $find->toArray(), Reader::read($text, $role));
+}
+
+it('reads numbers as many hands write them', function (string $text, array $expected): void {
+    $plain = Plain::of($text);
+    $found = (new Amounts(Amounts::hasCommas($plain->text)))->in($plain->text);
+    expect(array_map(static fn (Amount $one): array => [$one->unit, ...$one->bounds()], $found))->toEqual($expected);
+})->with([
+    ['5V/3A', [['V', 'usual' => 5], ['mA', 'usual' => 3000]]],
+    ['DC 6-36 V', [['V', 'least' => 6, 'most' => 36]]],
+    ['12V⎓2.4A', [['V', 'usual' => 12], ['mA', 'usual' => 2400]]],
+    ['≤ 450 mA', [['mA', 'most' => 450]]],
+    ['20 000 mAh / 74 Wh', [['mAh', 'usual' => 20000], ['Wh', 'usual' => 74]]],
+    ['1,200 mAh', [['mAh', 'usual' => 1200]]],
+    ['0,45 A', [['mA', 'usual' => 450]]],
+    ['approx. 0.6A typ., 1.2A max', [['mA', 'usual' => 600], ['mA', 'most' => 1200]]],
+    ['from 6 up to 14 volts', [['V', 'least' => 6, 'most' => 14]]],
+    ['between 380 and 640 mA', [['mA', 'least' => 380, 'most' => 640]]],
+    ['never more than 0.94 A', [['mA', 'most' => 940]]],
+    ['operating temp 0-50°C', [['°C', 'least' => 0, 'most' => 50]]],
+    ['weight: 46g (1.6oz)', [['g', 'usual' => 46], ['g', 'usual' => 45.359237]]],
+    ['5,0 V ± 5 %', [['V', 'least' => 4.75, 'usual' => 5, 'most' => 5.25]]],
+    ['4.20 ± 0.05 V', [['V', 'least' => 4.15, 'usual' => 4.2, 'most' => 4.25]]],
+    ['9…15 V', [['V', 'least' => 9, 'most' => 15]]],
+    ['< 30 µA', [['mA', 'most' => 0.03]]],
+    ['３．７Ｖ　１８００ｍＡｈ', [['V', 'usual' => 3.7], ['mAh', 'usual' => 1800]]],
+    ['٥ V', [['V', 'usual' => 5]]],
+    ['5V-1A', [['V', 'usual' => 5], ['mA', 'usual' => 1000]]],
+    ['2 a piece, 12 V in the box', [['V', 'usual' => 12]]],
+]);
+
+it('keeps places: every sign of the plain text stands for one of the original', function (string $text, Role $role, string $what, string $marked): void {
+    foreach (Reader::read($text, $role) as $find) {
+        if ($find->what === $what) {
+            expect(mb_substr($text, $find->start, $find->end - $find->start))->toBe($marked);
+
+            return;
+        }
+    }
+    throw new RuntimeException("no {$what}");
+})->with([
+    ['★ Größe: 85 × 56 × 17 mm ★ 46 g', Role::Board, 'size', '85 × 56 × 17 mm'],
+    ['★ Größe: 85 × 56 × 17 mm ★ 46 g', Role::Board, 'mass', '46 g'],
+    ['電源：５Ｖ（ＵＳＢ－Ｃ）', Role::Board, 'supply voltage', '５Ｖ'],
+    ["Voltage\u{00A0}| 5\u{202F}V", Role::Board, 'supply voltage', "5\u{202F}V"],
+]);
+
+it('reads what stands there and falls into no trap', function (string $file, float $precision, float $recall): void {
+    $sum = ['right' => 0, 'bad' => [], 'wanted' => 0, 'found' => 0.0, 'forbidden' => []];
+    foreach (Texts::of($file) as $text) {
+        $score = Texts::score($text);
+        $sum['right'] += $score['right'];
+        $sum['wanted'] += $score['wanted'];
+        $sum['found'] += $score['found'];
+        $sum['bad'] = [...$sum['bad'], ...$score['wrong'], ...$score['forbidden']];
+    }
+    expect($sum['right'] / ($sum['right'] + count($sum['bad'])))->toBeGreaterThanOrEqual($precision, implode("\n", $sum['bad']))
+        ->and($sum['found'] / $sum['wanted'])->toBeGreaterThanOrEqual($recall);
+})->with([
+    'thirty from before the reader' => ['before', 0.99, 0.98],
+    'thirty from after it' => ['after', 0.98, 0.96],
+    'more, each read blind once' => ['later', 0.98, 0.96],
+    'the next ones' => ['blind', 0.98, 0.96],
+    'the last plain ones' => ['last', 0.98, 0.96],
+    'hard ones' => ['hard', 0.96, 0.94],
+    'more hard ones' => ['hard2', 0.94, 0.9],
+]);
+
+it('takes anything without harm', function (string $text): void {
+    $found = Reader::read($text, Role::Board);
+    expect($found)->toBeArray();
+    foreach ($found as $find) {
+        expect($find->start)->toBeLessThanOrEqual($find->end)->and($find->end)->toBeLessThanOrEqual(mb_strlen(mb_scrub($text, 'UTF-8')));
+    }
+})->with([
+    'nothing' => [''],
+    'blanks' => [" \n\t\n "],
+    'binary' => [implode('', array_map(chr(...), range(0, 255)))],
+    'half a sign' => ["5 V \xE2\x82"],
+    'right to left' => ["\u{202E}5 V\u{202C} مصدر ٥ فولت"],
+    'one endless line' => [str_repeat('5 V 3 A, ', 5000)],
+    'nothing but numbers' => [str_repeat('1 ', 20000)],
+    'nothing but brackets' => [str_repeat('((((', 5000)],
+    'five megabytes' => [str_repeat("Supply 5 V, draw 300 mA, 85 x 56 x 17 mm.\n", 120000)],
+]);
+
+it('reads no script and no tag', function (): void {
+    expect(foundIn('<p title="9 V">Supply <b>5 V</b></p><script>var volts = "12 V";</script><style>a{width:40mm}</style>', Role::Board))
+        ->toBe([['what' => 'supply voltage', 'usual' => 5.0]]);
+});
+
+it('leaves what it cannot tell', function (string $text, Role $role): void {
+    expect(foundIn($text, $role))->toBe([]);
+})->with([
+    'no figures at all' => ['A lovely little thing, works like a charm', Role::Board],
+    'the old one' => ['The old one drew 300 mA from 5 V', Role::Board],
+    'a supply to buy' => ['Please use our 2 A adapter', Role::Board],
+    'air around it' => ['Operating temperature 0 to 70 °C', Role::Board],
+    'a warranty' => ['24 months warranty, 4.7/5 from 312 buyers', Role::Display],
+]);
+
+it('marks two words that contradict each other', function (): void {
+    $draw = array_values(array_filter(Reader::read("Current 450 mA\nCurrent 900 mA", Role::Board), static fn (Find $one): bool => $one->what === 'draw'));
+    expect($draw)->toHaveCount(1)->and($draw[0]->isUnsure)->toBeTrue();
+});
+
+it('puts finds into a part, and the part can be read', function (string $text, Role $role, array $expected): void {
+    $finds = Reader::read($text, $role);
+    $filling = new Filling($finds, $role, '2026-11-26');
+    $part = $filling->put(['id' => 'own', 'name' => 'Mine', 'role' => $role->value], array_keys($finds));
+    foreach ($expected as $path => $value) {
+        $at = array_reduce(explode('.', $path), static fn (mixed $inner, string $key): mixed => is_array($inner) ? $inner[$key] ?? null : null, $part);
+        expect($at)->toEqual($value, $path);
+    }
+    expect(PartReader::read($part)->name)->toBe('Mine');
+})->with([
+    'a board' => [
+        "Supply 5 V (4.75-5.25 V) over USB-C\nidle 300 mA, typ. 500 mA, max. 900 mA\n85 x 56 x 17 mm, 46 g, holes 58 x 49 mm, M2.5\nmini HDMI\n39.90 EUR", Role::Board,
+        [
+            'facets.supply.volts' => ['least' => 4.75, 'usual' => 5.0, 'most' => 5.25, 'source' => 'listing', 'on' => '2026-11-26'],
+            'facets.supply.drawMa' => ['least' => 300.0, 'usual' => 500.0, 'most' => 900.0, 'source' => 'listing', 'on' => '2026-11-26'],
+            'facets.size.heightMm.value' => 17.0, 'facets.size.massG.value' => 46.0, 'facets.mount' => ['pattern' => '58x49', 'thread' => 'M2.5'],
+            'facets.sockets.1' => ['name' => 'hdmi-mini hdmi', 'connector' => 'hdmi-mini', 'carries' => 'hdmi', 'direction' => 'out'],
+            'offers' => [['vendor' => '', 'price' => ['amount' => '39.90', 'currency' => 'EUR']]],
+        ],
+    ],
+    // 11.1 V over three in series are 3.7 V a cell, 12.6 V are 4.2 V.
+    'a pack by the cell' => [
+        '3S2P 11.1V 5200 mAh Li-ion, charge to 12.6 V, max. discharge 10 A, with BMS', Role::Cells,
+        [
+            'facets.pack.series' => 3, 'facets.pack.parallel' => 2, 'facets.pack.cellNominalV.value' => 3.7, 'facets.pack.cellFullV.value' => 4.2,
+            'facets.pack.capacityMah.value' => 5200.0, 'facets.pack.maxDischargeMa.value' => 10000.0, 'facets.pack.protection' => 'built-in', 'facets.pack.chemistry' => 'Li-ion',
+        ],
+    ],
+    // 12.8 V of LiFePO4 at 3.2 V a cell are four in series.
+    'a pack whose series follows from its chemistry' => ['LiFePO4 pack 12.8 V 6 Ah', Role::Cells, ['facets.pack.series' => 4, 'facets.pack.cellNominalV.value' => 3.2]],
+    'a charger with four outputs' => [
+        'Wall charger 100-240V, out 5V 3A, 9V 3A, 15V 2A, 20V 1.5A', Role::Charger,
+        ['facets.poweredBy' => 'mains', 'facets.outputs.0.name' => '5 V', 'facets.outputs.3.volts.value' => 20.0, 'facets.outputs.3.continuousMa.value' => 1500.0],
+    ],
+    // 6 W at 12 V are 500 mA.
+    'watts as milliamps' => ['Input 12 V DC, power consumption 6 W', Role::Display, ['facets.supply.drawMa.value' => 500.0, 'facets.supply.drawAtV.value' => 12.0]],
+    'a converter' => [
+        "Step-down, input 6-24 V\noutput 5.1 V 3 A, efficiency 93 %, quiescent current 0.9 mA", Role::Regulator,
+        [
+            'facets.outputs.0.topology' => 'buck', 'facets.outputs.0.efficiency.value' => 0.93, 'facets.outputs.0.idleMa.value' => 0.9,
+            'facets.supply.volts' => ['least' => 6.0, 'most' => 24.0, 'source' => 'listing', 'on' => '2026-11-26'],
+        ],
+    ],
+    'a protection board' => [
+        '2S BMS 8 A, Li-ion, cut-off 5.6 V, release 6.0 V', Role::Regulator,
+        ['facets.protector.series' => 2, 'facets.protector.mostMa.value' => 8000.0, 'facets.protector.cutOffV.value' => 5.6, 'facets.protector.chemistries' => ['Li-ion']],
+    ],
+    'a lead' => ['USB-C to micro USB lead, 30 cm, 24 AWG', Role::Cable, ['facets.cable.oneEnd' => 'usb-c', 'facets.cable.otherEnd' => 'usb-micro', 'facets.cable.lengthMm.value' => 300.0]],
+    'one end of a window is no window' => ['LDO 3.3 V, input up to 15 V', Role::Regulator, ['facets.supply.volts' => null, 'facets.outputs.0.volts.value' => 3.3]],
+    'a packet' => ['Tact switches, bag of 50, 2.80 EUR', Role::Controls, ['packetOf' => 50, 'offers.0.price.amount' => '2.80']],
+]);
+
+it('says what stands in the part already, and leaves alone what is not confirmed', function (): void {
+    $finds = Reader::read('Supply 5 V, weight 46 g, 7 inch', Role::Display);
+    $filling = new Filling($finds, Role::Display, '2026-11-26');
+    $part = ['name' => 'Mine', 'role' => 'display', 'facets' => ['size' => ['massG' => ['value' => 50, 'source' => 'measured']]], 'kept' => 'so'];
+    $proposals = $filling->proposals($part);
+    expect(array_map(static fn ($one): array => [$one->label, $one->says, $one->was, $one->isPlaced], $proposals))->toBe([
+        ['supply window', '5 V', '', true],
+        ['weight', '46 g', '50', true],
+        ['diagonal', '7 in', '', false],
+    ]);
+    expect($filling->put($part, [0]))->toBe([
+        'name' => 'Mine', 'role' => 'display',
+        'facets' => ['size' => ['massG' => ['value' => 50, 'source' => 'measured']], 'supply' => ['volts' => ['value' => 5.0, 'source' => 'listing', 'on' => '2026-11-26']]],
+        'kept' => 'so',
+    ])->and($filling->put($part, []))->toBe($part);
+});
