@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
+use App\Http\Controllers\ClippingController;
 use App\Http\Controllers\FindingController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LineController;
@@ -47,6 +48,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('comparison', [PartController::class, 'compare']);
         Route::post('logs/preview', [BenchController::class, 'previewLog']);
         Route::get('facets', [RuleController::class, 'facets']);
+        Route::post('clippings', [ClippingController::class, 'read']);
         Route::post('typed', [RuleController::class, 'typed']);
         Route::get('rules', [RuleController::class, 'index']);
         Route::get('rules/{rule}', [RuleController::class, 'show'])->where('rule', '[a-z.-]+');
@@ -89,6 +91,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('finding', [FindingController::class, 'show']);
             Route::get('remedies', [FindingController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);
+            Route::post('own', [LineController::class, 'addOwn']);
             Route::post('remedy', [LineController::class, 'remedy']);
             Route::post('wanted', [LineController::class, 'want']);
             Route::patch('lines/{line}', [LineController::class, 'change']);

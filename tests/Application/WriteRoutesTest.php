@@ -59,6 +59,7 @@ const GOOD = [
     'DELETE /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'PUT /api/builds/{build}/ticks' => ['version' => 2, 'step' => 'meter/pack', 'done' => true],
     'POST /api/builds/{build}/remedy' => ['version' => 2, 'part' => '{library}', 'role' => 'regulator'],
+    'POST /api/builds/{build}/own' => ['version' => 2, 'parts' => [['name' => 'My own board', 'role' => 'board']]],
     'POST /api/builds/{build}/wanted' => ['version' => 2, 'finding' => 'whole.missing-role/build/case'],
     'POST /api/builds/{build}/lines' => ['version' => 2, 'part' => '{library}', 'role' => 'tool'],
     'PATCH /api/builds/{build}/lines/{line}' => ['version' => 2, 'note' => 'changed'],

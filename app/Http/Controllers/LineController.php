@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddLine;
+use App\Actions\AddOwnParts;
 use App\Actions\ApplyRemedy;
 use App\Actions\ChangeLine;
 use App\Actions\ChangePart;
@@ -21,6 +22,7 @@ use App\Http\Requests\ChangeLineRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\JoinRequest;
 use App\Http\Requests\MeasureRequest;
+use App\Http\Requests\OwnPartsRequest;
 use App\Http\Requests\PartRequest;
 use App\Http\Requests\RemedyRequest;
 use App\Http\Requests\SwapLineRequest;
@@ -38,6 +40,7 @@ use PocketPlot\Part\FigureRef;
  * Edits of the bill of materials. Each answers the whole build with its new appraisal.
  *
  * @phpstan-import-type Given from ApplyRemedy
+ * @phpstan-import-type Given from AddOwnParts as Own
  */
 final class LineController
 {
@@ -51,6 +54,15 @@ final class LineController
             $build,
             static fn (BuildRecord $build) => AddLine::to($build, $part, $request->string('role')->toString(), $beside === '' ? null : $beside),
         );
+    }
+
+    /** Parts of one's own by name, or from pasted texts. */
+    public function addOwn(OwnPartsRequest $request, User $user, BuildRecord $build): JsonResponse
+    {
+        /** @var list<Own> $parts */
+        $parts = $request->validated('parts');
+
+        return $this->edit($request, $build, static fn (BuildRecord $build) => AddOwnParts::to($build, $user, $parts));
     }
 
     public function change(ChangeLineRequest $request, BuildRecord $build, string $line): JsonResponse

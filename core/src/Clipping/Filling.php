@@ -413,6 +413,9 @@ final readonly class Filling
         if (! is_array($value)) {
             return is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
         }
+        if (is_string($value['typed'] ?? null)) {
+            return $value['typed'];
+        }
         if (array_is_list($value)) {
             return implode(', ', array_map(self::plain(...), $value));
         }

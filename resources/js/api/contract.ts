@@ -1050,6 +1050,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/clippings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a pasted text */
+        post: operations["postClippings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put parts of one's own on the list, by name or from texts */
+        post: operations["postBuildsBuildOwn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2007,6 +2041,37 @@ export interface components {
             }[];
             /** @description the line whose place it takes */
             line: string | null;
+        };
+        /** @description one thing that a pasted text says of a part; nothing counts before it is confirmed */
+        ClippingProposal: {
+            id: number;
+            what: string;
+            /** @description the field that it goes into */
+            label: string;
+            says: string;
+            /** @description what the part says there now; empty when nothing */
+            was: string;
+            /** @description where it stands in the text, in signs */
+            start: number;
+            end: number;
+            /** @description the text contradicts itself or leaves it open */
+            isUnsure: boolean;
+            /** @description a part has a place for it */
+            isPlaced: boolean;
+        };
+        Clipping: {
+            /** @description as given, or as the words tell; null when they do not */
+            role: components["schemas"]["Role"] | null;
+            /** @description a name out of the first line */
+            name: string;
+            /** @description of a list of names: each, with what it is for; empty for the text of one part */
+            names: {
+                name: string;
+                role: components["schemas"]["Role"] | null;
+            }[];
+            proposals: components["schemas"]["ClippingProposal"][];
+            /** @description with "take": the part as the editor has it, with those finds in it */
+            part: Record<string, never> | null;
         };
     };
     responses: never;
@@ -4524,6 +4589,87 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogPreview"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postClippings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    role?: components["schemas"]["Role"] | null;
+                    part?: Record<string, never> | null;
+                    take?: number[] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Clipping"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    parts: {
+                        name: string;
+                        role?: components["schemas"]["Role"] | null;
+                        text?: string | null;
+                        take?: number[] | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
                 };
             };
             /** @description what went wrong */

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+/** Names of parts, one a line, as they are typed or pasted from a note. */
+final class Names
+{
+    private const MOST_SIGNS = 120;
+
+    /** Whether a text is a list of names rather than the text of one part: short lines without figures of their own. */
+    public static function areIn(string $text): bool
+    {
+        $lines = self::of($text);
+        if (count($lines) < 2) {
+            return false;
+        }
+        $telling = array_filter($lines, static fn (string $line): bool => mb_strlen($line) > 70
+            || preg_match('/\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w|€|\$|eur|usd)\b.*\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w)\b|[:|\t]\s*\d/i', $line) === 1);
+
+        return count($telling) <= count($lines) / 4;
+    }
+
+    /** @return list<string> bullets and numbers of a list left out */
+    public static function of(string $text): array
+    {
+        $names = [];
+        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+            $name = trim((string) preg_replace('/^\s*(?:[-*•·▪►]|\d{1,2}[.)])\s+/u', '', $line));
+            if ($name !== '') {
+                $names[] = mb_substr($name, 0, self::MOST_SIGNS);
+            }
+        }
+
+        return $names;
+    }
+
+    /** A name for the part of a text: its first line, without what a shop shouts around it. */
+    public static function first(string $text): string
+    {
+        $line = self::of((string) preg_replace('/[^\p{L}\p{N}\p{P}\p{Zs}\s\$€£+=×°Ωµ<>|]/u', ' ', $text))[0] ?? '';
+        $name = (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', preg_split('/\s[|–—]\s|\t|,\s|;|\.\s/u', $line)[0] ?? '');
+
+        return trim((string) preg_replace('/\s+/u', ' ', mb_substr($name, 0, 60)));
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+use PocketPlot\Part\Role;
+
+/** What a part is for, by the words of its name or text. The earliest word tells most: a name begins with what it is. */
+final class RoleGuess
+{
+    /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
+    private const WORDS = [
+        'cable' => '\b(?:cable|lead|ribbon|pigtail|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
+        'charger' => '\b(?:charger|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|ups board)\b',
+        'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulator|ldo|converter|bms|protection board|pcm)\b',
+        'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|cells?|pack)\b',
+        'sound' => '\b(?:amp|amplifier|speakers?|loudspeaker|dac|sound card|buzzer)\b',
+        'storage' => '\b(?:micro ?sd|sd card|memory card|ssd|usb stick|flash drive|nvme)\b',
+        'cooling' => '\b(?:fan|heat ?sink|cooler|blower|heat spreader)\b',
+        'switch' => '\b(?:(?:slide|rocker|toggle|power|push) switch|switch|fuse|polyfuse)\b',
+        'display' => '\b(?:display|screen|monitor|lcd|oled|tft|ips panel|touch ?screen|panel)\b',
+        'controls' => '\b(?:controller|game ?pad|joy ?stick|d-?pad|buttons?|thumb ?stick|arcade|membrane|encoder|keypad|pad)\b',
+        'case' => '\b(?:case|shell|enclosure|housing|box)\b',
+        'fastener' => '\b(?:screws?|bolts?|nuts?|inserts?|standoffs?|spacers?)\b',
+        'tool' => '\b(?:multimeter|soldering iron|drill|pliers|callipers?|calipers?|tweezers|screwdriver|saw|crimp(?:er|ing tool))\b',
+        'material' => '\b(?:tape|solder|glue|wire|heat.?shrink|filament|paint|foam|flux|thermal pad)\b',
+        'board' => '\b(?:board|sbc|computer|motherboard|mini pc|module|phone|console)\b',
+    ];
+
+    /** Signs of a text that are looked at: the name and what stands beside it. */
+    private const MOST_SIGNS = 400;
+
+    /** @return ?Role null when no word tells */
+    public static function of(string $text): ?Role
+    {
+        $lower = strtolower(mb_substr($text, 0, self::MOST_SIGNS));
+        $best = null;
+        foreach (array_keys(self::WORDS) as $rank => $role) {
+            if (preg_match('/'.self::WORDS[$role].'/u', $lower, $found, PREG_OFFSET_CAPTURE) === 1) {
+                // A kind of its own counts for more than a word that others use, too.
+                $far = $found[0][1] + 4 * $rank;
+                $best = $best === null || $far < $best[0] ? [$far, $role] : $best;
+            }
+        }
+
+        return $best === null ? null : Role::from($best[1]);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\StartBuild;
+use App\Models\PartRecord;
+
+const PASTED = "Quoll 5 panel, 800x480, touch\nSupply 5 V, typ. 420 mA, max. 610 mA\nmicro HDMI in, 121 x 76 x 8 mm, 94 g\n€ 31,50";
+
+beforeEach(function (): void {
+    $this->travelTo('2026-11-26 12:00:00');
+    $this->user = $this->builder();
+    $this->actingAs($this->user);
+});
+
+it('reads a text, marks where each find stands, and stores nothing', function (): void {
+    $answer = $this->assertShape($this->postJson('/api/clippings', ['text' => PASTED])->assertOk(), 'Clipping')->json();
+    $says = array_column($answer['proposals'], 'says', 'label');
+    expect($answer)->toMatchArray(['role' => 'display', 'name' => 'Quoll 5 panel', 'names' => [], 'part' => null])
+        ->and($says)->toMatchArray(['supply window' => '5 V', 'draw, idle to heavy' => '420, at most 610 mA', 'price' => '31.50 EUR', 'weight' => '94 g']);
+    $price = collect($answer['proposals'])->firstWhere('what', 'price');
+    expect(mb_substr(PASTED, $price['start'], $price['end'] - $price['start']))->toBe('€ 31,50')
+        ->and(PartRecord::query()->where('user_id', $this->user->id)->count())->toBe(0);
+});
+
+it('puts the confirmed finds into the part that the editor holds, and nothing else', function (): void {
+    $proposals = $this->postJson('/api/clippings', ['text' => PASTED, 'role' => 'display'])->json('proposals');
+    $supply = collect($proposals)->firstWhere('label', 'supply window')['id'];
+    $answer = $this->assertShape($this->postJson('/api/clippings', [
+        'text' => PASTED, 'role' => 'display', 'take' => [$supply], 'part' => ['name' => 'Mine', 'role' => 'display', 'facets' => ['size' => ['massG' => ['typed' => '95 g', 'source' => 'measured']]]],
+    ])->assertOk(), 'Clipping')->json();
+    expect($answer['part'])->toEqual([
+        'name' => 'Mine', 'role' => 'display',
+        'facets' => ['size' => ['massG' => ['typed' => '95 g', 'source' => 'measured']], 'supply' => ['volts' => ['value' => 5, 'source' => 'listing', 'on' => '2026-11-26']]],
+    ]);
+    expect(collect($answer['proposals'])->firstWhere('label', 'weight')['was'])->toBe('95 g');
+    $this->postJson('/api/parts', ['part' => $answer['part']])->assertCreated();
+});
+
+it('tells a list of names from a text', function (): void {
+    $answer = $this->postJson('/api/clippings', ['text' => "- Tolmen X board\n- 5 inch panel\n- LiPo pack 5000\n- some gizmo"])->assertOk()->json();
+    expect($answer['names'])->toBe([
+        ['name' => 'Tolmen X board', 'role' => 'board'], ['name' => '5 inch panel', 'role' => 'display'], ['name' => 'LiPo pack 5000', 'role' => 'cells'], ['name' => 'some gizmo', 'role' => null],
+    ]);
+});
+
+it('says what is wrong with a text', function (array $given, string $field, string $says): void {
+    $this->postJson('/api/clippings', $given)->assertStatus(422)->assertJsonPath("fields.{$field}.0", $says);
+})->with([
+    'none' => [[], 'text', 'Paste a text first.'],
+    'five megabytes' => [['text' => str_repeat('5 V ', 1_250_000)], 'text', 'The text has 5.0 MB; up to 0.2 MB are read. Paste the piece about this part.'],
+    'no such role' => [['text' => '5 V', 'role' => 'toy'], 'role', 'Choose what the part is for.'],
+]);
+
+it('takes parts by name, each an own part and a line, in one edit', function (): void {
+    $build = StartBuild::blank($this->user, 'New');
+    $answer = $this->assertShape($this->postJson("/api/builds/{$build->id}/own", ['version' => 1, 'parts' => [
+        ['name' => 'Tolmen X board'], ['name' => 'Gizmo', 'role' => 'tool'],
+    ]])->assertOk(), 'Build')->json();
+    expect($answer['version'])->toBe(2)->and(array_column($answer['lines'], 'role'))->toBe(['board', 'tool'])
+        ->and(PartRecord::query()->where('user_id', $this->user->id)->orderBy('id')->pluck('name')->all())->toBe(['Tolmen X board', 'Gizmo']);
+    $this->postJson("/api/builds/{$build->id}/own", ['version' => 2, 'parts' => [['name' => 'One more board'], ['name' => 'Thing']]])
+        ->assertStatus(422)->assertJsonPath('fields', ['parts.1.role' => ['Choose what "Thing" is for; its name does not tell.']]);
+    expect($build->refresh()->version)->toBe(2)->and(PartRecord::query()->where('user_id', $this->user->id)->count())->toBe(2);
+    $this->postJson("/api/builds/{$build->id}/own", ['version' => 1, 'parts' => [['name' => 'A board']]])->assertStatus(409);
+});
+
+it('takes a part from a text with the finds that were confirmed, and keeps the text', function (): void {
+    $build = StartBuild::blank($this->user, 'New');
+    $proposals = $this->postJson('/api/clippings', ['text' => PASTED, 'role' => 'display'])->json('proposals');
+    $this->postJson("/api/builds/{$build->id}/own", ['version' => 1, 'parts' => [
+        ['name' => 'Quoll 5', 'role' => 'display', 'text' => PASTED, 'take' => array_column($proposals, 'id')],
+    ]])->assertOk();
+    $spec = PartRecord::query()->where('user_id', $this->user->id)->firstOrFail()->spec;
+    expect($spec['facets']['panel'])->toEqual(['widthPx' => 800, 'heightPx' => 480, 'touch' => true])
+        ->and($spec['facets']['supply']['drawMa'])->toEqual(['least' => 420, 'usual' => 420, 'most' => 610, 'source' => 'listing', 'on' => '2026-11-26'])
+        ->and($spec['clippings'])->toBe([['text' => PASTED, 'on' => '2026-11-26']])
+        ->and($spec['offers'][0]['price'])->toBe(['amount' => '31.50', 'currency' => 'EUR']);
+});
+
+it('lets nobody put parts on the list of another', function (): void {
+    $build = StartBuild::blank($this->user, 'New');
+    $this->actingAs($this->builder('other@example.test'));
+    $this->postJson("/api/builds/{$build->id}/own", ['version' => 1, 'parts' => [['name' => 'A board']]])->assertNotFound();
+    expect($build->refresh()->version)->toBe(1);
+});
