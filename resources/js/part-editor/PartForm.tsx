@@ -9,6 +9,7 @@ import { Select } from '../ui/Select';
 import { facetsShown, isGroup, plain, tidy, type Group, type Raw } from './draft';
 import { FieldGrid, FieldInput, Groups } from './FieldInput';
 import { FittingIt } from './FittingIt';
+import { PasteText } from './PasteText';
 
 const sits = [
     ['inside', 'inside the body'],
@@ -84,6 +85,7 @@ export function PartForm({
                     <option key={one} value={one} />
                 ))}
             </datalist>
+            <PasteText draft={draft} role={role} isNew={text('name') === ''} onTaken={setDraft} />
             <div className="mb-6 grid gap-x-6 gap-y-3 sm:grid-cols-2">
                 <Field
                     label="Name"

@@ -13,6 +13,7 @@ import { Select } from '../../ui/Select';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { useLineEdit } from '../../frame/useLineEdit';
 import { origins, roles, roleWords, states } from '../../ui/words';
+import { OwnParts } from './OwnParts';
 import { Picker, type Place } from './Picker';
 
 /** The bill of materials, with every finding in the margin beside the line it concerns. */
@@ -59,6 +60,7 @@ export default function PartsStation() {
                     ))}
                 </section>
             ))}
+            <OwnParts />
             {fits.length > 0 && <WhatFits fits={fits} />}
             {place !== null && <Picker place={place} onClose={() => setPlace(null)} />}
         </main>

@@ -1,0 +1,164 @@
+import { useEffect, useRef, useState } from 'react';
+import { api, type Build, type Role } from '../../api/client';
+import { useOpenBuild } from '../../frame/useBuild';
+import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Field, inputLook } from '../../ui/Field';
+import { useNotices } from '../../ui/Notices';
+import { Select } from '../../ui/Select';
+import { roles } from '../../ui/words';
+
+interface Named {
+    name: string;
+    role: Role | null;
+}
+
+const roleOptions = [['', 'by its name'] as const, ...roles.map(([value, name]) => [value as string, name] as const)];
+
+/** A part of one's own is one name typed and Enter; what is pasted in several lines is a list of names, or the text of one part. */
+export function OwnParts() {
+    const { edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const [name, setName] = useState('');
+    const [role, setRole] = useState('');
+    const [pasted, setPasted] = useState<string | null>(null);
+    const add = async () => {
+        if (name.trim() === '' || busy) return;
+        const answer = await edit((path, version) =>
+            api.post<Build>(`${path}/own`, { version, parts: [{ name: name.trim(), role: role === '' ? null : role }] }),
+        );
+        if (answer instanceof Error) return;
+        notices.say(`${name.trim()} is on the list. What is not known of it stands in the margin.`);
+        setName('');
+    };
+    return (
+        <form
+            className="flex flex-wrap items-center gap-2 border-t border-line px-4 py-3 sm:px-6"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void add();
+            }}
+        >
+            <input
+                className={`${inputLook} min-w-60 flex-1`}
+                aria-label="A part of your own, by name"
+                placeholder="A part of your own: type its name, or paste a text or a list"
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                onPaste={(event) => {
+                    const text = event.clipboardData.getData('text/plain');
+                    if (!/\n./.test(text.trim()) && text.length < 100) return;
+                    event.preventDefault();
+                    setPasted(text);
+                }}
+            />
+            <Select label="What it is for" className="border-edge!" value={role} options={roleOptions} onChange={(event) => setRole(event.target.value)} />
+            <Button type="submit" disabled={busy || name.trim() === ''}>
+                Put it on the list
+            </Button>
+            {pasted !== null && <Pasted text={pasted} onClose={() => setPasted(null)} />}
+        </form>
+    );
+}
+
+/** What was pasted into the list: one part out of a text, or a part for each name. */
+function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
+    const { edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const clipping = useClipping();
+    const [name, setName] = useState('');
+    const [role, setRole] = useState('');
+    const [names, setNames] = useState<Named[]>([]);
+    const { read } = clipping;
+    const begun = useRef(false);
+    useEffect(() => {
+        if (begun.current) return;
+        begun.current = true;
+        void read(text, null).then((answer) => {
+            if (answer === null) return;
+            setName(answer.name);
+            setRole(answer.role ?? '');
+            setNames(answer.names);
+        });
+    }, [read, text]);
+    const isList = names.length > 0;
+    const open = isList ? names.some((one) => one.role === null) : role === '' || name.trim() === '';
+    const put = async () => {
+        const parts = isList ? names : [{ name: name.trim(), role, text: clipping.text, take: [...clipping.taken] }];
+        const answer = await edit((path, version) => api.post<Build>(`${path}/own`, { version, parts }));
+        if (answer instanceof Error) return;
+        notices.say(isList ? `${names.length} parts are on the list.` : `${name.trim()} is on the list, with ${clipping.taken.size} figures.`);
+        onClose();
+    };
+    return (
+        <Dialog
+            open
+            wide
+            onClose={onClose}
+            title={isList ? `${names.length} parts by name` : 'A part out of a text'}
+            foot={
+                <div className="flex flex-wrap items-center justify-end gap-3">
+                    {open && <p className="text-sm text-pencil">{isList ? 'Say what each of them is for.' : 'Give it a name, and say what it is for.'}</p>}
+                    {isList && <Button onClick={() => setNames([])}>It is the text of one part</Button>}
+                    <Button look="pen" disabled={busy || open} onClick={() => void put()}>
+                        Put {isList ? 'them' : 'it'} on the list
+                    </Button>
+                </div>
+            }
+        >
+            {isList ? (
+                <NameList names={names} set={setNames} />
+            ) : (
+                <>
+                    <div className="mb-3 grid gap-x-4 gap-y-2 sm:grid-cols-2">
+                        <Field label="Name" value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
+                        <label>
+                            <span className="mb-1 block text-sm font-semibold">What it is for</span>
+                            <Select
+                                label="What it is for"
+                                className="w-full border-edge!"
+                                value={role}
+                                options={[['', 'choose …'] as const, ...roleOptions.slice(1)]}
+                                onChange={(event) => {
+                                    setRole(event.target.value);
+                                    void clipping.read(clipping.text, event.target.value);
+                                }}
+                            />
+                        </label>
+                    </div>
+                    <ClippingPanel clipping={clipping} role={role === '' ? null : role} />
+                </>
+            )}
+        </Dialog>
+    );
+}
+
+function NameList({ names, set }: { names: Named[]; set: (names: Named[]) => void }) {
+    const change = (at: number, one: Partial<Named>) => set(names.map((before, index) => (index === at ? { ...before, ...one } : before)));
+    return (
+        <ul className="grid gap-2">
+            {names.map((one, index) => (
+                <li key={index} className="flex flex-wrap items-center gap-2">
+                    <input
+                        className={`${inputLook} min-w-48 flex-1`}
+                        aria-label={`Name ${index + 1}`}
+                        value={one.name}
+                        maxLength={120}
+                        onChange={(event) => change(index, { name: event.target.value })}
+                    />
+                    <Select
+                        label={`What ${one.name} is for`}
+                        className="border-edge!"
+                        value={one.role ?? ''}
+                        options={[['', 'choose …'] as const, ...roleOptions.slice(1)]}
+                        onChange={(event) => change(index, { role: event.target.value === '' ? null : (event.target.value as Role) })}
+                    />
+                    <Button look="bare" aria-label={`Leave out ${one.name}`} onClick={() => set(names.filter((_, at) => at !== index))}>
+                        ✕
+                    </Button>
+                </li>
+            ))}
+        </ul>
+    );
+}
