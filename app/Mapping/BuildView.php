@@ -12,6 +12,7 @@ use PocketPlot\Build\Brief;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\VerdictChanges;
+use PocketPlot\Part\KeyFigures;
 use PocketPlot\Part\Offer;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Day;
@@ -87,6 +88,7 @@ final class BuildView
             'role' => $part->role->value,
             'maker' => $part->maker,
             'summary' => $part->summary,
+            'keyFigures' => KeyFigures::of($part),
             'skills' => $part->work->skills,
             'cautions' => $part->cautions,
             'offers' => array_map(

@@ -32,7 +32,7 @@ describe('a day', () => {
 
 describe('vitals', () => {
     const hours = { leastHours: 3.42, usualHours: 5.44, mostHours: 16.6, targetHours: null, fromPack: true, verdict: 'fits' as const };
-    it('give the run time as a band', () => expect(runTime(hours)).toBe('3.4–5.4–17 h'));
+    it('give the run time as a band', () => expect(runTime(hours)).toBe('5.4 h (3.4 to 17)'));
     it('say when there is no pack', () => expect(runTime({ ...hours, fromPack: false })).toBe('no pack'));
     it.each(['leastHours', 'usualHours', 'mostHours'] as const)('do not know a band without its %s', (end) =>
         expect(runTime({ ...hours, [end]: null })).toBe('unknown'),

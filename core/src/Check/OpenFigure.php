@@ -16,7 +16,7 @@ final readonly class OpenFigure
 
     /**
      * @param  list<Finding>  $findings
-     * @return list<self> those that settle most first
+     * @return list<self> those that settle most first; prices after what decides whether it works at all
      */
     public static function among(array $findings, Build $build): array
     {
@@ -37,9 +37,14 @@ final readonly class OpenFigure
                 $open[] = new self($line, $one['figure'], $one['findings']);
             }
         }
-        usort($open, static fn (self $a, self $b): int => count($b->findings) <=> count($a->findings));
+        usort($open, static fn (self $a, self $b): int => $a->isOfMoney() <=> $b->isOfMoney() ?: count($b->findings) <=> count($a->findings));
 
         return $open;
+    }
+
+    private function isOfMoney(): bool
+    {
+        return in_array($this->figure->key(), ['price', 'rate'], true);
     }
 
     /** @return array{line: string, figure: string, name: string, how: string, findings: list<string>} */

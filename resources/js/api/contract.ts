@@ -1309,6 +1309,8 @@ export interface components {
                 price: components["schemas"]["Money"];
                 leadDays: number;
             }[];
+            /** @description the few figures that tell parts of its role apart; empty when none is known */
+            keyFigures: string;
         };
         LibraryPart: {
             libraryId: number;
@@ -1325,6 +1327,8 @@ export interface components {
                 leadDays: number;
             }[];
             own: boolean;
+            /** @description the few figures that tell parts of its role apart; empty when none is known */
+            keyFigures: string;
         };
         Line: {
             id: string;

@@ -19,7 +19,7 @@ export const runTime = ({ leastHours, usualHours, mostHours, fromPack }: Vitals[
         ? 'no pack'
         : leastHours === null || mostHours === null || usualHours === null
           ? 'unknown'
-          : `${[leastHours, usualHours, mostHours].map(hours).join('–')} h`;
+          : `${hours(usualHours)} h (${hours(leastHours)} to ${hours(mostHours)})`;
 
 export const size = ({ sidesMm, estimated }: Vitals['size']): string =>
     sidesMm.length === 0 ? 'unknown' : `${estimated ? '≈' : ''}${sidesMm.map((side) => Math.round(side)).join('×')}`;

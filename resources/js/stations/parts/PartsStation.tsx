@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, type Build, type Finding, type Line, type Role } from '../../api/client';
 import { useFits } from '../../frame/useFits';
 import { useOpenBuild } from '../../frame/useBuild';
@@ -125,9 +125,12 @@ function PartLine({
                 <span className="w-6 pt-1.5">{line.chosen ? <Peg verdict={verdict} /> : <span className="block pl-1.5 text-pencil">◦</span>}</span>
                 <span className="min-w-44 flex-1 pt-1">
                     <span className={`block leading-tight font-semibold ${line.chosen ? '' : 'text-pencil italic'}`}>
-                        {line.part.name}
+                        <Link className="hover:underline" to={`/builds/${build.id}/lines/${line.id}/part`} title="What is known of it">
+                            {line.part.name}
+                        </Link>
                         {!line.chosen && <span className="font-normal"> (candidate)</span>}
                     </span>
+                    {line.part.keyFigures !== '' && <span className="figures mt-0.5 block text-xs text-pencil">{line.part.keyFigures}</span>}
                     <NoteField line={line} />
                 </span>
                 <span className="flex flex-wrap items-center gap-1">
