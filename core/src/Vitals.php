@@ -76,7 +76,7 @@ final readonly class Vitals
                 $worst[$finding->rule] = $worst[$finding->rule]->worseOf($finding->verdict);
             }
             // The summary of what is open counts nothing twice.
-            if (isset($counts[$finding->verdict->value]) && $finding->rule !== 'whole.unmeasured') {
+            if (isset($counts[$finding->verdict->value]) && ! ($finding->rule === 'whole.unmeasured' && $finding->ofWhole)) {
                 $counts[$finding->verdict->value]++;
             }
             foreach ($finding->verdict === Verdict::Unmeasured ? $finding->waitsFor : [] as [$line, $figure]) {

@@ -43,6 +43,10 @@ final class Measuring
             'hum',
             'Join board and amplifier on the bench from the supply they will have, play something quiet, and listen. A 1:1 audio transformer between them, or a supply of its own, mends most of it.',
         ],
+        'pack.chemistry' => [
+            'chemistry',
+            'Read the label: Li-ion, LiPo, LiFePO4, NiMH or alkaline. 3.7 V a cell is Li-ion or LiPo, 3.2 V LiFePO4, 1.2 V NiMH. When nothing says it, do not charge it.',
+        ],
         'body.faceShape' => [
             'shape of the face',
             'Lay a ruler across the holes of the buttons: where it touches all the way the face is flat, where it rocks the face is curved, and where the wall thins to one side it is tapered.',

@@ -22,7 +22,9 @@ final readonly class OpenFigure
     {
         $waiting = [];
         foreach ($findings as $finding) {
-            foreach ($finding->verdict === Verdict::Unmeasured && $finding->rule !== 'whole.unmeasured' ? $finding->waitsFor : [] as [$line, $figure]) {
+            // The list of what is open waits for nothing itself.
+            $isOpen = $finding->verdict === Verdict::Unmeasured && ! ($finding->rule === 'whole.unmeasured' && $finding->ofWhole);
+            foreach ($isOpen ? $finding->waitsFor : [] as [$line, $figure]) {
                 // One look at the brief answers skills, tools and rates for every line.
                 $key = in_array($figure->key(), Measuring::OF_BRIEF, true) ? (string) $figure : "{$line} {$figure}";
                 $waiting[$key] ??= ['line' => $line, 'figure' => $figure, 'findings' => []];

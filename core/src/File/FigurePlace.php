@@ -23,6 +23,7 @@ final readonly class FigurePlace
         'body.openings' => ['body', ['widthMm', 'heightMm'], 'width × height'],
         'body.post' => ['body', ['depthMm', 'clampMm', 'headAcrossMm', 'headHighMm'], 'depth × clamped × head across × head height'],
         'fastener.head' => ['fastener', ['headAcrossMm', 'headHighMm'], 'across × height'],
+        'panel.pixels' => ['panel', ['widthPx', 'heightPx'], 'across × down'],
         'pack.volts' => ['pack', ['cellEmptyV', 'cellNominalV', 'cellFullV'], 'one cell, empty / nominal / full'],
     ];
 
@@ -56,7 +57,9 @@ final readonly class FigurePlace
         if (isset(self::TOGETHER[$key])) {
             [$facet, $fields, $asks] = self::TOGETHER[$key];
 
-            return new self($facet, $list, $name, $fields, $key === 'pack.volts' ? 'V' : 'mm', [], $asks);
+            $kind = ['pack.volts' => 'V', 'panel.pixels' => 'px'][$key] ?? 'mm';
+
+            return new self($facet, $list, $name, $fields, $kind, [], $asks);
         }
         if ($key === 'body.material') {
             return new self('size', null, '', ['material'], 'choice', ['plastic', 'metal', 'wood', 'glass', 'card'], 'made of');
@@ -130,6 +133,8 @@ final readonly class FigurePlace
             $index = $this->indexIn($groups);
             $facet[$this->list] = [...$groups, $index => $fill(self::asGroup($groups[$index]))];
         } elseif ($isMany) {
+            // A part that is known by its name only has one, whatever it is called.
+            $facet = $facet === [] && $this->name === '' && $name === 'outputs' ? [['name' => 'output']] : $facet;
             $index = $this->indexIn($facet);
             $facet[$index] = $fill(self::asGroup($facet[$index]));
         } else {
@@ -214,10 +219,10 @@ final readonly class FigurePlace
         return is_array($value) ? $value : [];
     }
 
-    /** @param  string|array{float, float, float}  $value */
-    private static function measured(mixed $before, string|array $value, string $on): mixed
+    /** @param  string|int|array{float, float, float}  $value */
+    private static function measured(mixed $before, string|int|array $value, string $on): mixed
     {
-        if (is_string($value)) {
+        if (! is_array($value)) {
             return $value;
         }
         $stated = is_int($before) || is_float($before) ? ['value' => $before, 'source' => Source::Listing->value] : self::asGroup($before);
@@ -243,7 +248,7 @@ final readonly class FigurePlace
         };
     }
 
-    /** @return list<string|array{float, float, float}> one for each field */
+    /** @return list<string|int|array{float, float, float}> one for each field */
     private function read(string $typed): array
     {
         if ($this->choices !== []) {
@@ -254,7 +259,11 @@ final readonly class FigurePlace
         if (count($this->fields) === 1) {
             return [Typed::band($typed, $this->kind)];
         }
-        $pieces = preg_split('/\s*[x×\/]\s*/u', trim($typed)) ?: [];
+        $pieces = preg_split('/\s*[x×*\/]\s*/u', trim($typed)) ?: [];
+        if ($this->kind === 'px') {
+            return preg_match('/^(\d{2,5})\s*[x×*]\s*(\d{2,5})(?:\s*(?:px|pixels))?$/u', trim($typed), $found) === 1
+                ? [(int) $found[1], (int) $found[2]] : throw new BadFigure("\"{$typed}\" is no number of pixels; write {$this->asks}, such as 800 × 480");
+        }
         if (count($pieces) !== count($this->fields)) {
             throw new BadFigure(
                 "\"{$typed}\" has "
@@ -279,7 +288,8 @@ final readonly class FigurePlace
     private function indexIn(array $groups): int|string
     {
         foreach ($groups as $index => $group) {
-            if (is_array($group) && ($group[$this->list === 'posts' ? 'pattern' : 'name'] ?? '') === $this->name) {
+            $isOnly = count($groups) === 1 && $this->name === '' && $this->facet === 'outputs';
+            if (is_array($group) && ($isOnly || ($group[$this->list === 'posts' ? 'pattern' : 'name'] ?? '') === $this->name)) {
                 return $index;
             }
         }

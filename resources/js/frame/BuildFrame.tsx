@@ -9,6 +9,7 @@ import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
 import { useShortcuts } from '../ui/useShortcuts';
 import { NoteLeaf, NoteLeafContext } from './NoteLeaf';
+import { Interview } from './Interview';
 import { Shortcuts } from './Shortcuts';
 import { VitalsLine } from './VitalsLine';
 
@@ -30,6 +31,7 @@ export function BuildFrame() {
     const { edit, before, busy } = useEdit(id);
     const [openNote, setOpenNote] = useState<string | null>(null);
     const [showKeys, setShowKeys] = useState(false);
+    const [asking, setAsking] = useState(false);
     const go = useNavigate();
     const cache = useQueryClient();
     const notices = useNotices();
@@ -50,6 +52,7 @@ export function BuildFrame() {
             5: to('buy'),
             6: to('build'),
             7: to('bench'),
+            q: () => setAsking(true),
             m: () => void go(`/builds/${id}/checks?leaf=measure`),
             g: () => void go(`/builds/${id}/checks?leaf=grid`),
             h: () => void go('/'),
@@ -114,6 +117,11 @@ export function BuildFrame() {
                             <a className="px-2 py-1 font-semibold text-pen hover:underline" href={`/api/builds/${build.id}/file`} download>
                                 Export
                             </a>
+                            {build.appraisal.toMeasure.length > 0 && (
+                                <Button look="bare" className="px-2!" onClick={() => setAsking(true)} title="Be asked what is not known yet (q)">
+                                    Ask me
+                                </Button>
+                            )}
                             <Button look="bare" className="px-2!" onClick={turnLight} title="Day or night (l)">
                                 Day / night
                             </Button>
@@ -152,6 +160,7 @@ export function BuildFrame() {
                 </div>
                 <NoteLeaf noteKey={openNote} onClose={() => setOpenNote(null)} />
                 <Shortcuts open={showKeys} onClose={() => setShowKeys(false)} />
+                {asking && <Interview onClose={() => setAsking(false)} />}
             </NoteLeafContext>
         </OpenBuildContext>
     );

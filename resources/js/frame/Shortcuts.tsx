@@ -4,6 +4,7 @@ import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
 
 const keys = [
     ['1 … 7', 'Brief, Parts, Power, Checks, Buy, Build, Bench'],
+    ['q', 'Be asked what is not known yet'],
     ['m', 'What to measure next'],
     ['g', 'Part against part'],
     ['/', 'Search (in the library)'],

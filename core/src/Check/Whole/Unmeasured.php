@@ -16,6 +16,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Musts;
 use PocketPlot\Part\Role;
 
 final class Unmeasured extends LineRule
@@ -32,7 +33,14 @@ final class Unmeasured extends LineRule
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
-        if ($line->part->isBlank() && ! in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)) {
+        if (! $line->part->isBlank() || in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)) {
+            return;
+        }
+        $musts = Musts::of($line->role);
+        foreach ($musts as $must) {
+            yield $this->unmeasured($line, $must, [], [], (string) $must, 'no rule can judge it');
+        }
+        if ($musts === []) {
             yield $this->unmeasured($line, 'facets', [], [], 'blank', 'no rule can judge it');
         }
     }

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+use CoreTests\Make;
+use PocketPlot\Appraisal;
+use PocketPlot\Check\Measuring;
+use PocketPlot\Check\OpenFigure;
+use PocketPlot\Check\Verdict;
+use PocketPlot\File\BuildReader;
+use PocketPlot\File\FigurePlace;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Musts;
+use PocketPlot\Part\Role;
+
+it('knows of every must how to find it out, and how it is written into a part that is a name only', function (Role $role): void {
+    foreach (Musts::of($role) as $must) {
+        expect(Measuring::name($must))->not->toBe('')->and(strlen(Measuring::how($must)))->toBeGreaterThan(30, (string) $must);
+        $place = FigurePlace::of($must);
+        if ($place === null) {
+            continue;
+        }
+        $typed = match (true) {
+            $place->choices !== [] => $place->choices[0],
+            $place->kind === 'px' => '800 x 480',
+            count($place->fields) > 1 => implode(' x ', array_fill(0, count($place->fields), '20')),
+            default => "5 {$place->unit()}",
+        };
+        $raw = $place->write(['id' => 'a', 'name' => 'A', 'role' => $role->value, 'facets' => []], $typed, '2026-11-26');
+        expect(PartReader::read($raw)->isBlank())->toBeFalse((string) $must);
+    }
+    expect(true)->toBeTrue();
+})->with(Role::cases());
+
+it('asks of a name what its role must have, and of a tool nothing', function (string $role, array $asked): void {
+    $build = Make::build(['part' => ['role' => $role]]);
+    $open = array_map(static fn (OpenFigure $one): string => (string) $one->figure, OpenFigure::among(Make::appraise($build)->findings, $build));
+    expect(array_values(array_intersect($open, [...$asked, 'facets'])))->toBe($asked);
+})->with([
+    ['board', ['supply.volts', 'supply.drawMa', 'size']],
+    ['storage', ['storage.capacityGb']],
+    ['charger', ['facets']],
+    ['tool', []],
+]);
+
+it('takes pixels as they are written, and says what else would do', function (string $typed, ?array $pixels): void {
+    $place = FigurePlace::of(FigureRef::parse('panel.pixels')) ?? throw new RuntimeException('no place');
+    $write = static fn (): array => $place->write(['id' => 'a', 'name' => 'A', 'role' => 'display', 'facets' => []], $typed, '2026-11-26')['facets']['panel'];
+    $pixels === null
+        ? expect($write)->toThrow("\"{$typed}\" is no number of pixels; write across × down, such as 800 × 480")
+        : expect($write())->toBe(['widthPx' => $pixels[0], 'heightPx' => $pixels[1]]);
+})->with([
+    ['800 × 480', [800, 480]], ['1280*800', [1280, 800]], ['640x480 px', [640, 480]], ['5 V', null], ['800', null],
+]);
+
+it('leads six names to a verdict that tells within eight answers', function (): void {
+    $names = ['board' => 'My board', 'display' => 'Some panel', 'cells' => 'Old cell', 'controls' => 'Buttons', 'case' => 'A tin', 'regulator' => 'A boost'];
+    $lines = array_map(static fn (string $role, string $name): array => ['role' => $role, 'part' => ['name' => $name]], array_keys($names), $names);
+    $document = Make::document(array_combine(array_keys($names), $lines));
+    // What a builder would answer: a 5 V board and panel, one LiPo cell, a small tin.
+    $known = [
+        'supply.volts' => '4.75 to 5.25 V', 'supply.drawMa' => '300 to 900 mA', 'size' => '80 x 50 x 15 mm', 'panel.pixels' => '800 x 480', 'pack.chemistry' => 'LiPo',
+        'controls.padMode' => 'pad', 'body.cavity' => '120 x 70 x 12 mm', 'output.volts' => '5 V',
+    ];
+    $before = [];
+    for ($answers = 0; $answers <= 8; $answers++) {
+        $appraisal = Appraisal::of(BuildReader::read($document), Make::today());
+        $telling = array_diff([...$appraisal->keysOf(Verdict::Clash), ...$appraisal->keysOf(Verdict::Fits)], $before);
+        if ($answers === 0) {
+            $before = $telling;
+        } elseif ($telling !== []) {
+            break;
+        }
+        $next = array_values(array_filter(OpenFigure::among($appraisal->findings, $appraisal->build), static fn (OpenFigure $one): bool => isset($known[(string) $one->figure])))[0] ?? throw new RuntimeException('nothing to ask');
+        foreach ($document['parts'] as $at => $part) {
+            if ($part['id'] === "part-{$next->line->id}") {
+                $document['parts'][$at] = (FigurePlace::of($next->figure) ?? throw new RuntimeException('no place'))->write($part, $known[(string) $next->figure], '2026-11-26');
+            }
+        }
+    }
+    expect($answers)->toBeGreaterThan(0)->toBeLessThanOrEqual(8);
+});
