@@ -48,14 +48,12 @@ await shot('parts-phone', 'Refuge', 'Parts', { width: 390, height: 844 });
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
 const at = (address) => async (page) => page.goto(typeof address === 'string' ? address : address(page.url()));
 const leaf = (name) => at((url) => url.replace(/\/checks.*$/, `/checks?leaf=${name}`));
-await shot('checks', 'Refuge', 'Checks');
 await shot('checks-grid', 'Refuge', 'Checks', {
     act: async (page) => {
         await leaf('grid')(page);
         await page.getByRole('button', { name: /: clash$/ }).first().click();
     },
 });
-await shot('measure-next', 'Barge', 'Checks', { act: leaf('measure') });
 const powerLeaf = (name, then = async () => undefined) => async (page) => {
     await page.goto(page.url().replace(/\/power.*$/, `/power?leaf=${name}`));
     await page.waitForLoadState('networkidle');
@@ -136,6 +134,39 @@ await shot('rejoin', 'Refuge', null, {
         await ask(page, 'PUT', `/builds/${build.id}/joins`, { version: build.version, kind: 'power', from: 'pack', to: 'board', output: 'pack' });
         await page.goto(`/builds/${build.id}/parts`);
         await note(page, 'Larch D board', /needs/);
+    },
+});
+const quoll = `🔥 QUOLL 5" IPS panel 800x480, capacitive touch 🔥
+Supply 5V DC (micro USB), typical 420 mA, max. 610 mA
+micro HDMI in, works with 1920x1080 input
+121 x 76 x 8 mm, 94 g; gross weight 210 g
+use our 5V 2A adapter (not included)
+only €31.50, shipping €4`;
+await shot('pasted', 'Refuge', null, {
+    act: async (page) => {
+        const build = await ask(page, 'POST', '/builds', { name: 'From scraps' });
+        await page.goto(`/builds/${build.id}/parts`);
+        await page.getByLabel('A part of your own, by name').focus();
+        await page.evaluate((text) => {
+            const clipboardData = new DataTransfer();
+            clipboardData.setData('text/plain', text);
+            document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+        }, quoll.replaceAll('🔥', '★'));
+        await page.getByRole('list', { name: 'What was found' }).waitFor();
+    },
+});
+await shot('asked-phone', 'Refuge', null, {
+    width: 390,
+    height: 844,
+    act: async (page) => {
+        const build = await ask(page, 'POST', '/builds', { name: 'Six names' });
+        const parts = ['My board', 'Some panel', 'LiPo cell', 'Buttons', 'Printed case', '5 V boost'].map((name) => ({ name }));
+        await ask(page, 'POST', `/builds/${build.id}/own`, { version: build.version, parts });
+        await page.goto(`/builds/${build.id}/parts`);
+        await page.getByRole('button', { name: 'Ask me' }).click();
+        await page.getByLabel(/I found/).fill('800 x 480');
+        await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByRole('heading', { name: 'Settled so far' }).waitFor({ timeout: 3000 }).catch(() => undefined);
     },
 });
 await browser.close();

@@ -21,7 +21,7 @@ use SplFileInfo;
 final class CodeMap
 {
     /** The core's rooms from the bottom to the top. A room may use itself and those below it. "" is the front door. */
-    public const CORE = ['Quantity', 'Part', 'Build', 'Power', 'Sourcing', 'Fit', 'Wiring', 'Heat', 'Facts', 'Check', 'Bench', 'Assembly', 'File', '', 'WhatIf', 'Report'];
+    public const CORE = ['Quantity', 'Part', 'Build', 'Power', 'Sourcing', 'Fit', 'Wiring', 'Heat', 'Facts', 'Check', 'Bench', 'Assembly', 'File', 'Clipping', '', 'WhatIf', 'Report'];
 
     /** The application's, in the same manner; all of them may use the core. */
     public const APP = ['Journal', 'Models', 'Policies', 'Mapping', 'Library', 'Standins', 'Actions', 'Http', 'Console', 'Providers'];

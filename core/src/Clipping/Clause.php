@@ -57,7 +57,8 @@ final class Clause
     {
         $best = null;
         $others = $this->ofUnit[$from] ??= $this->sameUnit($from, $others);
-        [$before, $after] = $this->breaks ??= [self::places('/[,()\/+]|\band\b|\bbut\b/', $this->lower), self::places('/[,():\/]|\band\b|\bbut\b/', $this->lower)];
+        [$before, $after] = $this->breaks ??= [self::places('/[,()\/+]|\band\b|\bbut\b/', $this->lower), self::places('/[,():\/]|\band\b|\bbut\b/',
+            $this->lower)];
         foreach ($this->cues[$pattern] ??= self::places($pattern, $this->lower) as [$at, $end]) {
             $far = match (true) {
                 $end <= $from => ($from - $end) + 30.0 * self::between($before, $end, $from) + 40.0 * self::between($others, $end, $from),

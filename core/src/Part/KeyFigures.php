@@ -100,7 +100,8 @@ final class KeyFigures
             return [];
         }
         $said = [];
-        foreach (['d-pad' => $controls->dPads, 'button' => $controls->buttons, 'stick' => $controls->sticks, 'trigger' => $controls->triggers, 'knob' => $controls->knobs] as $name => $count) {
+        foreach (['d-pad' => $controls->dPads, 'button' => $controls->buttons, 'stick' => $controls->sticks, 'trigger' => $controls->triggers,
+            'knob' => $controls->knobs] as $name => $count) {
             if ($count > 0) {
                 $said[] = "{$count} {$name}".($count === 1 ? '' : 's');
             }

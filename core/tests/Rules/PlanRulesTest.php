@@ -150,7 +150,7 @@ describe('whole.unmeasured', function (): void {
         expect($appraisal->finding('whole.unmeasured/build/list')?->says())->toContain('Find out the current draw of Slate 10 panel first');
     });
     it('flags a part of which nothing is known', function (): void {
-        $finding = Make::appraise(Make::build(['board' => ['role' => 'board'], 'iron' => ['role' => 'tool']]))->finding('whole.unmeasured/board/blank');
+        $finding = Make::appraise(Make::build(['board' => ['role' => 'board'], 'iron' => ['role' => 'tool']]))->finding('whole.unmeasured/board/supply.volts');
         expect($finding?->verdict)->toBe(Verdict::Unmeasured)
             ->and(Make::appraise(Make::build(['iron' => ['role' => 'tool']]))->finding('whole.unmeasured/iron/blank'))->toBeNull();
     });

@@ -6,6 +6,7 @@ import { roleWords } from '../ui/words';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
 import { BackTo, PageFrame } from '../ui/PageFrame';
+import { Clippings } from '../part-editor/Clippings';
 import { PartFigures } from '../part-editor/PartFigures';
 
 /** One part of the library in full. */
@@ -69,13 +70,14 @@ export default function PartPage() {
                 </p>
             ))}
             <PartFigures sheet={page.sheet} />
+            <Clippings spec={page.spec} />
             <section className="mb-5">
                 <h2 className="mb-1 border-b border-ink text-lg">Can be had at</h2>
                 {page.part.offers.length === 0 && <p className="text-pencil">No price is known yet.</p>}
                 <ul>
                     {page.part.offers.map((offer) => (
                         <li key={offer.vendor}>
-                            {offer.vendor}:{' '}
+                            {offer.vendor === '' ? 'no vendor said' : offer.vendor}:{' '}
                             <span className="figures font-semibold">
                                 {offer.price.amount} {offer.price.currency}
                             </span>

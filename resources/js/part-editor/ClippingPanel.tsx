@@ -34,7 +34,7 @@ export function useClipping(part: unknown = null): ReadClipping {
             return answer;
         } catch (error) {
             setReading(null);
-            setProblem(error instanceof Problem ? (error.at('text') ?? error.message) : 'The text could not be read. It is still here.');
+            setProblem(error instanceof Problem ? (error.about('text') ?? error.message) : 'The text could not be read. It is still here.');
             return null;
         } finally {
             setBusy(false);

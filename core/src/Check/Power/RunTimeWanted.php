@@ -170,6 +170,7 @@ final class RunTimeWanted extends WholeRule
                 ),
                 $working,
                 'holds once that is mended',
+                [Remedy::add(Role::Regulator, 'Put a regulator between them'), $this->swap($feed->line)],
             ));
         }
         $hearsay = $this->isHearsay($facts);

@@ -5,6 +5,7 @@ import { api, Problem, type Build, type LinePart } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import type { Group } from '../../part-editor/draft';
 import { PartForm } from '../../part-editor/PartForm';
+import { Clippings } from '../../part-editor/Clippings';
 import { PartFigures } from '../../part-editor/PartFigures';
 import { Button } from '../../ui/Button';
 import { useNotices } from '../../ui/Notices';
@@ -49,7 +50,10 @@ export default function OwnCopy() {
                 (editing ? (
                     <PartForm spec={copy.data.spec} onSave={save} onLeave={() => setEditing(false)} saveWords="Write into this build" />
                 ) : (
-                    <PartFigures sheet={copy.data.sheet} />
+                    <>
+                        <PartFigures sheet={copy.data.sheet} />
+                        <Clippings spec={copy.data.spec} />
+                    </>
                 ))}
         </main>
     );

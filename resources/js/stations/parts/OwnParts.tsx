@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { api, type Build, type Role } from '../../api/client';
+import { api, Problem, type Build, type Role } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
 import { Button } from '../../ui/Button';
@@ -16,6 +16,8 @@ interface Named {
 
 const roleOptions = [['', 'by its name'] as const, ...roles.map(([value, name]) => [value as string, name] as const)];
 
+const complaint = (problem: Problem): string => Object.values(problem.fields)[0]?.[0] ?? problem.message;
+
 /** A part of one's own is one name typed and Enter; what is pasted in several lines is a list of names, or the text of one part. */
 export function OwnParts() {
     const { edit, busy } = useOpenBuild();
@@ -23,11 +25,13 @@ export function OwnParts() {
     const [name, setName] = useState('');
     const [role, setRole] = useState('');
     const [pasted, setPasted] = useState<string | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
     const add = async () => {
         if (name.trim() === '' || busy) return;
         const answer = await edit((path, version) =>
             api.post<Build>(`${path}/own`, { version, parts: [{ name: name.trim(), role: role === '' ? null : role }] }),
         );
+        setProblem(answer instanceof Problem ? complaint(answer) : null);
         if (answer instanceof Error) return;
         notices.say(`${name.trim()} is on the list. What is not known of it stands in the margin.`);
         setName('');
@@ -57,6 +61,11 @@ export function OwnParts() {
             <Button type="submit" disabled={busy || name.trim() === ''}>
                 Put it on the list
             </Button>
+            {problem !== null && (
+                <p role="alert" className="basis-full text-sm text-clash">
+                    {problem}
+                </p>
+            )}
             {pasted !== null && <Pasted text={pasted} onClose={() => setPasted(null)} />}
         </form>
     );
@@ -70,6 +79,7 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
     const [name, setName] = useState('');
     const [role, setRole] = useState('');
     const [names, setNames] = useState<Named[]>([]);
+    const [problem, setProblem] = useState<string | null>(null);
     const { read } = clipping;
     const begun = useRef(false);
     useEffect(() => {
@@ -87,6 +97,7 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
     const put = async () => {
         const parts = isList ? names : [{ name: name.trim(), role, text: clipping.text, take: [...clipping.taken] }];
         const answer = await edit((path, version) => api.post<Build>(`${path}/own`, { version, parts }));
+        setProblem(answer instanceof Problem ? complaint(answer) : null);
         if (answer instanceof Error) return;
         notices.say(isList ? `${names.length} parts are on the list.` : `${name.trim()} is on the list, with ${clipping.taken.size} figures.`);
         onClose();
@@ -99,6 +110,11 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
             title={isList ? `${names.length} parts by name` : 'A part out of a text'}
             foot={
                 <div className="flex flex-wrap items-center justify-end gap-3">
+                    {problem !== null && (
+                        <p role="alert" className="min-w-0 flex-1 text-sm text-clash">
+                            {problem}
+                        </p>
+                    )}
                     {open && <p className="text-sm text-pencil">{isList ? 'Say what each of them is for.' : 'Give it a name, and say what it is for.'}</p>}
                     {isList && <Button onClick={() => setNames([])}>It is the text of one part</Button>}
                     <Button look="pen" disabled={busy || open} onClick={() => void put()}>
