@@ -138,7 +138,7 @@ it('puts finds into a part, and the part can be read', function (string $text, R
             'facets.supply.drawMa' => ['least' => 300.0, 'usual' => 500.0, 'most' => 900.0, 'source' => 'listing', 'on' => '2026-11-26'],
             'facets.size.heightMm.value' => 17.0, 'facets.size.massG.value' => 46.0, 'facets.mount' => ['pattern' => '58x49', 'thread' => 'M2.5'],
             'facets.sockets.1' => ['name' => 'hdmi-mini hdmi', 'connector' => 'hdmi-mini', 'carries' => 'hdmi', 'direction' => 'out'],
-            'offers' => [['vendor' => '', 'price' => ['amount' => '39.90', 'currency' => 'EUR']]],
+            'offers' => [['vendor' => 'not said', 'price' => ['amount' => '39.90', 'currency' => 'EUR']]],
         ],
     ],
     // 11.1 V over three in series are 3.7 V a cell, 12.6 V are 4.2 V.

@@ -18,7 +18,7 @@ const paste = (page: Page, text: string) =>
 /** A blank page of a new account, at its parts. */
 async function blankParts(page: Page): Promise<void> {
     await withAccount(page);
-    await page.getByRole('button', { name: 'Begin a build' }).click();
+    await page.getByRole('button', { name: 'Begin a build' }).first().click();
     await page.getByLabel('Its name').fill('From scraps');
     await page.getByRole('button', { name: 'Begin with the brief' }).click();
     await page.getByRole('heading', { name: 'Brief', level: 2 }).waitFor();

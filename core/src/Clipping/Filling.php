@@ -302,7 +302,7 @@ final readonly class Filling
     private function price(array $part, Find $find): array
     {
         $packet = (int) ($find->number('packet') ?? 1.0);
-        $offer = ['vendor' => '', 'price' => ['amount' => (string) ($find->says['amount'] ?? '0'),
+        $offer = ['vendor' => 'not said', 'price' => ['amount' => (string) ($find->says['amount'] ?? '0'),
             'currency' => (string) ($find->says['currency'] ?? 'EUR')]];
 
         return self::pushed($packet > 1 ? [...$part, 'packetOf' => $packet] : $part, ['offers'], $offer);

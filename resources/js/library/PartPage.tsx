@@ -77,7 +77,7 @@ export default function PartPage() {
                 <ul>
                     {page.part.offers.map((offer) => (
                         <li key={offer.vendor}>
-                            {offer.vendor === '' ? 'no vendor said' : offer.vendor}:{' '}
+                            {offer.vendor}:{' '}
                             <span className="figures font-semibold">
                                 {offer.price.amount} {offer.price.currency}
                             </span>

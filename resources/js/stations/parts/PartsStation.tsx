@@ -125,7 +125,7 @@ function PartLine({
                 <span className="w-6 pt-1.5">{line.chosen ? <Peg verdict={verdict} /> : <span className="block pl-1.5 text-pencil">◦</span>}</span>
                 <span className="min-w-44 flex-1 pt-1">
                     <span className={`block leading-tight font-semibold ${line.chosen ? '' : 'text-pencil italic'}`}>
-                        <Link className="hover:underline" to={`/builds/${build.id}/lines/${line.id}/part`} title="What is known of it">
+                        <Link className="inline-block min-h-6 hover:underline" to={`/builds/${build.id}/lines/${line.id}/part`} title="What is known of it">
                             {line.part.name}
                         </Link>
                         {!line.chosen && <span className="font-normal"> (candidate)</span>}
