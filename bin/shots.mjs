@@ -5,7 +5,6 @@ const browser = await chromium.launch({
     args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 });
 
-
 const only = process.argv.slice(2);
 
 /** Opens a demo build at a station, does what is asked, takes the picture; of all, or of those named on the command line. */
@@ -20,7 +19,10 @@ async function shot(name, build, station, { width = 1280, height = 800, light = 
     await card.waitFor();
     if (station !== null) {
         await card.click();
-        await page.getByRole('link', { name: new RegExp(`${station}`) }).last().click();
+        await page
+            .getByRole('link', { name: new RegExp(`${station}`) })
+            .last()
+            .click();
         await page.getByRole('heading', { name: station, exact: true, level: 2 }).waitFor();
     }
     await act(page);
@@ -51,14 +53,19 @@ const leaf = (name) => at((url) => url.replace(/\/checks.*$/, `/checks?leaf=${na
 await shot('checks-grid', 'Refuge', 'Checks', {
     act: async (page) => {
         await leaf('grid')(page);
-        await page.getByRole('button', { name: /: clash$/ }).first().click();
+        await page
+            .getByRole('button', { name: /: clash$/ })
+            .first()
+            .click();
     },
 });
-const powerLeaf = (name, then = async () => undefined) => async (page) => {
-    await page.goto(page.url().replace(/\/power.*$/, `/power?leaf=${name}`));
-    await page.waitForLoadState('networkidle');
-    await then(page);
-};
+const powerLeaf =
+    (name, then = async () => undefined) =>
+    async (page) => {
+        await page.goto(page.url().replace(/\/power.*$/, `/power?leaf=${name}`));
+        await page.waitForLoadState('networkidle');
+        await then(page);
+    };
 await shot('power', 'Refuge', 'Power');
 await shot('discharge-night', 'Thimble', 'Power', {
     light: 'night',
@@ -103,7 +110,11 @@ const ask = (page, method, path, body) =>
     );
 const partId = async (page, words) => (await ask(page, 'GET', `/parts?q=${encodeURIComponent(words)}`)).parts[0].libraryId;
 const note = async (page, name, words) => {
-    await page.getByRole('list', { name: `Notes on ${name}` }).getByRole('button', { name: words }).first().click();
+    await page
+        .getByRole('list', { name: `Notes on ${name}` })
+        .getByRole('button', { name: words })
+        .first()
+        .click();
     await page.getByRole('dialog').getByRole('heading', { name: 'Fixes' }).waitFor();
     await page.getByRole('dialog').getByText('Trying the parts', { exact: false }).waitFor({ state: 'hidden' });
     await page.waitForLoadState('networkidle');
@@ -114,14 +125,23 @@ await shot('blank', 'Refuge', null, {
     act: async (page) => {
         const build = await ask(page, 'POST', '/builds', { name: 'Cobnut' });
         await page.goto(`/builds/${build.id}/parts`);
-        await page.getByText('There is nothing', { exact: false }).first().waitFor({ timeout: 3000 }).catch(() => undefined);
+        await page
+            .getByText('There is nothing', { exact: false })
+            .first()
+            .waitFor({ timeout: 3000 })
+            .catch(() => undefined);
     },
 });
 await shot('missing', 'Refuge', null, {
     act: async (page) => {
         const build = await ask(page, 'POST', '/builds', { name: 'Half a lunch tin' });
         let version = build.version;
-        for (const [words, role] of [['Larch D board', 'board'], ['Rook 9 panel', 'display'], ['Drum row, 6800', 'cells'], ['Plover six-button', 'controls']]) {
+        for (const [words, role] of [
+            ['Larch D board', 'board'],
+            ['Rook 9 panel', 'display'],
+            ['Drum row, 6800', 'cells'],
+            ['Plover six-button', 'controls'],
+        ]) {
             version = (await ask(page, 'POST', `/builds/${build.id}/lines`, { version, part: await partId(page, words), role })).version;
         }
         await page.goto(`/builds/${build.id}/parts`);
@@ -147,11 +167,14 @@ await shot('pasted', 'Refuge', null, {
         const build = await ask(page, 'POST', '/builds', { name: 'From scraps' });
         await page.goto(`/builds/${build.id}/parts`);
         await page.getByLabel('A part of your own, by name').focus();
-        await page.evaluate((text) => {
-            const clipboardData = new DataTransfer();
-            clipboardData.setData('text/plain', text);
-            document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
-        }, quoll.replaceAll('🔥', '★'));
+        await page.evaluate(
+            (text) => {
+                const clipboardData = new DataTransfer();
+                clipboardData.setData('text/plain', text);
+                document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+            },
+            quoll.replaceAll('🔥', '★'),
+        );
         await page.getByRole('list', { name: 'What was found' }).waitFor();
     },
 });
@@ -164,9 +187,11 @@ await shot('asked-phone', 'Refuge', null, {
         await ask(page, 'POST', `/builds/${build.id}/own`, { version: build.version, parts });
         await page.goto(`/builds/${build.id}/parts`);
         await page.getByRole('button', { name: 'Ask me' }).click();
-        await page.getByLabel(/I found/).fill('800 x 480');
-        await page.getByRole('button', { name: 'Write it down' }).click();
-        await page.getByRole('heading', { name: 'Settled so far' }).waitFor({ timeout: 3000 }).catch(() => undefined);
+        const asked = page.getByRole('dialog', { name: /to ask$/ });
+        while (!/Supply window/.test(await asked.getByRole('heading', { level: 3 }).first().innerText())) {
+            await asked.getByRole('button', { name: 'I don’t know; ask me later' }).click();
+        }
+        await page.getByLabel(/I found/).fill('4.75 to 5.25 V');
     },
 });
 await browser.close();

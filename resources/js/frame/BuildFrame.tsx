@@ -125,7 +125,7 @@ export function BuildFrame() {
                             <Button look="bare" className="px-2!" onClick={turnLight} title="Day or night (l)">
                                 Day / night
                             </Button>
-                            <Button look="bare" className="px-2!" onClick={() => setShowKeys(true)} title="Shortcuts (?)" aria-label="Shortcuts">
+                            <Button look="bare" className="px-2! max-sm:hidden" onClick={() => setShowKeys(true)} title="Shortcuts (?)" aria-label="Shortcuts">
                                 ?
                             </Button>
                         </header>

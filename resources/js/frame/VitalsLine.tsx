@@ -70,7 +70,7 @@ export function VitalsLine({
     return (
         <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
             <div className="flex flex-wrap">
-                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.15fr_1.1fr_1.2fr_.75fr_.65fr_.65fr_.95fr_.95fr]">
+                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.1fr_1.2fr_1.2fr_.75fr_.65fr_.65fr_.95fr_.9fr]">
                     {vitals.map((vital) => {
                         const is = vital.show(now);
                         const was = before === null ? is : vital.show(before);
@@ -83,7 +83,8 @@ export function VitalsLine({
                                     {vital.what}
                                 </dt>
                                 <dd className="figures truncate text-[0.98rem] leading-tight max-sm:text-[0.9rem] font-semibold tracking-[-0.05em]!" title={is}>
-                                    {is}
+                                    {is.split(' (')[0]}
+                                    {is.includes(' (') && <span className="text-[0.78rem] font-normal"> ({is.split(' (')[1]}</span>}
                                 </dd>
                                 <dd className="figures truncate text-xs tracking-[-0.05em]! text-pencil">
                                     {moved ? <span className="text-pen">was {was}</span> : vital.target(now)}

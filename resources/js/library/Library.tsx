@@ -157,7 +157,7 @@ export default function Library() {
                                 {part.name}
                             </Link>
                             {part.own && <span className="ml-2 rounded-sm border border-pen px-1 text-xs text-pen">mine</span>}
-                            {part.keyFigures !== '' && <span className="figures block text-sm">{part.keyFigures}</span>}
+                            {part.keyFigures !== '' && <span className="block text-sm tabular-nums">{part.keyFigures}</span>}
                             <span className="block truncate text-sm text-pencil">{[part.maker, part.summary].filter((text) => text !== '').join(' · ')}</span>
                         </span>
                         <span className="figures shrink-0 pt-0.5 text-right text-sm">

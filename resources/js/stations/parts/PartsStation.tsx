@@ -130,7 +130,7 @@ function PartLine({
                         </Link>
                         {!line.chosen && <span className="font-normal"> (candidate)</span>}
                     </span>
-                    {line.part.keyFigures !== '' && <span className="figures mt-0.5 block text-xs text-pencil">{line.part.keyFigures}</span>}
+                    {line.part.keyFigures !== '' && <span className="block text-[0.8rem] leading-snug text-pencil tabular-nums">{line.part.keyFigures}</span>}
                     <NoteField line={line} />
                 </span>
                 <span className="flex flex-wrap items-center gap-1">

@@ -141,7 +141,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                         <span>
                             <span className="font-semibold">{candidate.part.name}</span>{' '}
                             <span className="text-sm text-pencil">{candidate.inUse ? 'in its place now' : candidate.part.maker}</span>
-                            {candidate.part.keyFigures !== '' && <span className="figures block text-sm">{candidate.part.keyFigures}</span>}
+                            {candidate.part.keyFigures !== '' && <span className="block text-sm tabular-nums">{candidate.part.keyFigures}</span>}
                             <span className="block text-sm text-pencil">{candidate.part.summary}</span>
                             {candidate.verdict !== 'fits' && <span className="block text-sm">{candidate.says}</span>}
                         </span>
