@@ -91,6 +91,11 @@ final readonly class Amounts
             ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
                 ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
+        foreach (preg_match_all('/(?<![\w.])(\d{1,2})[vV](\d)(?!\w)/', $piece, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0 ? $all : [] as $short) {
+            // "3V3" is 3.3 V.
+            $found[] = self::one('V', 'usual', (float) "{$short[1][0]}.{$short[2][0]}", $offset + $short[0][1],
+                $offset + $short[0][1] + strlen($short[0][0]));
+        }
         $at = 0;
         while (preg_match($pattern, $piece, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $at) === 1) {
             $read = $this->read($match, $piece, $offset);
@@ -167,6 +172,10 @@ final readonly class Amounts
             if (preg_match($pattern, $after) === 1 && ! ($bound !== 'usual' && preg_match('/^\s*\)?,\s*(?:max|min|peak)\b[^,;)]{0,3}\d/', $after) === 1)) {
                 return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
             }
+        }
+        if (preg_match('/\d ?[a-zΩ]{1,4} (?:min|max|typ)\.?\s*$/u', $before) === 1) {
+            // "8 ohm min. 4.5 ohm": that word belongs to what stands before it.
+            return self::one($unit, 'usual', $value, $start + $offset, $end + $offset);
         }
         if (preg_match(self::NEVER_MORE, $before) === 1) {
             return self::one($unit, 'most', $value, $start + $offset, $end + $offset);

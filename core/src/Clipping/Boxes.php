@@ -68,6 +68,10 @@ final readonly class Boxes
                 $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
+        if (count($sides) === 2 && in_array([$sides[0], $sides[1]], [[5.5, 2.1], [5.5, 2.5], [4.0, 1.7], [3.5, 1.35], [3.5, 1.3], [3.5, 1.1]], true)) {
+            // A round plug.
+            return null;
+        }
         if (preg_match('/[\w)]\s*[x*]\s*$/', $clause->before($from, 6)) === 1 || max($sides) > 3000) {
             return null;
         }
@@ -265,7 +269,7 @@ final readonly class Boxes
                 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
                 $used = $one[1][1];
-            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
+            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?(?: the \\w+)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
                 $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
                 $used = $at + strlen($word) + $one[1][1];

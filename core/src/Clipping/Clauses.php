@@ -17,7 +17,7 @@ final class Clauses
         'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
         'u' => 'supply voltage', 'p' => 'power', 'l' => 'length', 'w' => 'width', 'h' => 'height', 't' => 'height', 'd' => 'height', 'm' => 'weight',
         'wt' => 'weight', 'cap' => 'capacity', 'diag' => 'diagonal', 'res' => 'resolution', 'port' => 'socket', 'iq' => 'quiescent current',
-        'eff' => 'efficiency', 'len' => 'length', 'ichg' => 'charge current', 'chem' => 'chemistry',
+        'masse' => 'weight', 'eff' => 'efficiency', 'len' => 'length', 'ichg' => 'charge current', 'chem' => 'chemistry',
     ];
 
     /** What a heading says that is no more than a unit. */
@@ -81,7 +81,8 @@ final class Clauses
     {
         $label = '';
         $from = 0;
-        if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\|)\s*(?=\S)/', $line, $found) === 1
+        if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\||\.{3,}|_{3,})\s*(?=\S)/', $line,
+            $found) === 1
             && (preg_match('/\d\s*(?:v|a|ma|mm|g|w)\b/i', $found[1]) !== 1 || preg_match('/[|\t]\s*$/', $found[0]) === 1)) {
             $label = strtolower($found[1]);
             $from = strlen($found[0]);
@@ -192,7 +193,7 @@ final class Clauses
             if (count($head) < 4 || abs(count($head) - count($next)) > 1 || preg_match('/\d/', implode('', $next)) !== 1) {
                 continue;
             }
-            $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z][A-Za-z_ ()\/.²"]*$/', $cell) === 1);
+            $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z][A-Za-z_ ()\[\]\/.²"]*$/', $cell) === 1);
             if (count($named) < count(array_filter($head, static fn (string $cell): bool => $cell !== '')) * 0.8) {
                 continue;
             }
@@ -267,7 +268,12 @@ final class Clauses
             if ($cell === '' || $cell === '-') {
                 continue;
             }
-            $words = preg_split('/[_\s()\/]+/', strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $words = preg_split('/[_\s()\[\]\/]+/', strtolower($name), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            if (preg_match('/^(?:l|length) ?x ?(?:b|w|width) ?x ?(?:h|t|height)/i', $name) === 1) {
+                $said[] = ['size', "{$cell} mm"];
+
+                continue;
+            }
             $unit = count($words) > 1 && preg_match('/^(v|ma|a|w|wh|mah|ah|mm|cm|in|g|kg|gb|hz|ohm|mohm|c|pct|eur|usd|gbp|chf|awg)$/',
                 (string) end($words)) === 1 ? (string) array_pop($words) : '';
             $bound = array_values(array_intersect($words, ['min', 'typ', 'max', 'nom', 'idle', 'peak']))[0] ?? '';

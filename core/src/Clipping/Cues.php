@@ -11,7 +11,7 @@ namespace PocketPlot\Clipping;
 final class Cues
 {
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
-    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)/';
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
     public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
@@ -20,7 +20,7 @@ final class Cues
     /** @return list<array{string, string, float}> meaning, cue, bias */
     public static function volts(string $role): array
     {
-        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|burns? out|breaks? (?:at|above)|smoke/', -12.0];
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
         $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
         return match ($role) {
@@ -58,7 +58,7 @@ final class Cues
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
             default => [
                 $limit,
-                ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage/', -10.0],
+                ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|brightness|dimm?ing/', -10.0],
                 $logic,
                 ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
@@ -138,7 +138,7 @@ final class Cues
             'cooling' => [['draw power', '/fan|power|consum|draw/', 0.0], ['heat', '/heat|dissipat|tdp|carries|moves/', -3.0]],
             default => [
                 ['', self::SUPPLY_ADVISED, -8.0],
-                ['', '/back.?light|light\b|\bled\b/', -4.0],
+                ['', '/power light|light power|(?:back.?light|\bleds?) (?:power|consum\w*|takes|alone)|^\W*(?:back.?light|leds?)\b/', -4.0],
                 ['heat', '/heat|dissipat|\btdp\b/', -3.0],
                 ['standby power', '/stand.?by|sleep|\boff\b/', -5.0],
                 ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low|pulls|eats|doing nothing|at the wall/', 0.0],
@@ -158,7 +158,7 @@ final class Cues
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
-            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic/', -4.0],
+            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
         ];

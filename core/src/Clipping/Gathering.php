@@ -17,7 +17,7 @@ final readonly class Gathering
     private const ALIKE = 0.03;
 
     /** @param  bool  $isMetered  somebody's own readings: what was supplied is what the draw was taken at */
-    public function __construct(private string $role, private bool $isMetered) {}
+    public function __construct(private string $role, private bool $isMetered, private bool $isMains) {}
 
     /**
      * @param  list<Find>  $finds
@@ -33,6 +33,9 @@ final readonly class Gathering
         }
         $volts = $byWhat['supply voltage'] ?? [];
         $byWhat = self::withoutWeak($byWhat);
+        if ($this->isMains) {
+            unset($byWhat['charger type']);
+        }
         if ($this->isMetered && isset($byWhat['draw']) && ! isset($byWhat['draw taken at']) && count($volts) === 1 && isset($volts[0]->says['usual'])
             && count($volts[0]->says) === 1) {
             $byWhat['draw taken at'] = [new Find('draw taken at', $volts[0]->says, $volts[0]->start, $volts[0]->end)];
@@ -80,6 +83,8 @@ final readonly class Gathering
             in_array($what, self::BANDS, true) => [self::band($same)],
             $what === 'radio', $what === 'charge chemistry', $what === 'lead carries', $what === 'temperature rise' => self::unlike($same),
             $what === 'speaks' => self::speaks($same),
+            $what === 'conversion' => [array_values(array_filter($same, static fn (Find $one): bool => ($one->says['is'] ?? '') === 'buck-boost'))[0]
+                ?? $same[0]],
             $what === 'size' => [self::size($same)],
             $what === 'buttons' => [self::most($same)],
             $what === 'video mode' => [self::largest($same)],

@@ -12,6 +12,9 @@ final readonly class Numbers
     /** Signs beyond which a word says nothing of a number any more; see Clause::distance(). */
     private const FAR = 90.0;
 
+    /** Of several, the one that was chosen. */
+    private const TICKED = '/^ ?\((?:selected|chosen|this one)\)/';
+
     /** "5 V 3 A supply": what feeds the part, not what the part takes. */
     private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
 
@@ -41,9 +44,12 @@ final readonly class Numbers
             return [];
         }
         $found = $this->bare($clause, $free);
+        $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
         $chosen = $clause->says('/you (?:selected|chose|picked|take)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
         foreach ($free as $amount) {
-            $find = $amount->start - $clause->start < $chosen ? null : $this->read($clause, $amount, $free);
+            $isLeft = $amount->start - $clause->start < $chosen || ($isTicked && $amount->unit === 'mm'
+                && preg_match(self::TICKED, $clause->after($amount->end - $clause->start)) !== 1);
+            $find = $isLeft ? null : $this->read($clause, $amount, $free);
             if ($find !== null) {
                 $found[] = $find;
             }
@@ -257,7 +263,7 @@ final readonly class Numbers
         if ($meaning === 'cut-off') {
             $meaning = 'cut-off voltage';
         }
-        $meaning ??= $this->voltsWithoutCue($clause, $others, $from, $to);
+        $meaning ??= $this->voltsWithoutCue($clause, $amount, $others, $from, $to);
         if ($meaning === 'logic level' && $amount->value() > 5.5) {
             return null;
         }
@@ -278,7 +284,7 @@ final readonly class Numbers
         if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'output voltage', 'supply voltage', null], true)) {
             return '';
         }
-        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
+        if ($this->role === 'display' && preg_match('/^(?:led|back.?light|bright|dimm)/', $clause->label) === 1) {
             return '';
         }
         if ($this->isGuard && $meaning === 'empty') {
@@ -302,10 +308,11 @@ final readonly class Numbers
     }
 
     /** @param  list<Amount>  $others */
-    private function voltsWithoutCue(Clause $clause, array $others, int $from, int $to): ?string
+    private function voltsWithoutCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?string
     {
         if (in_array($this->role, self::LOADS, true)) {
-            $isPlain = $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/') && count($others) === 1);
+            $isPlain = $amount->isRange() || $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/')
+                && count($others) === 1);
 
             return $isPlain ? 'supply voltage' : 'weak supply voltage';
         }
@@ -385,6 +392,13 @@ final readonly class Numbers
             && $this->isNear($clause, '/\bmax|biggest|largest|up to/', $from, $to, $others, 45.0)
             && ! $this->isNear($clause, '/standard|recommend|suggest|usual|normal/', $from, $to, $others, 20.0))) {
             $amount = new Amount($amount->unit, null, null, $amount->value(), $amount->start, $amount->end);
+        }
+        if ($this->role === 'cells' && ! $this->isBank && ! $this->isGuard) {
+            $meaning = match (true) {
+                preg_match('/^\s*in\b/', $after) === 1, $meaning === 'charge input current' => 'charge limit',
+                $meaning === 'output current' => 'discharge limit',
+                default => $meaning,
+            };
         }
         if ($meaning === 'output peak current' && $this->role !== 'regulator') {
             $meaning = null;
@@ -483,7 +497,8 @@ final readonly class Numbers
             return null;
         }
         $best = $this->nearest($clause, Cues::watts($this->role), $from, $to, $others);
-        $meaning = $best[0] ?? (in_array($this->role, self::LOADS, true) && $this->hasUnit($others, 'V') ? 'draw power' : '');
+        $meaning = $best[0] ?? (in_array($this->role, self::LOADS, true) && ($this->hasUnit($others, 'V')
+            || (strlen(trim($clause->text)) < 50 && in_array($this->role, ['board', 'display'], true))) ? 'draw power' : '');
         if ($meaning === 'heat' && $this->role === 'cooling' && $clause->isAbout('/up to|max|for (?:boards|chips)/')) {
             return null;
         }
@@ -538,8 +553,11 @@ final readonly class Numbers
         $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
         $meaning = $best === null || $best[1] > 90.0 ? null : $best[0];
         if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/')
-            && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon/', $from, $to, $others, 30.0)) {
+            && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon|\dp\b|\bfpc|\bffc/', $from, $to, $others, 30.0)) {
             return Find::figure('ribbon pitch', $amount);
+        }
+        if ($meaning === null && $this->role === 'charger' && $this->isMainsSupply && $amount->value() >= 300.0) {
+            $meaning = 'lead length';
         }
         if ($meaning === null && $this->role === 'cable' && $amount->value() >= 20.0 && ! $this->isNear($clause, '/pitch|bend|radius|thick|wide|diam/',
             $from, $to, $others, 14.0)) {
@@ -640,7 +658,8 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function heat(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|under.?clock\w*|'
+        $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|shut.?down temp\w*|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|'
+            .'under.?clock\w*|'
             .'over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
         $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
 

@@ -183,7 +183,8 @@ final readonly class Phrases
     {
         return [
             'conversion' => [
-                'buck-boost' => 'buck.?\/?.?boost|step.?(?:up.?(?:and|\/).?(?:step.?)?down|down.?(?:and|\/).?up)|up.?(?:and|or|\/).?down|sepic',
+                'buck-boost' => 'step.?up.{0,5}step.?down|buck.?\/?.?boost|step.?(?:up.?(?:and|\/).?(?:step.?)?down|down.?(?:and|\/).?up)|up.?(?:and|or|'
+                    .'\/).?down|sepic',
                 'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
@@ -310,7 +311,8 @@ final readonly class Phrases
             $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
         };
         $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:eight|8|four|4).way (?:lever|joystick|stick|switch))/",
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|arcade (?:stick|joystick)|\b(?:eight|8|four|4).way (?:lever|"
+            .'joystick|stick|switch))/',
             $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
             $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, $number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
         }

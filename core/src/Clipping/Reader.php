@@ -52,7 +52,7 @@ final readonly class Reader
 
         return array_map(
             static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),
-            (new Gathering($role->value, preg_match('/\bbench\b|measured|my notes|\bmine\b|caliper|calliper/', $plain->lower) === 1))->of($finds),
+            (new Gathering($role->value, preg_match('/\bbench\b|measured|my notes|\bmine\b|caliper|calliper/', $plain->lower) === 1, $isMains))->of($finds),
         );
     }
 }

@@ -12,7 +12,8 @@ final class RoleGuess
     /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
     private const WORDS = [
         'cable' => '\b(?:cable|lead|ribbon|pigtail|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
-        'charger' => '\b(?:charger|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|ups board)\b',
+        'charger' => '\b(?:charger|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|'
+            .'ups board)\b',
         'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulator|ldo|converter|bms|protection board|pcm)\b',
         'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|cells?|pack)\b',
         'sound' => '\b(?:amp|amplifier|speakers?|loudspeaker|dac|sound card|buzzer)\b',
