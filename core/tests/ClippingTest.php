@@ -81,6 +81,8 @@ it('reads what stands there and falls into no trap', function (string $file, flo
     'the last plain ones' => ['last', 0.98, 0.96],
     'hard ones' => ['hard', 0.96, 0.94],
     'more hard ones' => ['hard2', 0.94, 0.9],
+    'a third lot' => ['hard3', 0.96, 0.92],
+    'a fourth lot' => ['hard4', 0.93, 0.92],
 ]);
 
 it('takes anything without harm', function (string $text): void {

@@ -86,7 +86,7 @@ final readonly class Boxes
         $sides = array_map(static fn (float $side): float => round($side * $factor, 3), $sides);
         $end = $to;
         if ($what === 'size') {
-            [$sides, $end] = $this->withHeight($clause, $sides, $to, $near);
+            [$sides, $end] = $this->withHeight($clause, $sides, $to);
         }
         $keys = $what === 'opening' || $what === 'picture area' ? ['width', 'height'] : ['length', 'width', 'height'];
         if ($keys[0] === 'width' && count($sides) > 2) {
@@ -156,7 +156,7 @@ final readonly class Boxes
      * @param  list<float>  $sides
      * @return array{list<float>, int} with the height to the tallest spot, and where that was read to
      */
-    private function withHeight(Clause $clause, array $sides, int $to, string $near): array
+    private function withHeight(Clause $clause, array $sides, int $to): array
     {
         $after = substr($clause->lower, $to, 70);
         $number = Amounts::NUMBER;
@@ -208,14 +208,24 @@ final readonly class Boxes
         $number = Amounts::NUMBER;
         $found = $this->spelledMode($clause);
         $taken = [];
-        if (preg_match("/\\bl ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}w ?[:=]? ?({$number}) ?(?:mm)?[ ,x]{1,3}[thd] ?[:=]? ?({$number})/", $clause->lower,
-            $one, PREG_OFFSET_CAPTURE) === 1) {
-            $taken[] = [$one[0][1], $one[0][1] + strlen($one[0][0])];
-            $found[] = new Find('size', array_combine(['length', 'width', 'height'],
-                array_map(fn (array $side): float => $this->amounts->number($side[0]), [$one[1], $one[2], $one[3]])), $clause->start + $one[0][1],
-                $clause->start + $one[0][1] + strlen($one[0][0]));
-
-            return [$found, $taken];
+        $one = "([lwhbdt]) ?[:=]? ?({$number}) ?(mm|cm)?";
+        if (preg_match("/\\b{$one}[ ,x*]{1,3}{$one}(?:[ ,x*]{1,3}{$one})?(?![\\w])/", $clause->lower, $all,
+            PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1) {
+            $sides = [];
+            foreach ([1, 4, 7] as $at) {
+                $key = ['l' => 'length', 'w' => 'width', 'b' => 'width'][(string) ($all[$at][0] ?? '')] ?? 'height';
+                if (($all[$at][0] ?? null) !== null && ! isset($sides[$key])) {
+                    $sides[$key] = $this->amounts->number((string) ($all[$at + 1][0] ?? '0')) * (($all[$at + 2][0] ?? '') === 'cm' ? 10.0 : 1.0);
+                }
+            }
+            $to = (int) $all[0][1] + strlen((string) $all[0][0]);
+            if (count($sides) === 2 && isset($sides['length'], $sides['width'])) {
+                [$flat, $to] = $this->withHeight($clause, array_values($sides), $to);
+                $sides = array_combine(array_slice(['length', 'width', 'height'], 0, count($flat)), $flat);
+            }
+            if (isset($sides['length'], $sides['width'])) {
+                return [[...$found, new Find('size', $sides, $clause->start + (int) $all[0][1], $clause->start + $to)], [[(int) $all[0][1], $to]]];
+            }
         }
         [$sides, $all] = $this->axes($clause);
         if (count($all) >= 2) {

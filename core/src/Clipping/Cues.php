@@ -71,12 +71,12 @@ final class Cues
     public static function amps(string $role): array
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
-        $peak = ['peak draw', '/\bpeaks?\b|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
+        $peak = ['peak draw', '/\bpeaks?\b|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
         $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
-                ['switch-off current', '/switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
+                ['switch-off current', '/self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],

@@ -81,6 +81,7 @@ final readonly class Numbers
             ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
             ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
                 .'c\\b))/', 'usual', true],
+            ['storage capacity', "/(?:emmc|flash|storage|ssd)\\W{0,3}{$number} ?g\\b/", 'usual', in_array($this->role, ['board', 'storage'], true)],
             ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad
@@ -418,7 +419,7 @@ final readonly class Numbers
         $before = substr($clause->lower, 0, $from);
         $isLoad = in_array($this->role, self::LOADS, true);
         // "5 V/3 A" beside a socket is what to feed it with.
-        $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?\/?\s?$/', $before) === 1
+        $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?[\/,]?\s?$/', $before) === 1
             && $amount->isOne() && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/');
 
         return $isSupply
@@ -596,6 +597,9 @@ final readonly class Numbers
     {
         $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|'
             .'holds|rated for|screw|per metre|up to/';
+        if (preg_match('/(?:emmc|flash|storage|ssd|memory|ram)\W{0,3}$/', substr($clause->lower, 0, $from)) === 1) {
+            return null;
+        }
         if ($amount->value() < 0.2 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {
             return null;
         }
@@ -624,7 +628,7 @@ final readonly class Numbers
     private function ohms(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         if ($this->role === 'cells') {
-            return $clause->isAbout('/resist|impedance|\bir\b|\bdcr\b|\bacr\b|\bri\b/')
+            return $amount->value() < 1.0 || $clause->isAbout('/resist|impedance|\bir\b|\bdcr\b|\bacr\b|\bri\b/')
                 ? new Find('internal resistance', array_map(static fn (float $ohm): float => round($ohm * 1000, 4), $amount->bounds()), $amount->start,
                     $amount->end)
                 : null;

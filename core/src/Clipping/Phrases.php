@@ -92,7 +92,7 @@ final readonly class Phrases
     /** @return array<string, array<string, string>> */
     private static function radios(): array
     {
-        return ['radio' => ['wifi' => '\bwi-?fi\b|\bwlan\b', 'bluetooth' => 'bluetooth|\bbt ?[45]\b',
+        return ['radio' => ['wifi' => '\b802\.11|\bwi-?fi\b|\bwlan\b', 'bluetooth' => 'bluetooth|\bbt ?[45]\b',
             'pad radio' => '2\.4 ?ghz (?:dongle|receiver|wireless)']];
     }
 
@@ -206,7 +206,7 @@ final readonly class Phrases
             ],
             'pad mode' => [
                 'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
-                'pad' => '\(hid\)|hid device|(?:as|is|like) (?:an?|two|2) (?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|'
+                'pad' => '\(hid\)|hid device|(?:as|like|is an?) (?:an? |two |2 )?(?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|'
                     .'hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
                 'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|'
                     .'plain switches',
@@ -244,7 +244,7 @@ final readonly class Phrases
         return [
             'fan' => ['no' => 'no fan|without (?:a )?fan|passive', 'yes' => '\bfan\b|blower|\brpm\b'],
             'weak fan' => ['no' => 'heat ?sinks?|heat spreader'],
-            'material' => ['metal' => 'alumin\w+|\balu\b|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
+            'material' => ['metal' => 'alumin\w+|\balu?\b|copper|brass|\bmetal\b', 'plastic' => '\bplastic\b|\bpbt\b'],
         ];
     }
 
@@ -364,7 +364,9 @@ final readonly class Phrases
             $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
             && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1
                 && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
-            $add('sticks', ($match[1][0] ?? null) === null ? 1 : $number((string) $match[1][0]), (string) $match[0][0], (int) $match[0][1]);
+            $isMany = ($match[1][0] ?? null) === null && str_ends_with((string) $match[0][0], 's');
+            $add($isMany ? 'weak sticks' : 'sticks', ($match[1][0] ?? null) === null ? ($isMany ? 2 : 1) : $number((string) $match[1][0]),
+                (string) $match[0][0], (int) $match[0][1]);
         }
         if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1
             || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {

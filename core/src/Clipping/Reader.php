@@ -21,14 +21,15 @@ final readonly class Reader
         $plain = Plain::of(mb_substr($text, 0, self::MOST_SIGNS, 'UTF-8'));
         $amounts = new Amounts(Amounts::hasCommas($plain->text));
         $clauses = Clauses::of($plain);
-        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
+        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~|…)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
             $plain->lower) === 1;
         $isGuard = $role === Role::Regulator && preg_match('/protection (?:board|circuit|module|plate)|protect plate|\bbms\b|\bpcm\b|battery guard/',
             $plain->lower) === 1 && preg_match('/buck|boost|step.?(?:up|down)|\bldo\b/', $plain->lower) !== 1;
         $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell/', $plain->lower) === 1);
         [$finds, $money] = (new Prices)->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
-        $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?bank|\bbank\b/', $plain->lower) === 1, $isGuard);
+        $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger/', $plain->lower) === 1,
+            $isGuard);
         $sockets = new Sockets($role->value, $isMains);
         $phrases = new Phrases($isGuard ? 'guard' : $role->value);
         foreach ($clauses as $index => $clause) {

@@ -32,10 +32,10 @@ final readonly class Sockets
         'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|'
             .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
-        'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot',
+        'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot|\btf(?= ?\*)',
         'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
-        'network-8' => 'net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
+        'network-8' => '\bgbe\b|gigabit|net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
         'xt30' => '\bxt-?30\b',
         'other:blade' => 'blade (?:tabs?|terminals?)|faston',
         'terminal' => 'screw[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
@@ -58,7 +58,8 @@ final readonly class Sockets
         $found = [];
         $free = $clause->lower;
         $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
-            .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|earphone|'
+            .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|'
+                .'earphone|'
                 .'audio/', $free) === 1;
         foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
             if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
