@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 use App\Models\PartRecord;
 use App\Models\User;
+use CoreTests\Texts;
 use Illuminate\Contracts\Console\Kernel;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
+use PocketPlot\Clipping\Reader;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
@@ -268,6 +270,8 @@ row('the band of it, 500 samples', timed(5, static fn () => (new PowerReport($fi
 $packs = array_values(array_filter($shelf, static fn (Part $part): bool => $part->pack !== null));
 $manyPacks = array_map(static fn (int $index): Part => $packs[$index % count($packs)], range(0, 249));
 row('sizing over 250 packs, 18 lines', timed(5, static fn () => (new PowerReport($refuge))->sizing(7.0, $manyPacks)), '300 ms or less');
+$texts = implode("\n", array_map(static fn (array $text): string => $text['text'], array_merge(...array_map(Texts::of(...), ['told', 'before', 'after']))));
+row('a pasted text of 20 kB, read', timed(10, static fn () => Reader::read(substr($texts, 0, 20_000), Role::Board)), '50 ms or less');
 row('everything the Power page asks for, 18 lines', timed(20, static fn () => (new PowerReport($refuge))->toArray()), '');
 printf("%-52s %8.1f MB                  %s\n", 'memory of one appraisal, at its peak', $peak, '32 MB or less');
 

@@ -50,7 +50,7 @@ final class Clauses
                 ?? (preg_match('/[;\t|,].*[;\t|,].*[;\t|,]/', $line) === 1 ? self::sheet($lines, $index) : null)
                 ?? (preg_match('/^[^\d]+$/', $line) === 1 ? self::series($lines, $index) : null);
             if ($table !== null) {
-                $clauses = [...$clauses, ...$table[0]];
+                array_push($clauses, ...$table[0]);
                 $skip = $table[1];
 
                 continue;
@@ -70,7 +70,7 @@ final class Clauses
             } else {
                 $unit = '';
             }
-            $clauses = [...$clauses, ...self::line($line, $start, $heading)];
+            array_push($clauses, ...self::line($line, $start, $heading));
         }
 
         return $clauses;
@@ -102,11 +102,9 @@ final class Clauses
     /** @return list<array{string, int}> pieces of a line, with the place where each begins */
     private static function pieces(string $text): array
     {
-        $abbreviations = self::ABBREVIATIONS;
-        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<!\b(?:'.str_replace('|', ')\.)(?<!\b(?:',
-            $abbreviations).')\.)(?<=\.)\s+(?=\S)|\s-\s(?=\D)/iu';
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<=\.)\s+(?=\S)|\s-\s(?=\D)/u';
         $pieces = [];
-        foreach (preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: [] as [$piece, $at]) {
+        foreach (self::joined($text, preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: []) as [$piece, $at]) {
             while (strlen($piece) > self::MOST_BYTES) {
                 // No sentence is that long; a cue that far off says nothing.
                 $cut = strrpos(substr($piece, 0, self::MOST_BYTES), ' ');
@@ -118,6 +116,28 @@ final class Clauses
         }
 
         return array_values(array_filter($pieces, static fn (array $piece): bool => trim($piece[0]) !== ''));
+    }
+
+    /**
+     * A point behind "max." or "approx." ends no sentence.
+     *
+     * @param  list<array{string, int}>  $pieces
+     * @return list<array{string, int}>
+     */
+    private static function joined(string $text, array $pieces): array
+    {
+        $joined = [];
+        foreach ($pieces as [$piece, $at]) {
+            $last = count($joined) - 1;
+            if ($last >= 0 && str_ends_with($joined[$last][0], '.') && preg_match('/\b(?:'.self::ABBREVIATIONS.')\.$/i', substr($joined[$last][0], -12)) === 1) {
+                $from = $joined[$last][1];
+                $joined[$last] = [substr($text, $from, $at + strlen($piece) - $from), $from];
+            } else {
+                $joined[] = [$piece, $at];
+            }
+        }
+
+        return $joined;
     }
 
     /**

@@ -46,9 +46,9 @@ final readonly class Reader
                     (string) ($find->says['connector'] ?? '')) === 1)),
             )];
             $of = [...$sizes, ...$named, ...$phrases->of($clause), ...$numbers->of($clause, $taken)];
-            $finds = [...$finds, ...($clause->row === null ? $of : array_map(
+            array_push($finds, ...($clause->row === null ? $of : array_map(
                 static fn (Find $find): Find => new Find($find->what, $find->says, $clause->row[0], $clause->row[1], $find->isUnsure), $of,
-            ))];
+            )));
         }
 
         return array_map(
