@@ -96,6 +96,14 @@ final readonly class Amounts
             $found[] = self::one('V', 'usual', (float) "{$short[1][0]}.{$short[2][0]}", $offset + $short[0][1],
                 $offset + $short[0][1] + strlen($short[0][0]));
         }
+        if (preg_match('/\((?:all|everything)(?: in)? (mA|A|W)\b/', $piece, $all) === 1 && preg_match_all("/[a-z] ({$number})(?=[,;(]| \(|$)/i", $piece,
+            $bare, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+            // "menu 240, game 410 (all mA)": the unit is said once for all.
+            foreach ($bare as $one) {
+                [$unitName, $times] = self::UNITS[strtolower($all[1])];
+                $found[] = self::one($unitName, 'usual', $this->number($one[1][0]) * $times, $offset + $one[1][1], $offset + $one[1][1] + strlen($one[1][0]));
+            }
+        }
         $at = 0;
         while (preg_match($pattern, $piece, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL, $at) === 1) {
             $read = $this->read($match, $piece, $offset);

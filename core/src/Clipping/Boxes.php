@@ -63,7 +63,7 @@ final readonly class Boxes
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
-        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy
+        if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && count($this->withHeight($clause, $sides, $to)[0]) === 2
             && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/',
                 $near.$clause->after($to, 20)) !== 1)) {
             return null;

@@ -129,7 +129,8 @@ final class Clauses
         $joined = [];
         foreach ($pieces as [$piece, $at]) {
             $last = count($joined) - 1;
-            if ($last >= 0 && str_ends_with($joined[$last][0], '.') && preg_match('/\b(?:'.self::ABBREVIATIONS.')\.$/i', substr($joined[$last][0], -12)) === 1) {
+            if ($last >= 0 && str_ends_with($joined[$last][0], '.') && preg_match('/\b(?:'.self::ABBREVIATIONS.')\.$/i',
+                substr($joined[$last][0], -12)) === 1) {
                 $from = $joined[$last][1];
                 $joined[$last] = [substr($text, $from, $at + strlen($piece) - $from), $from];
             } else {

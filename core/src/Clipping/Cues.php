@@ -28,8 +28,8 @@ final class Cues
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/\blets? go|cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
-                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:go |be |get )?(?:under|below)|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
+                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:\w+ )?(?:under|below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
                 ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
@@ -49,7 +49,7 @@ final class Cues
                 $limit,
                 $logic,
                 ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above)/', -6.0],
-                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b/', -14.0],
+                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b|\bvdrop/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
                 ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
@@ -72,7 +72,7 @@ final class Cues
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
         $peak = ['peak draw', '/\bpeaks?\b|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
@@ -108,7 +108,7 @@ final class Cues
             ],
             default => [
                 $advised,
-                ['', '/\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
+                ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
                 ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
                 ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
@@ -158,7 +158,7 @@ final class Cues
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
-            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b/', -4.0],
+            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
         ];

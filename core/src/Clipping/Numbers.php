@@ -81,6 +81,8 @@ final readonly class Numbers
             ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
             ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
                 .'c\\b))/', 'usual', true],
+            ['diagonal', "/(?<![\\w.]){$number} (?:screen|panel|display|lcd|monitor)\\b/", 'usual', $this->role === 'display'
+                && ! $clause->says('/"|inch|\\bin\\b/')],
             ['storage capacity', "/(?:emmc|flash|storage|ssd)\\W{0,3}{$number} ?g\\b/", 'usual', in_array($this->role, ['board', 'storage'], true)],
             ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],

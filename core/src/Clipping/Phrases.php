@@ -319,7 +319,7 @@ final readonly class Phrases
         $total = 0;
         $first = null;
         if (preg_match_all("/\b{$count} (?:(?:face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|big|"
-            ."small) )*(?:push ?)?buttons?\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+            ."small) )*(?:push ?)?(?:buttons?|keys)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all as $match) {
                 if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/',
                     $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {
@@ -389,7 +389,7 @@ final readonly class Phrases
             return [new Find('amp channels', ['usual' => (int) $match[1][0]], $clause->start, $clause->start + strlen(rtrim($clause->text)))];
         }
         $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|'
-            .'\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w',
+            .'\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|two.channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w',
             '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
         foreach ($patterns as $channels => $pattern) {
             if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/',

@@ -37,9 +37,11 @@ final readonly class Prices
         }
         $packet = $this->packet($clauses);
         $finds = $clauseOf = [];
+        $isSaid = array_filter($found, fn (array $one): bool => ($this->packetBeside($one[0], $one[3], $one[4]) ?? 1) > 1) !== [];
         foreach ($found as [$clause, $amount, $currency, $from, $to]) {
             $own = $this->packetBeside($clause, $from, $to);
-            $pieces = $own ?? $packet;
+            // A packet that another sum is for says nothing of this one.
+            $pieces = $own ?? ($isSaid ? 1 : $packet);
             $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from,
                 $clause->start + $to);
             // One price a size of packet: the first one that is said; two in one breath are two versions.
@@ -164,7 +166,7 @@ final readonly class Prices
                 || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text,
                     $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
-                || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b/", $text, $found) === 1
+                || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1
                 || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|"
                     ."set)\b/", $text, $found) === 1) {
                 if (self::count($found[1]) > 1) {

@@ -20,10 +20,11 @@ final readonly class Sockets
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
             .'sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
-                .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))',
+                .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))|(?<=two |four )usb\b(?= ?(?:[,.;)]|$|and))|'
+                    .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
-        'rca' => '\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
+        'rca' => '(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
         'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
             .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?|dc (?:jack|plug|'
                 .'socket|barrel)|hollow plug',
@@ -36,7 +37,7 @@ final readonly class Sockets
         'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
         'network-8' => '\bgbe\b|gigabit|net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
-        'xt30' => '\bxt-?30\b',
+        'xt30' => '\bxt-?30u?\b',
         'other:blade' => 'blade (?:tabs?|terminals?)|faston',
         'terminal' => 'screw[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
         'cell-holder' => 'cell holders?|battery holders?',
