@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\ImportBuild;
 use App\Models\BuildRecord;
+use CoreTests\Told;
 
 /** A told build as a build of this builder. */
 function toldBuild(mixed $test, string $name): BuildRecord
@@ -29,7 +30,7 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
         if (! in_array($finding['verdict'], ['clash', 'missing'], true)) {
             continue;
         }
-        foreach (array_slice($this->getJson("{$path}/remedies?finding=".urlencode($finding['key']))->assertOk()->json('remedies'), 0, 2) as $remedy) {
+        foreach (array_slice($this->getJson("{$path}/remedies?finding=".urlencode($finding['key']))->assertOk()->json('remedies'), 0, 3) as $remedy) {
             Illuminate\Support\Facades\DB::beginTransaction();
             $after = $this->assertShape($this->postJson("{$path}/remedy", [
                 'version' => $before['version'], 'part' => $remedy['libraryId'], 'line' => $remedy['line'], 'role' => $remedy['role'],
@@ -48,8 +49,9 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
             $tried++;
         }
     }
-    expect($tried)->toBeGreaterThan(0);
-})->with(['b02-lantern', 'c01-tarn-slab', 'b10-quarry', 'c06-kestrow-slate', 'b18-sandpiper']);
+    // Some builds have nothing that the library could mend; those here surely have.
+    expect($tried)->toBeGreaterThan(in_array($told, ['b02-lantern', 'c01-tarn-slab', 'b10-quarry', 'c06-kestrow-slate', 'b18-sandpiper'], true) ? 0 : -1);
+})->with(Told::names());
 
 it('puts what a finding asks for on the list as wanted, and takes a real part in its place', function (): void {
     $build = toldBuild($this, 'b10-quarry');
