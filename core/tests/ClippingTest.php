@@ -84,6 +84,7 @@ it('reads what stands there and falls into no trap', function (string $file, flo
     'a third lot' => ['hard3', 0.96, 0.92],
     'a fourth lot' => ['hard4', 0.93, 0.92],
     'a fifth lot' => ['hard5', 0.93, 0.9],
+    'a sixth lot' => ['hard6', 0.93, 0.88],
 ]);
 
 it('takes anything without harm', function (string $text): void {

@@ -119,7 +119,7 @@ final readonly class Boxes
             '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|'
                 .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
-            'picture area' => '/active|\baa\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
+            'picture area' => '/active|\b[av]a\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
             'opening' => '/cut-?out|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
@@ -214,6 +214,8 @@ final readonly class Boxes
             $sides = [];
             foreach ([1, 4, 7] as $at) {
                 $key = ['l' => 'length', 'w' => 'width', 'b' => 'width'][(string) ($all[$at][0] ?? '')] ?? 'height';
+                // Wide, high and deep: the depth is the length.
+                $key = $key === 'height' && isset($sides['height']) ? 'length' : $key;
                 if (($all[$at][0] ?? null) !== null && ! isset($sides[$key])) {
                     $sides[$key] = $this->amounts->number((string) ($all[$at + 1][0] ?? '0')) * (($all[$at + 2][0] ?? '') === 'cm' ? 10.0 : 1.0);
                 }

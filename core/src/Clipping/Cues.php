@@ -156,7 +156,7 @@ final class Cues
             ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|tabs?\b|glass alone|tolerance|bezel/', -3.0],
             ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
-            ['bend room', '/\bbend|\bbent\b|radius/', -6.0],
+            ['bend room', '/\bbend|\bbent to|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),

@@ -265,11 +265,12 @@ final readonly class Gathering
         if (! $first->isFigure()) {
             return $first;
         }
+        $hasIdle = array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') === 'idle') !== [];
         $least = $usual = $most = [];
         $end = $first->end;
         foreach ($same as $find) {
             $state = $find->says['state'] ?? '';
-            if ($state === 'usual' && count($same) > 1 && $find->number('least') !== null && $find->number('most') !== null) {
+            if ($state === 'usual' && $hasIdle && $find->number('least') !== null && $find->number('most') !== null) {
                 // "In a game 0.5 to 0.6 A" beside idle and worst is what is usual.
                 $usual[] = ($find->number('least') + $find->number('most')) / 2;
 

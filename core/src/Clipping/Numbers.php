@@ -85,6 +85,7 @@ final readonly class Numbers
                 && ! $clause->says('/"|inch|\\bin\\b/')],
             ['storage capacity', "/(?:emmc|flash|storage|ssd)\\W{0,3}{$number} ?g\\b/", 'usual', in_array($this->role, ['board', 'storage'], true)],
             ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
+            ['draw', "/\\bnever (?:above|over|more than) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|mm|g)\\b)/", 'most', $isLoad && $milliamps],
             ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad
                 && $milliamps],
@@ -94,6 +95,8 @@ final readonly class Numbers
             if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
                 $last = $match[count($match) - 1];
                 $value = $this->amounts->number($last[0]);
+                // "0.36 A, 0.72, never above 0.97": amps as those beside it.
+                $value *= str_contains($what, 'draw') && $value < 10.0 ? 1000.0 : 1.0;
                 if ($bound === 'range') {
                     $found[] = new Find($what, ['least' => $this->amounts->number($match[1][0]), 'most' => $value], $clause->start + $match[0][1],
                         $clause->start + $last[1] + strlen($last[0]));
@@ -287,7 +290,8 @@ final readonly class Numbers
         if ($this->isGuard && in_array($meaning, ['full', 'nominal', 'output voltage', 'supply voltage', null], true)) {
             return '';
         }
-        if ($this->role === 'display' && preg_match('/^(?:led|back.?light|bright|dimm)/', $clause->label) === 1) {
+        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light|bright|dimm)/', $clause->label) === 1
+            || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
             return '';
         }
         if ($this->isGuard && $meaning === 'empty') {
@@ -365,7 +369,7 @@ final readonly class Numbers
         if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && ($meaning === null || $this->isGuard)) {
             $meaning = 'quiescent current';
         }
-        if ($meaning === 'output current' && preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?\d+ ?s(?:ec\w*)?\b/', $after) === 1) {
+        if ($meaning === 'output current' && preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1) {
             $meaning = 'output peak current';
         }
         if ($this->isGuard) {
@@ -375,7 +379,7 @@ final readonly class Numbers
                 default => '',
             };
         }
-        if ($this->role === 'display' && preg_match('/^(?:led|back.?light)/', $clause->label) === 1) {
+        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light)/', $clause->label) === 1 || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
             $meaning = 'light draw';
         }
         if ($meaning === null && $this->role === 'charger' && $clause->isAbout('/(?<!dis)charg/') && ! $this->isMainsSupply) {
@@ -600,6 +604,9 @@ final readonly class Numbers
         $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|'
             .'holds|rated for|screw|per metre|up to/';
         if (preg_match('/(?:emmc|flash|storage|ssd|memory|ram)\W{0,3}$/', substr($clause->lower, 0, $from)) === 1) {
+            return null;
+        }
+        if (preg_match('/^\s*(?:box|parcel|(?:the|a|per) pair)/', $clause->after($to)) === 1) {
             return null;
         }
         if ($amount->value() < 0.2 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {

@@ -109,7 +109,7 @@ final readonly class Phrases
     private static function display(): array
     {
         return [
-            'touch' => ['no' => '\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
+            'touch' => ['no' => 'touch\W.{0,14}\bnot on|\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
             'dimming' => [
                 'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
                     .'software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
@@ -168,7 +168,8 @@ final readonly class Phrases
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
                 'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
-                    .'without|the output stays|works)|same time|output stays on|(?:also|even) (?:during|while) charging|during charging|play (?:and|'
+                    .'without|the output stays|works)|same time|while plugged in|output stays on|(?:also|even) (?:during|while) charging|during charging|'
+                        .'play (?:and|'
                         .'while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
             ],
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching',
@@ -189,7 +190,8 @@ final readonly class Phrases
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
             'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b',
-                'yes' => '(?:via|by|with) en\b|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|has (?:an )?enable|shutdown pin|'
+                'yes' => '(?:via|by|with) en\b|\ben to (?:gnd|ground)|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|'
+                    .'has (?:an )?enable|shutdown pin|'
                     .'\benable\b'],
         ];
     }
@@ -225,9 +227,10 @@ final readonly class Phrases
                 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
                 'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)',
-                'printed powder' => '\bsls\b|\bmjf\b|powder', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|body|'
+                'printed powder' => '\bsls\b|\bmjf\b|powder(?!.?coat)', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|'
+                    .'body|'
                     .'case)|(?:petg|pla|asa) print|printed',
-                'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|bent (?:sheet|alu)|sheet metal',
+                'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|\bbent\b|sheet metal',
                 'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
             ],
             'cuttable' => [
@@ -327,6 +330,12 @@ final readonly class Phrases
                 }
                 $total += $number($match[1][0]);
                 $first ??= $match[0];
+            }
+        }
+        if ($first !== null && preg_match_all("/\b{$count} (?:action|face|shoulder|front|fire)\b(?! (?:push )?buttons)/", $text, $kinds,
+            PREG_SET_ORDER) > 0) {
+            foreach ($kinds as $kind) {
+                $total += $number($kind[1]);
             }
         }
         $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);

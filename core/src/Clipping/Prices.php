@@ -158,7 +158,7 @@ final readonly class Prices
         $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty|a dozen';
         foreach ($clauses as $clause) {
             $text = $clause->label.' '.$clause->lower;
-            if (preg_match('/package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/',
+            if (preg_match('/slots?\b|package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/',
                 $text) === 1) {
                 continue;
             }
