@@ -195,7 +195,7 @@ final readonly class Boxes
             return new Find('video mode', ['width' => $sides[0], 'height' => $sides[1], ...($hz === null ? [] : ['hz' => $hz])], $clause->start + $from,
                 $clause->start + $to);
         }
-        if ($this->role !== 'display' || $isInput || preg_match(Cues::OTHER_PART, $clause->lower) === 1) {
+        if ($this->role !== 'display' || $isInput || $clause->isOfAnother($from)) {
             return null;
         }
 

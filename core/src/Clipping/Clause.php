@@ -117,6 +117,18 @@ final class Clause
         return $count;
     }
 
+    /** Whether what stands at a place is said of another part: "the old one ate 300 mA"; up to the next comma or "but". */
+    public function isOfAnother(int $at): bool
+    {
+        foreach ($this->cues[Cues::OTHER_PART] ??= self::places(Cues::OTHER_PART, $this->lower) as [, $end]) {
+            if ($end <= $at && preg_match('/, |;|\\bbut\\b|\\bwhile\\b|\\bthis one\\b/', substr($this->lower, $end, $at - $end)) !== 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The stretch before a place, back to the last comma, bracket or number with a unit. */
     public function before(int $at, int $most = 60): string
     {

@@ -40,14 +40,12 @@ final readonly class Numbers
             return true;
         };
         $free = array_values(array_filter($all, $isFree));
-        if ($clause->says(Cues::OTHER_PART)) {
-            return [];
-        }
+        $free = array_values(array_filter($free, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start)));
         $found = $this->bare($clause, $free);
         $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
-        $chosen = $clause->says('/you (?:selected|chose|picked|take)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
+        $chosen = $clause->says('/you (?:selected|chose|picked)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
         foreach ($free as $amount) {
-            $isLeft = $amount->start - $clause->start < $chosen || ($isTicked && $amount->unit === 'mm'
+            $isLeft = ($amount->unit === 'mm' && $amount->start - $clause->start < $chosen) || ($isTicked && $amount->unit === 'mm'
                 && preg_match(self::TICKED, $clause->after($amount->end - $clause->start)) !== 1);
             $find = $isLeft ? null : $this->read($clause, $amount, $free);
             if ($find !== null) {

@@ -17,9 +17,6 @@ final readonly class Phrases
     /** @return list<Find> */
     public function of(Clause $clause): array
     {
-        if ($clause->says(Cues::OTHER_PART)) {
-            return [];
-        }
         $found = match ($this->role) {
             'board' => [...$this->words($clause, self::radios()), ...$this->words($clause, self::card())],
             'display' => [...$this->words($clause, self::display()), ...$this->words($clause, self::contacts())],
@@ -48,7 +45,9 @@ final readonly class Phrases
             $found[] = new Find('made for', ['is' => $match[1][0]], $clause->start + $match[1][1], $clause->start + $match[1][1] + strlen($match[1][0]));
         }
 
-        return [...$found, ...$this->threads($clause)];
+        $found = [...$found, ...$this->threads($clause)];
+
+        return array_values(array_filter($found, static fn (Find $one): bool => ! $clause->isOfAnother($one->start - $clause->start)));
     }
 
     /**

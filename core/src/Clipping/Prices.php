@@ -125,7 +125,7 @@ final readonly class Prices
 
         return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1
             && preg_match('/^\s*(?:off\b|more\b|extra|shipping|post(?:age)?\b|p&p|discount|less\b|voucher)/', $after) !== 1
-            && ! $clause->isAbout(Cues::OTHER_PART);
+            && ! $clause->isOfAnother($from);
     }
 
     private function packetBeside(Clause $clause, int $from, int $to): ?int

@@ -53,7 +53,7 @@ final readonly class Sockets
     /** @return list<Find> */
     public function of(Clause $clause): array
     {
-        if (in_array($this->role, ['case', 'switch', 'storage'], true) || $clause->says(Cues::OTHER_PART)) {
+        if (in_array($this->role, ['case', 'switch', 'storage'], true)) {
             return [];
         }
         $found = [];
@@ -80,6 +80,9 @@ final readonly class Sockets
     /** Of a lead in the box, an instrument, another plug that fits. */
     private function isAside(Clause $clause, int $from, int $to, string $connector): bool
     {
+        if ($clause->isOfAnother($from)) {
+            return true;
+        }
         $after = $clause->after($to, 18);
         $before = $clause->before($from, 30);
         if ($this->role !== 'cable' && (preg_match('/^\s*(?:cable|lead|meter|tester|stick|hub|charger|adapt[eo]r|brick|power supply)\b/', $after) === 1)) {
