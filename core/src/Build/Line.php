@@ -44,27 +44,22 @@ final readonly class Line
 
     public function marked(string $mark): self
     {
-        return new self(
-            $this->id,
-            $this->part,
-            $this->role,
-            $this->slot,
-            $this->chosen,
-            $this->quantity,
-            $this->state,
-            $this->origin,
-            $this->price,
-            $this->vendor,
-            $this->expectedOn,
-            $this->note,
-            $this->place,
-            $this->extra,
-            $mark,
-        );
+        return $this->with($this->part, $mark);
     }
 
     /** The same line, its part as it is known now. */
     public function holding(Part $part): self
+    {
+        return $this->with($part, $this->mark);
+    }
+
+    /** The same place in the build, taken by another part, sourcing begun anew. */
+    public function takenBy(Part $part, ?int $quantity = null): self
+    {
+        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $quantity ?? $this->quantity, place: $this->place, extra: $this->extra);
+    }
+
+    private function with(Part $part, string $mark): self
     {
         return new self(
             $this->id,
@@ -81,13 +76,7 @@ final readonly class Line
             $this->note,
             $this->place,
             $this->extra,
-            $this->mark,
+            $mark,
         );
-    }
-
-    /** The same place in the build, taken by another part, sourcing begun anew. */
-    public function takenBy(Part $part, ?int $quantity = null): self
-    {
-        return new self($this->id, $part, $this->role, $this->slot, $this->chosen, $quantity ?? $this->quantity, place: $this->place, extra: $this->extra);
     }
 }

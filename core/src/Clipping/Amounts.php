@@ -222,8 +222,8 @@ final readonly class Amounts
         return $isWord ? null : self::UNITS[$sign === 'Ω' || $sign === 'mΩ' || $sign === 'kΩ' ? $sign : strtolower($sign)] ?? null;
     }
 
-    /** A number, or one with a fraction: "9-1/4", "1/4". */
-    private function part(string $text): float
+    /** A bare number as a shop writes it, or one with a fraction: "9-1/4" is 9.25, "1/4" is 0.25; no unit, the sign kept. */
+    public function part(string $text): float
     {
         if (preg_match('~^(?:(\d+)[ -])?(\d+)/(\d+)$~', $text, $found) === 1) {
             return (float) $found[1] + (float) $found[2] / max(1.0, (float) $found[3]);

@@ -28,7 +28,7 @@ final readonly class Boxes
                 $sides = $units = [];
                 foreach ([1, 3, 5] as $at) {
                     if (($match[$at][0] ?? null) !== null) {
-                        $sides[] = $this->side((string) $match[$at][0]);
+                        $sides[] = $this->amounts->part(trim((string) $match[$at][0]));
                         $units[] = strtolower(trim((string) ($match[$at + 1][0] ?? '')));
                     }
                 }
@@ -308,14 +308,5 @@ final readonly class Boxes
         }
 
         return [$sides, $all];
-    }
-
-    private function side(string $text): float
-    {
-        if (preg_match('~^(?:(\d+)[ -])?(\d+)/(\d+)$~', trim($text), $found) === 1) {
-            return (float) $found[1] + (float) $found[2] / max(1.0, (float) $found[3]);
-        }
-
-        return $this->amounts->number(trim($text));
     }
 }

@@ -10,6 +10,9 @@ namespace PocketPlot\Clipping;
  */
 final class Clause
 {
+    /** How far off a cue counts, in signs, that stands only in the heading above: further than any in the clause that is taken. */
+    public const FROM_HEADING = 120.0;
+
     public readonly string $lower;
 
     /** @var array<string, list<array{int, int}>> where a cue stands, from and to, by its pattern: asked once for all numbers */
@@ -31,8 +34,6 @@ final class Clause
         public readonly string $heading = '',
         /** @var array{int, int}|null the row that this was written out of: its finds stand there */
         public readonly ?array $row = null,
-        /** The whole line, in small letters. */
-        public readonly string $line = '',
     ) {
         $this->lower = strtolower($text);
     }
@@ -73,7 +74,7 @@ final class Clause
             return 45.0;
         }
         if ($best === null && $this->heading !== '' && preg_match($pattern, $this->heading) === 1) {
-            return 120.0;
+            return self::FROM_HEADING;
         }
 
         return $best;

@@ -64,7 +64,7 @@ final class Clauses
             if (preg_match('/^\s*\S.*?\s{2,}[\d.,]+\s*(mA|A|V|W|mm|g)\s*$/', $line, $found) === 1) {
                 $unit = $found[1];
             } elseif ($unit !== '' && preg_match('/^\s*[^\s\d].*?\s{2,}[\d.,]+\s*$/', $line) === 1) {
-                $clauses[] = new Clause(rtrim($line)." {$unit}", $start, '', $heading, [$start, $start + strlen($line)], strtolower($line));
+                $clauses[] = new Clause(rtrim($line)." {$unit}", $start, '', $heading, [$start, $start + strlen($line)]);
 
                 continue;
             } else {
@@ -89,11 +89,11 @@ final class Clauses
         }
         $clauses = [];
         foreach (self::pieces(substr($line, $from)) as [$piece, $at]) {
-            $clauses[] = new Clause($piece, $start + $from + $at, $label, $heading, null, strtolower($line));
+            $clauses[] = new Clause($piece, $start + $from + $at, $label, $heading);
         }
         if ($label !== '') {
             // The label may say something itself: "USB-C: 5 V" has a socket there.
-            $clauses[] = new Clause(substr($line, 0, $from), $start, '', $heading, null, strtolower($line));
+            $clauses[] = new Clause(substr($line, 0, $from), $start, '', $heading);
         }
 
         return $clauses;
@@ -178,7 +178,7 @@ final class Clauses
                 $cell = trim($cell);
                 $kind = $columns[$at] ?? 'label';
                 if ($kind === 'skip' && preg_match('/^[^\d=]{3,40}$/', $cell) === 1) {
-                    $clauses[] = new Clause($cell, $start, '', '', [$start, $start + strlen($row)], strtolower($row));
+                    $clauses[] = new Clause($cell, $start, '', '', [$start, $start + strlen($row)]);
                 }
                 if ($cell === '' || $kind === 'skip') {
                     continue;
@@ -193,7 +193,7 @@ final class Clauses
             }
             $isText = static fn (string $cell): bool => preg_match('/^[-+]?[\d., ]+$/', $cell) !== 1;
             $said = array_map(static fn (array $one): string => $isText($one[0]) ? "{$one[0]} {$unit}" : "{$one[0]} {$unit} {$one[1]}", $values);
-            $clauses[] = new Clause(implode(', ', $said), $start, strtolower(implode(' ', $label)), '', [$start, $start + strlen($row)], strtolower($row));
+            $clauses[] = new Clause(implode(', ', $said), $start, strtolower(implode(' ', $label)), '', [$start, $start + strlen($row)]);
             $taken++;
         }
 
@@ -222,7 +222,7 @@ final class Clauses
             $said = self::written($head, $next);
 
             return [array_map(
-                static fn (array $one): Clause => new Clause($one[1], $start, $one[0], '', [$start, $start + strlen($row)], $one[0].' '.strtolower($one[1])),
+                static fn (array $one): Clause => new Clause($one[1], $start, $one[0], '', [$start, $start + strlen($row)]),
                 $said,
             ), 1];
         }
@@ -269,7 +269,7 @@ final class Clauses
                 }
                 $times = max($column) > 1.0 && $unit === '%' ? 1 : $times;
                 $clauses[] = new Clause(round(min($column) * $times, 3).' to '.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start,
-                    $end], $label);
+                    $end]);
             }
         }
 

@@ -137,7 +137,7 @@ final readonly class Numbers
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
             'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
             'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank
-                && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $free = $others, 24.0))
+                && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $others, 24.0))
                 && preg_match('/^\s*(?:out\b|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
@@ -169,7 +169,7 @@ final readonly class Numbers
         $best = null;
         foreach ($cues as [$meaning, $pattern, $bias]) {
             $far = $clause->distance($pattern, $from, $to, $others);
-            if ($far !== null && ($far <= self::FAR || $far === 120.0) && ($best === null || $far + $bias < $best[1])) {
+            if ($far !== null && ($far <= self::FAR || $far === Clause::FROM_HEADING) && ($best === null || $far + $bias < $best[1])) {
                 $best = [$meaning, $far + $bias];
             }
         }

@@ -174,7 +174,6 @@ final readonly class Phrases
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching',
                 'linear' => '\blinear\b'],
             'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
-            'protection' => [],
         ];
     }
 
@@ -271,7 +270,7 @@ final readonly class Phrases
         } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|'
             .'21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
-            $found[] = new Find($prefix, ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
+            $found[] = new Find($prefix, ['usual' => self::number($match[1][0])], $from, $to);
         } elseif ($this->role === 'cells' && preg_match('/\b(\d{1,2}) ?x ?(?:aaa?|[cd])\b(?=.*(?:holder|series|together))/', $clause->lower, $match,
             PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
@@ -282,7 +281,7 @@ final readonly class Phrases
         } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower,
             $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
-            $found[] = new Find('series', ['usual' => self::NUMBERS[$match[1][0]] ?? (int) $match[1][0]], $from, $to);
+            $found[] = new Find('series', ['usual' => self::number($match[1][0])], $from, $to);
         }
         if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|cycles)\b(?: on it| so far| used|'
             .' done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
@@ -303,20 +302,30 @@ final readonly class Phrases
         return [$clause->start + $match[1], $clause->start + $match[1] + strlen($match[0])];
     }
 
+    private static function counted(Clause $clause, string $what, int $number, string $match, int $at): Find
+    {
+        return new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
+    }
+
+    /** How many a digit or a small number word says. */
+    private static function number(string $word): int
+    {
+        return self::NUMBERS[$word] ?? (int) $word;
+    }
+
     /** @return list<Find> */
     private function buttons(Clause $clause): array
     {
         $found = [];
         $count = self::COUNT;
         $text = $clause->lower;
-        $add = function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
-            $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
+        $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
+            $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
         if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|arcade (?:stick|joystick)|\b(?:eight|8|four|4).way (?:lever|"
             .'joystick|stick|switch))/',
             $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
-            $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, $number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
+            $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, self::number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
         }
         $total = 0;
         $first = null;
@@ -327,14 +336,14 @@ final readonly class Phrases
                     $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {
                     continue;
                 }
-                $total += $number($match[1][0]);
+                $total += self::number($match[1][0]);
                 $first ??= $match[0];
             }
         }
         if ($first !== null && preg_match_all("/\b{$count} (?:action|face|shoulder|front|fire)\b(?! (?:push )?buttons)/", $text, $kinds,
             PREG_SET_ORDER) > 0) {
             foreach ($kinds as $kind) {
-                $total += $number($kind[1]);
+                $total += self::number($kind[1]);
             }
         }
         $hasNamed = preg_match_all('/(?<=[ ,(\/])(?:start|select|home|mode|turbo|menu)\b/', $text, $named);
@@ -347,7 +356,7 @@ final readonly class Phrases
         } elseif (preg_match_all("/\b{$count} (?:action|face|shoulder|front|fire)\b/", $text, $kinds, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             $sum = 0;
             foreach ($kinds as $kind) {
-                $sum += $number($kind[1][0]);
+                $sum += self::number($kind[1][0]);
             }
             $add('buttons', $sum + $hasNamed, $kinds[0][0][0], $kinds[0][0][1]);
         } elseif ($letters >= 2) {
@@ -364,27 +373,26 @@ final readonly class Phrases
         $found = [];
         $count = self::COUNT;
         $text = $clause->lower;
-        $add = function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
-            $found[] = new Find($what, ['usual' => $number], $clause->start + $at, $clause->start + $at + strlen($match));
+        $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
+            $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        $number = static fn (string $word): int => self::NUMBERS[$word] ?? (int) $word;
         if (preg_match("/(?:\b{$count} )?(?:analog(?:ue)? |thumb |slide |hall )*(?:thumb ?)?(?<!joy)(?:sticks?|thumbsticks?|joysticks?)\b(?!-on)/", $text,
             $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
             && preg_match('/\bno\s+$|arcade |way $/', substr($text, 0, (int) $match[0][1])) !== 1
                 && preg_match('/analog|thumb|slide|hall|sticks|^\s*(?:two|one|2|1) stick/', (string) $match[0][0]) === 1) {
             $isMany = ($match[1][0] ?? null) === null && str_ends_with((string) $match[0][0], 's');
-            $add($isMany ? 'weak sticks' : 'sticks', ($match[1][0] ?? null) === null ? ($isMany ? 2 : 1) : $number((string) $match[1][0]),
+            $add($isMany ? 'weak sticks' : 'sticks', ($match[1][0] ?? null) === null ? ($isMany ? 2 : 1) : self::number((string) $match[1][0]),
                 (string) $match[0][0], (int) $match[0][1]);
         }
         if (preg_match("/\b{$count} (?:analog(?:ue)? |digital |hall )?triggers?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1
             || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
-            $add('triggers', $number($match[1][0]), $match[0][0], $match[0][1]);
+            $add('triggers', self::number($match[1][0]), $match[0][0], $match[0][1]);
         }
         if (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
-            $add('knobs', $number($match[1][0]), $match[0][0], $match[0][1]);
+            $add('knobs', self::number($match[1][0]), $match[0][0], $match[0][1]);
         }
         if (preg_match("/\b{$count} players?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
-            $add('players', $number($match[1][0]), $match[0][0], $match[0][1]);
+            $add('players', self::number($match[1][0]), $match[0][0], $match[0][1]);
         }
 
         return $found;

@@ -36,7 +36,7 @@ final readonly class Reader
             if ($clause->says('/\bfits (?:handhelds|consoles)|\bwarranty|guarantee|sold out/')) {
                 // Words of the shop; sizes may still stand beside them.
                 $clause = new Clause((string) preg_replace_callback('/\d+ ?(?:months?|years?|days?)/', static fn (array $m): string => str_repeat(' ',
-                    strlen($m[0])), $clause->text), $clause->start, $clause->label, $clause->heading, $clause->row, $clause->line);
+                    strlen($m[0])), $clause->text), $clause->start, $clause->label, $clause->heading, $clause->row);
             }
             [$sizes, $taken] = $boxes->of($clause);
             $named = $sockets->of($clause);
