@@ -29,7 +29,7 @@ final class Tabs
                 self::counted(count($build->brief->games), 'game'),
             ],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
-            'power' => [self::worstOf($findings, 'power'), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
+            'power' => [self::power($build, $findings), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->missing + $vitals->unmeasured).' open'],
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
             'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
@@ -53,6 +53,18 @@ final class Tabs
         }
 
         return $worst;
+    }
+
+    /**
+     * Where no rule could judge the power of a build that has parts, nothing is known of it; that is no fit.
+     *
+     * @param  list<Finding>  $findings
+     */
+    private static function power(Build $build, array $findings): Verdict
+    {
+        $isJudged = array_filter($findings, static fn (Finding $finding): bool => $finding->station() === 'power') !== [];
+
+        return $isJudged || $build->lines === [] ? self::worstOf($findings, 'power') : Verdict::Unmeasured;
     }
 
     private static function counted(int $count, string $one): string

@@ -14,6 +14,7 @@ use PocketPlot\Build\SupplyState;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Role;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Figure;
 
@@ -92,7 +93,7 @@ final readonly class Vitals
             runTime: $hours,
             runTimeWanted: $brief->runTimeHours,
             runTimeVerdict: $worst['power.runtime'],
-            hasPack: $facts->runTime()->pack !== null,
+            hasPack: self::hasCells($facts),
             sidesMm: $size->size->sidesMm(),
             sizeEstimated: $size->estimated,
             largestMm: $brief->largestMm,
@@ -229,5 +230,12 @@ final readonly class Vitals
         return $open === []
             ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null]
             : ['kind' => 'wait', 'says' => "Wait for {$open[0]->waitsFor()[0]->name()}.", 'station' => 'buy', 'ref' => $open[0]->waitsFor()[0]->id];
+    }
+
+    /** A pack of which no figure is known yet is a pack. */
+    private static function hasCells(Facts $facts): bool
+    {
+        return $facts->runTime()->pack !== null
+            || array_filter($facts->build->chosen(), static fn (Line $line): bool => $line->role === Role::Cells) !== [];
     }
 }

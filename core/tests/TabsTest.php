@@ -36,3 +36,10 @@ it('turns as soon as something waits or is open', function (array $lines, array 
     'all is here' => [['board' => ['role' => 'board', 'line' => ['state' => 'tested']]], [], 'build', 'fits'],
     'a figure is open' => [['board' => ['role' => 'board']], [], 'bench', 'unmeasured'],
 ]);
+
+it('calls the power no fit where no rule could judge it', function (array $lines, string $figure): void {
+    expect(Make::appraise(Make::build($lines))->tabs()['power'])->toBe(['verdict' => 'unmeasured', 'figure' => $figure]);
+})->with([
+    'a board by name only' => [['board' => ['role' => 'board']], 'no pack'],
+    'a board and a pack by name only' => [['board' => ['role' => 'board'], 'pack' => ['role' => 'cells']], 'unknown'],
+]);
