@@ -22,10 +22,11 @@ final class ApplyRemedy
 {
     /**
      * @param  Given  $given
+     * @param  list<PartRecord>  $with  what goes on the list together with the part
      *
      * @throws ValidationException when the join can never be
      */
-    public static function to(BuildRecord $build, ?PartRecord $part, array $given): void
+    public static function to(BuildRecord $build, ?PartRecord $part, array $given, array $with = []): void
     {
         $frees = $given['frees'] ?? null;
         if ($frees !== null) {
@@ -35,6 +36,9 @@ final class ApplyRemedy
             isset($given['line'])
                 ? SwapLine::in($build, $given['line'], $part)
                 : AddLine::to($build, $part, $given['role'] ?? $part->role, null);
+        }
+        foreach ($with as $other) {
+            AddLine::to($build, $other, $other->role, null);
         }
         if (isset($given['brightness'])) {
             $dimmed = BuildMapper::toCore($build->load(BuildMapper::RELATIONS))->dimmed((float) $given['brightness']);

@@ -13,6 +13,7 @@ use PocketPlot\Part\Role;
 use PocketPlot\Power\SupplyTree;
 use PocketPlot\Quantity\Day;
 use PocketPlot\WhatIf\Candidates;
+use PocketPlot\WhatIf\Fix;
 use PocketPlot\WhatIf\RemedyFinder;
 
 it('gives the demo builds the verdicts they were made for', function (string $name, Verdict $verdict): void {
@@ -51,7 +52,7 @@ it('finds for every clash of the demos a part that settles it and brings no new 
         $found = $finder->find($before, $finding);
         expect($found)->not->toBeEmpty();
         foreach ($found as $one) {
-            expect($one['effect']->settled)->toContain($finding->key())->and($one['effect']->newClashes)->toBe([]);
+            expect($one->effect->settled)->toContain($finding->key())->and($one->effect->newClashes)->toBe([]);
         }
     }
 });
@@ -61,7 +62,7 @@ it('puts the remedy first that gives nothing away', function (): void {
     $finding = $before->finding('control.coverage/paddles/1') ?? throw new RuntimeException('the planted clash is gone');
     $found = (new RemedyFinder(Make::library(), Make::today()))->find($before, $finding);
     // A radio pad even frees a socket; the wired one of the same make follows, and neither gives anything away.
-    expect($found[0]['loss'])->toBe(0)->and(array_map(static fn (array $one): ?string => $one['edits']->part?->id, $found))->toContain('pad-plover-six');
+    expect($found[0]->loss)->toBe(0)->and(array_map(static fn (Fix $one): ?string => $one->edits->part?->id, $found))->toContain('pad-plover-six');
 });
 
 it('judges a candidate as the whole appraisal would after the change', function (): void {

@@ -12,6 +12,7 @@ use PocketPlot\File\Json;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Report\PowerReport;
+use PocketPlot\WhatIf\Fix;
 use PocketPlot\WhatIf\RemedyFinder;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -199,7 +200,7 @@ final class Golden
     private static function tried(RemedyFinder $finder, Appraisal $appraisal, Finding $finding): array
     {
         return $finding->verdict === Verdict::Fits ? [] : array_map(
-            static fn (array $one): array => [$one['edits']->kind(), $one['edits']->part->id ?? $one['edits']->settles->from ?? '', count($one['effect']->settled), count($one['effect']->newClashes)],
+            static fn (Fix $one): array => [$one->edits->kind(), $one->edits->part->id ?? $one->edits->settles->from ?? '', count($one->effect->settled), count($one->effect->newClashes)],
             $finder->find($appraisal, $finding),
         );
     }

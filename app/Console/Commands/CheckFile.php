@@ -12,8 +12,10 @@ use PocketPlot\Check\RemedyKind;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\File\BadFile;
+use PocketPlot\Part\Part;
 use PocketPlot\Quantity\BadFigure;
 use PocketPlot\Quantity\Day;
+use PocketPlot\WhatIf\Fix;
 use PocketPlot\WhatIf\Need;
 use PocketPlot\WhatIf\Needs;
 use PocketPlot\WhatIf\RemedyFinder;
@@ -81,21 +83,23 @@ final class CheckFile extends Command
         ]);
     }
 
-    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string, from?: string, output?: string}> */
+    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string, with?: list<string>, adds?: list<array{verdict: string, says: string}>, from?: string, output?: string}> */
     private function remedies(RemedyFinder $finder, Appraisal $appraisal, Finding $finding): array
     {
         if ($finding->verdict === Verdict::Fits) {
             return [];
         }
         $tried = array_map(
-            static fn (array $one): array => [
-                'kind' => $one['edits']->kind(),
-                'says' => $one['edits']->says($appraisal->build),
-                'line' => $one['edits']->lineId,
-                'role' => $one['edits']->role?->value,
+            static fn (Fix $one): array => [
+                'kind' => $one->edits->kind(),
+                'says' => $one->edits->says($appraisal->build),
+                'line' => $one->edits->lineId,
+                'role' => $one->edits->role?->value,
                 'figure' => null,
-                ...($one['edits']->part === null ? [] : ['part' => $one['edits']->part->id]),
-                ...($one['edits']->settles === null ? [] : ['from' => $one['edits']->settles->from, 'output' => $one['edits']->settles->output]),
+                ...($one->edits->part === null ? [] : ['part' => $one->edits->part->id]),
+                ...($one->edits->with === [] ? [] : ['with' => array_map(static fn (Part $part): string => $part->id, $one->edits->with)]),
+                ...($one->isClean() ? [] : ['adds' => $one->adds()]),
+                ...($one->edits->settles === null ? [] : ['from' => $one->edits->settles->from, 'output' => $one->edits->settles->output]),
             ],
             $finder->find($appraisal, $finding),
         );

@@ -18,12 +18,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use PocketPlot\Appraisal;
+use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\WhatIf\Fix;
 use PocketPlot\WhatIf\Need;
 use PocketPlot\WhatIf\Needs;
 use PocketPlot\WhatIf\RemedyFinder;
@@ -88,7 +90,8 @@ final class FindingController
         $before = Appraisal::toCompare(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
         $finding = $before->finding(is_string($given['finding']) ? $given['finding'] : '');
         abort_if($finding === null, 404);
-        $roles = array_unique(array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())));
+        // Solder and tape go with whatever asks for them.
+        $roles = array_unique([...array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())), Role::Material->value]);
         $library = $ids = [];
         foreach ($roles as $role) {
             $rows = PartQueries::ofRole($user, $role, '', self::MOST_TRIED);
@@ -99,19 +102,32 @@ final class FindingController
         }
         $found = (new RemedyFinder($library, Today::day()))->find($before, $finding);
 
-        return new JsonResponse(['remedies' => array_map(static fn (array $one): array => [
-            'kind' => $one['edits']->kind(),
-            'does' => $one['edits']->says($before->build),
-            'libraryId' => $one['edits']->part === null ? null : $ids[$one['edits']->part->id],
-            'line' => $one['edits']->lineId,
-            'role' => $one['edits']->role?->value,
-            'part' => $one['edits']->part === null ? null : BuildView::part($one['edits']->part),
-            'settles' => self::join($one['edits']->settles),
-            'frees' => self::join($one['edits']->frees),
-            'brightness' => $one['edits']->brightness,
-            'hours' => $one['edits']->hours,
-            ...$one['effect']->toArray(),
-        ], $found)]);
+        return new JsonResponse(['remedies' => array_map(static fn (Fix $fix): array => self::fix($fix, $before->build, $ids), $found)]);
+    }
+
+    /**
+     * @param  array<string, int>  $ids  of the library's rows, by the part's own id
+     * @return array<string, mixed>
+     */
+    private static function fix(Fix $fix, Build $build, array $ids): array
+    {
+        $edits = $fix->edits;
+
+        return [
+            'kind' => $edits->kind(),
+            'does' => $edits->says($build),
+            'libraryId' => $edits->part === null ? null : $ids[$edits->part->id],
+            'line' => $edits->lineId,
+            'role' => $edits->role?->value,
+            'with' => array_map(static fn (Part $part): int => $ids[$part->id], $edits->with),
+            'part' => $edits->part === null ? null : BuildView::part($edits->part),
+            'settles' => self::join($edits->settles),
+            'frees' => self::join($edits->frees),
+            'brightness' => $edits->brightness,
+            'hours' => $edits->hours,
+            'adds' => $fix->adds(),
+            ...$fix->effect->toArray(),
+        ];
     }
 
     /** @return array{from: string, output: string, to: string, input: string, through: string, gaugeAwg: ?float, lengthMm: ?float}|null */

@@ -86,9 +86,10 @@ final class LineController
     {
         $part = $request->filled('part') ? $this->libraryPart($user, $request->integer('part')) : null;
         /** @var Given $given */
-        $given = array_diff_key((array) $request->validated(), ['version' => true, 'part' => true]);
+        $given = array_diff_key((array) $request->validated(), ['version' => true, 'part' => true, 'with' => true]);
+        $with = array_map(fn (mixed $id): PartRecord => $this->libraryPart($user, is_numeric($id) ? (int) $id : 0), $request->array('with'));
 
-        return $this->edit($request, $build, static fn (BuildRecord $build) => ApplyRemedy::to($build, $part, $given));
+        return $this->edit($request, $build, static fn (BuildRecord $build) => ApplyRemedy::to($build, $part, $given, array_values($with)));
     }
 
     /** What a finding asks for, put on the list until it is found. */

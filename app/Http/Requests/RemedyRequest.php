@@ -24,6 +24,8 @@ final class RemedyRequest extends EditRequest
             ...$this->join('frees', ['to', 'input']),
             'brightness' => ['nullable', 'numeric', 'min:0', 'max:1'],
             'hours' => ['nullable', 'numeric', 'min:0', 'max:1000'],
+            'with' => ['nullable', 'array', 'max:10'],
+            'with.*' => ['integer'],
         ];
     }
 

@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
+use PocketPlot\Check\Phrase;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Feed;
@@ -31,6 +32,8 @@ final readonly class Edits
         public ?float $brightness = null,
         /** Asked for in the brief. */
         public ?float $hours = null,
+        /** @var list<Part> what goes on the list together with the part: solder, tape */
+        public array $with = [],
     ) {}
 
     public static function swap(string $lineId, Part $part, Role $role): self
@@ -83,6 +86,12 @@ final readonly class Edits
         return new self(hours: $hours);
     }
 
+    /** @param  list<Part>  $with */
+    public function with(array $with): self
+    {
+        return new self($this->part, $this->role, $this->lineId, $this->settles, $this->frees, $this->rewires, $this->brightness, $this->hours, $with);
+    }
+
     public function kind(): string
     {
         return match (true) {
@@ -115,7 +124,7 @@ final readonly class Edits
             $this->lineId !== null => "Take {$this->part->name} instead of {$name($this->lineId)}",
             $this->frees !== null => "Put {$this->part->name} between {$name($this->frees->from)} and {$to}",
             default => "Add {$this->part->name}",
-        };
+        }.($this->with === [] ? '' : ', with '.Phrase::all(array_map(static fn (Part $part): string => $part->name, $this->with)));
     }
 
     private function saysWires(Join $before, string $from, string $to): string
@@ -143,7 +152,9 @@ final readonly class Edits
                 ? $build->withLine(new Line(Candidates::TRIAL, $this->part, $this->role, Candidates::TRIAL))
                 : $build->withSwap($this->lineId, $this->part);
         }
-
+        foreach ($this->with as $index => $part) {
+            $build = $build->withLine(new Line(Candidates::TRIAL."-with-{$index}", $part, Role::Material, Candidates::TRIAL."-with-{$index}"));
+        }
         if ($this->brightness !== null) {
             $build = $build->dimmed($this->brightness);
         }

@@ -20,7 +20,7 @@ final readonly class Effect
      * @param  list<string>  $settled  keys of clashes that are gone
      * @param  list<string>  $newClashes
      * @param  list<Finding>  $concerning  findings about the changed line, worst first
-     * @param  array<string, Verdict>  $verdicts  of all findings after the change, by key
+     * @param  array<string, Verdict>  $verdicts  of all findings after the change, by key, the worst of each
      */
     private function __construct(
         public Verdict $verdict,
@@ -41,7 +41,7 @@ final readonly class Effect
         $is = [...$clashes, ...$lacks];
         $concerning = $verdicts = [];
         foreach ($after->findings as $finding) {
-            $verdicts[$finding->key()] = $finding->verdict;
+            $verdicts[$finding->key()] ??= $finding->verdict;
             if (in_array($lineId, $finding->lines, true)) {
                 $concerning[] = $finding;
             }

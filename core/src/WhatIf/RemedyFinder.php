@@ -6,6 +6,7 @@ namespace PocketPlot\WhatIf;
 
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\People\Consumables;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Pack;
@@ -15,8 +16,9 @@ use PocketPlot\Power\Feed;
 use PocketPlot\Quantity\Day;
 
 /**
- * Asks the library which single swap, addition or other join settles a finding. What is offered was tried whole:
- * the finding is milder or gone, and neither a new clash nor a new unknown nor a lost figure came with it.
+ * Asks the library which single swap, addition or other join settles a finding. What is offered was tried whole: the
+ * finding is gone or milder, no vital is lost, and nothing is worse than before; what leaves something else *tight*
+ * is only offered for a fault that nothing else mends, and says so.
  */
 final class RemedyFinder
 {
@@ -49,28 +51,26 @@ final class RemedyFinder
     /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
 
-    /**
-     * @return list<array{edits: Edits, effect: Effect, loss: int}> the best first: settled fully, then nothing lost, then cheap
-     */
+    /** @return list<Fix> the best first: settled fully, then nothing lost, then cheap; what leaves something tight only where nothing else helps */
     public function find(Appraisal $before, Finding $finding, int $most = 6): array
     {
         if ($finding->verdict === Verdict::Fits) {
             return [];
         }
         $found = [];
-        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding), ...$this->figured($before, $finding)] as $one) {
-            if ($this->helps($before, $finding, $one['effect'])) {
-                $found[] = $one;
+        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding), ...$this->figured($before, $finding)] as $fix) {
+            if ($fix->helps()) {
+                $found[] = $fix;
             }
         }
-        usort($found, static fn (array $a, array $b): int => self::rank($finding, $a['edits'], $a['effect'], $a['loss'])
-            <=> self::rank($finding, $b['edits'], $b['effect'], $b['loss'])
-            ?: $a['effect']->vitals->cost->amount->compareTo($b['effect']->vitals->cost->amount));
+        $clean = array_values(array_filter($found, static fn (Fix $fix): bool => $fix->isClean()));
+        $found = $clean === [] ? $found : $clean;
+        usort($found, static fn (Fix $a, Fix $b): int => $a->rank() <=> $b->rank() ?: $a->effect->vitals->cost->amount->compareTo($b->effect->vitals->cost->amount));
 
         return array_slice($found, 0, $most);
     }
 
-    /** @return iterable<array{edits: Edits, effect: Effect, loss: int}> */
+    /** @return iterable<Fix> */
     private function tried(Appraisal $before, Finding $finding): iterable
     {
         // A converter goes in between; a join settled by hand would lead past it.
@@ -86,36 +86,59 @@ final class RemedyFinder
                     if ($old === null || $old->id === $part->id || ! $part->canStandInFor($old) || ! self::isAlike($old, $part, $finding)) {
                         continue;
                     }
-                    $effect = Candidates::effectOf($before, $part, $remedy->role, $remedy->lineId, $this->today);
-                    yield ['edits' => Edits::swap($remedy->lineId, $part, $remedy->role), 'effect' => $effect, 'loss' => Downgrade::between($old, $part)];
+                    yield $this->whole($before, $before, $finding, Edits::swap($remedy->lineId, $part, $remedy->role), Downgrade::between($old, $part));
 
                     continue;
                 }
                 $edits = Edits::add($part, $remedy->role, $part->isConverter() ? $join : null);
                 $from = $edits->frees === null ? $before : ($freed ??= Appraisal::toCompare($before->build->withoutJoin($edits->frees), $this->today));
-                $after = $from->after($edits->applyTo($before->build), $this->today);
-                if (! self::isInBetween($part, $finding, $after)) {
-                    continue;
+                if (self::isInBetween($part, $finding, $from->after($edits->applyTo($before->build), $this->today))) {
+                    yield $this->whole($before, $from, $finding, $edits);
                 }
-                yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $edits->changes()), 'loss' => 0];
             }
         }
     }
 
-    /** @return list<int> smaller is better: what is left of the finding, another join before another part, what stands about the part, what is lost */
-    private static function rank(Finding $finding, Edits $edits, Effect $effect, int $loss): array
+    /**
+     * The fix, with the solder or tape that its part asks for where the shelf has it: nobody orders the one without the other.
+     *
+     * @param  Appraisal  $from  of the build without the join that it takes back
+     */
+    private function whole(Appraisal $before, Appraisal $from, Finding $finding, Edits $edits, int $loss = 0): Fix
     {
-        return [
-            ($effect->verdicts[$finding->key()] ?? Verdict::Fits)->weight(),
-            match (true) {
-                // Less of what was wished for comes after all that keeps the wish.
-                $edits->hours !== null || $edits->brightness !== null => 2,
-                $edits->part === null => 0,
-                default => 1,
-            },
-            $effect->verdict->weight(),
-            $loss,
-        ];
+        $fix = $this->judged($before, $from, $finding, $edits, $loss);
+        if (! $fix->helps()) {
+            return $fix;
+        }
+        $with = $this->lackingWith($before, $edits, $fix);
+
+        return $with === [] ? $fix : $this->judged($before, $from, $finding, $edits->with($with), $loss);
+    }
+
+    private function judged(Appraisal $before, Appraisal $from, Finding $finding, Edits $edits, int $loss): Fix
+    {
+        return Fix::tried($finding, $edits, $before, $from->after($edits->applyTo($before->build), $this->today), $edits->changes(), $loss);
+    }
+
+    /** @return list<Part> the cheapest of the shelf for each thing that the fix leaves lacking */
+    private function lackingWith(Appraisal $before, Edits $edits, Fix $fix): array
+    {
+        $asks = in_array('people.consumables', array_map(static fn (Finding $finding): string => $finding->rule, $fix->added), true);
+        $wanted = $asks ? $edits->part?->work->asked($before->build->brief->mustHaves)->consumables ?? [] : [];
+        $with = [];
+        foreach (array_diff($wanted, Consumables::there($before->facts)) as $lacking) {
+            $serving = array_values(array_filter($this->partsFor(Role::Material), static fn (Part $part): bool => in_array($lacking, $part->work->serves, true)));
+            usort($serving, static fn (Part $a, Part $b): int => self::price($a) <=> self::price($b));
+            $with = [...$with, ...array_slice($serving, 0, 1)];
+        }
+
+        return array_values(array_unique($with, SORT_REGULAR));
+    }
+
+    /** What has no price comes last. */
+    private static function price(Part $part): float
+    {
+        return $part->bestOffer()?->price->amount->toFloat() ?? INF;
     }
 
     /** Like for like: a lead with the same ends, a switch of the same kind, a card of the same kind, a pack of no more than some times the energy. */
@@ -171,7 +194,7 @@ final class RemedyFinder
     /**
      * The same input on every other rail there is, and left to the proposal where the builder's own join is the trouble.
      *
-     * @return iterable<array{edits: Edits, effect: Effect, loss: int}>
+     * @return iterable<Fix>
      */
     private function rejoined(Appraisal $before, Finding $finding): iterable
     {
@@ -181,23 +204,23 @@ final class RemedyFinder
         }
         foreach ($this->joinsFor($before, $feed) as $edits) {
             $after = Appraisal::toCompare($edits->applyTo($before->build), $this->today);
-            yield ['edits' => $edits, 'effect' => Effect::between($before, $after, $feed->line->id), 'loss' => 0];
+            yield Fix::tried($finding, $edits, $before, $after, $feed->line->id);
         }
     }
 
     /**
      * What other figures would do, the smallest change of each kind: thicker or shorter wires, a dimmer display, fewer hours.
      *
-     * @return iterable<array{edits: Edits, effect: Effect, loss: int}>
+     * @return iterable<Fix>
      */
     private function figured(Appraisal $before, Finding $finding): iterable
     {
         foreach ($this->figures($before, $finding) as $steps) {
             foreach ($steps as $edits) {
                 $after = Appraisal::toCompare($edits->applyTo($before->build), $this->today);
-                $one = ['edits' => $edits, 'effect' => Effect::between($before, $after, $finding->lines[0] ?? ''), 'loss' => 0];
-                if ($this->helps($before, $finding, $one['effect'])) {
-                    yield $one;
+                $fix = Fix::tried($finding, $edits, $before, $after, $finding->lines[0] ?? '');
+                if ($fix->helps()) {
+                    yield $fix;
 
                     break;
                 }
@@ -246,33 +269,6 @@ final class RemedyFinder
         }
 
         return $joins;
-    }
-
-    private function helps(Appraisal $before, Finding $finding, Effect $effect): bool
-    {
-        $losesHours = $before->vitals->runTime->isKnown() && ! $effect->vitals->runTime->isKnown();
-        // Of a wanted part nothing is asked; what stands in its place may have figures to find out.
-        $opens = $finding->rule !== 'whole.wanted' && $effect->vitals->unmeasured > $before->vitals->unmeasured;
-        if ($effect->newClashes !== [] || $losesHours || $opens) {
-            return false;
-        }
-        $now = $effect->verdicts[$finding->key()] ?? null;
-
-        return $now === null
-            ? ! $this->movedElsewhere($finding, $effect)
-            : $now->weight() < $finding->verdict->weight() && ! $now->isFault();
-    }
-
-    /** A finding whose key is gone may stand under another key with the same rule and verdict on the changed line. */
-    private function movedElsewhere(Finding $finding, Effect $effect): bool
-    {
-        foreach ($effect->concerning as $other) {
-            if ($other->rule === $finding->rule && $other->verdict->weight() >= $finding->verdict->weight()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @return list<Part> */

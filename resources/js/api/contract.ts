@@ -1473,6 +1473,13 @@ export interface components {
             brightness: number | null;
             /** @description of play on a charge that the brief would ask for */
             hours: number | null;
+            /** @description library parts that go on the list together with it: solder, tape */
+            with: number[];
+            /** @description what is tight after it that was not before; only where nothing else mends a fault */
+            adds: {
+                verdict: components["schemas"]["Verdict"];
+                says: string;
+            }[];
         };
         ImportPreview: {
             name: string;
@@ -3220,6 +3227,7 @@ export interface operations {
                     } | null;
                     brightness?: number | null;
                     hours?: number | null;
+                    with?: number[];
                 };
             };
         };

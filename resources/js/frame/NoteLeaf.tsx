@@ -143,8 +143,10 @@ function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: Findi
     const notices = useNotices();
     const button = FIX_BUTTONS[remedy.kind];
     const apply = async () => {
-        const { libraryId: part, line, role, settles, frees, brightness, hours } = remedy;
-        const answer = await edit((path, version) => api.post<Build>(`${path}/remedy`, { version, part, line, role, settles, frees, brightness, hours }));
+        const { libraryId: part, line, role, settles, frees, brightness, hours, with: others } = remedy;
+        const answer = await edit((path, version) =>
+            api.post<Build>(`${path}/remedy`, { version, part, line, role, settles, frees, brightness, hours, with: others }),
+        );
         if (answer instanceof Error) return;
         notices.say(`Done: ${remedy.does}.`);
         onClose();
@@ -164,7 +166,12 @@ function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: Findi
                 </Button>
             </div>
             <EffectList before={build} after={remedy.vitals} />
-            {remedy.verdict !== 'fits' && remedy.says !== finding.says && (
+            {remedy.adds.map((added) => (
+                <p key={added.says} className="mt-1 flex gap-1.5 text-sm">
+                    <Peg verdict={added.verdict} size={16} /> <span>To live with: {added.says}</span>
+                </p>
+            ))}
+            {remedy.adds.length === 0 && remedy.verdict !== 'fits' && remedy.says !== finding.says && (
                 <p className="mt-1 flex gap-1.5 text-sm">
                     <Peg verdict={remedy.verdict} size={16} /> {remedy.says}
                 </p>

@@ -21,6 +21,17 @@ final class Consumables extends LineRule
         return new Meta('people.consumables', 'Solder, tape and the like that the parts ask for are at hand or on the list.', ['consumables']);
     }
 
+    /** @return list<string> what is at hand, or on the list */
+    public static function there(Facts $facts): array
+    {
+        $there = $facts->brief()->consumables ?? [];
+        foreach ($facts->with('serves') as $other) {
+            $there = [...$there, ...$other->part->work->serves];
+        }
+
+        return $there;
+    }
+
     protected function lines(Facts $facts): iterable
     {
         return $facts->with('consumables');
@@ -28,10 +39,7 @@ final class Consumables extends LineRule
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
-        $there = $facts->brief()->consumables ?? [];
-        foreach ($facts->with('serves') as $other) {
-            $there = [...$there, ...$other->part->work->serves];
-        }
+        $there = self::there($facts);
         $wanted = $line->part->work->asked($facts->brief()->mustHaves)->consumables;
         $lacking = array_values(array_diff($wanted, $there));
         if ($wanted === []) {

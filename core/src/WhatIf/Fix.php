@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\WhatIf;
+
+use PocketPlot\Appraisal;
+use PocketPlot\Check\Finding;
+use PocketPlot\Check\Verdict;
+
+/** A remedy that was tried whole on a build: what is done, what becomes of the build, and what it leaves to live with. */
+final readonly class Fix
+{
+    /**
+     * @param  int  $loss  what the new part gives away, in tenths (Downgrade)
+     * @param  Verdict  $left  of the finding it is for; *fits* when that is gone
+     * @param  list<Finding>  $added  what is worse about the build than before, worst first
+     * @param  list<string>  $lost  vitals that were known and are so no more: "run time", "size", "weight", "cost", "finish"
+     */
+    private function __construct(
+        public Edits $edits,
+        public Effect $effect,
+        public int $loss,
+        public Verdict $left,
+        public array $added,
+        public array $lost,
+        private bool $moved,
+        private Finding $finding,
+    ) {}
+
+    /** @param  string  $lineId  the line to look at after it */
+    public static function tried(Finding $finding, Edits $edits, Appraisal $before, Appraisal $after, string $lineId, int $loss = 0): self
+    {
+        $effect = Effect::between($before, $after, $lineId);
+
+        return new self(
+            $edits,
+            $effect,
+            $loss,
+            $effect->verdicts[$finding->key()] ?? Verdict::Fits,
+            Worsening::between($before, $after, $finding),
+            Worsening::lostVitals($before, $after),
+            self::movedElsewhere($finding, $effect),
+            $finding,
+        );
+    }
+
+    /** Whether it does away with the finding, or leaves it milder and no fault, at no other cost than something *tight*. */
+    public function helps(): bool
+    {
+        // Of a wanted part nothing is asked; what stands in its place may have figures to find out.
+        $bearable = $this->finding->rule === 'whole.wanted' ? Verdict::Unmeasured : Verdict::Tight;
+        $worst = $this->added === [] ? Verdict::Fits : $this->added[0]->verdict;
+
+        return $this->left->weight() < $this->finding->verdict->weight()
+            && ! $this->left->isFault()
+            && ! $this->moved
+            && $this->lost === []
+            && $this->effect->newClashes === []
+            && $worst->weight() <= $bearable->weight()
+            // One thing that is tight for another is no help.
+            && ($this->isClean() || $this->finding->verdict->isFault());
+    }
+
+    /** Nothing about the build is worse after it. */
+    public function isClean(): bool
+    {
+        return $this->added === [];
+    }
+
+    /** @return list<int> smaller is better: what is left of the finding, another join before another part, what stands about the part, what is lost */
+    public function rank(): array
+    {
+        return [
+            $this->left->weight(),
+            match (true) {
+                // Less of what was wished for comes after all that keeps the wish.
+                $this->edits->hours !== null || $this->edits->brightness !== null => 2,
+                $this->edits->part === null => 0,
+                default => 1,
+            },
+            $this->effect->verdict->weight(),
+            count($this->added),
+            $this->loss,
+        ];
+    }
+
+    /** @return list<array{verdict: string, says: string}> what is worse than before, in words */
+    public function adds(): array
+    {
+        return array_map(static fn (Finding $finding): array => ['verdict' => $finding->verdict->value, 'says' => $finding->says()], $this->added);
+    }
+
+    /** A finding whose key is gone may stand under another key with the same rule and verdict on the changed line. */
+    private static function movedElsewhere(Finding $finding, Effect $effect): bool
+    {
+        if (isset($effect->verdicts[$finding->key()])) {
+            return false;
+        }
+        foreach ($effect->concerning as $other) {
+            if ($other->rule === $finding->rule && $other->verdict->weight() >= $finding->verdict->weight()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
