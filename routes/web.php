@@ -13,7 +13,9 @@ use App\Http\Controllers\PartController;
 use App\Http\Controllers\PowerController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SheetController;
 use App\Http\Middleware\OnlyHere;
+use App\Sheets\SheetOut;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -41,6 +43,9 @@ Route::prefix('api')->group(function (): void {
         Route::get('parts/file', [PartController::class, 'exportFile']);
         Route::post('parts/imports/preview', [PartController::class, 'preview']);
         Route::post('parts/imports', [PartController::class, 'import']);
+        Route::get('parts/sheet.{format}', [SheetController::class, 'ofLibrary'])->whereIn('format', array_keys(SheetOut::FORMATS));
+        Route::post('parts/sheet', [SheetController::class, 'intoLibrary']);
+        Route::post('sheets', [SheetController::class, 'preview']);
         Route::get('parts/{part}', [PartController::class, 'show'])->whereNumber('part');
         Route::put('parts/{part}', [PartController::class, 'update'])->whereNumber('part');
         Route::delete('parts/{part}', [PartController::class, 'destroy'])->whereNumber('part');
@@ -83,7 +88,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('readings/{reading}/photo', [BenchController::class, 'photo']);
             Route::put('ticks', [BuildController::class, 'tick']);
             Route::get('file', [BuildController::class, 'exportFile']);
-            Route::get('parts.csv', [BuildController::class, 'exportCsv']);
+            Route::get('parts.{format}', [SheetController::class, 'ofBuild'])->whereIn('format', array_keys(SheetOut::FORMATS));
+            Route::post('sheet', [SheetController::class, 'intoBuild']);
             Route::get('candidates', [FindingController::class, 'candidates']);
             Route::get('fits', [FindingController::class, 'fits']);
             Route::get('grid', [FindingController::class, 'grid']);

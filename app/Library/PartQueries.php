@@ -9,6 +9,8 @@ use App\Models\PartRecord;
 use App\Models\User;
 use App\Models\VendorRecord;
 use Illuminate\Support\Collection;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\Part;
 
 /** What is asked of the library: the builder's own parts and those that ship with the application. */
 final class PartQueries
@@ -36,6 +38,15 @@ final class PartQueries
         return PartRecord::matching(PartRecord::visibleTo($user), $words)->where('role', $role)->orderBy('name')->limit($most)->get();
     }
 
+    /** @return list<array{id: int, name: string, isOwn: bool}> all that the builder may see, own ones first */
+    public static function names(User $user): array
+    {
+        $rows = PartRecord::visibleTo($user)->orderByRaw('user_id = ? desc', [$user->id])->orderBy('id')->get(['id', 'name', 'user_id']);
+
+        return array_values($rows->map(static fn (PartRecord $row): array => ['id' => $row->id, 'name' => $row->name,
+            'isOwn' => $row->user_id === $user->id])->all());
+    }
+
     /**
      * @param  list<int>  $ids
      * @return Collection<int, PartRecord> those of them that the builder may see, in the order of the ids
@@ -43,6 +54,12 @@ final class PartQueries
     public static function byId(User $user, array $ids): Collection
     {
         return PartRecord::visibleTo($user)->whereIn('id', $ids)->orderByRaw('field(id, '.implode(', ', $ids).')')->get();
+    }
+
+    /** @return list<Part> the builder's own, by name */
+    public static function ownParts(User $user): array
+    {
+        return array_map(PartReader::read(...), self::ownSpecs($user));
     }
 
     /**

@@ -21,10 +21,10 @@ use SplFileInfo;
 final class CodeMap
 {
     /** The core's rooms from the bottom to the top. A room may use itself and those below it. "" is the front door. */
-    public const CORE = ['Quantity', 'Part', 'Build', 'Power', 'Sourcing', 'Fit', 'Wiring', 'Heat', 'Facts', 'Check', 'Bench', 'Assembly', 'File', 'Clipping', '', 'WhatIf', 'Report'];
+    public const CORE = ['Quantity', 'Part', 'Build', 'Power', 'Sourcing', 'Fit', 'Wiring', 'Heat', 'Facts', 'Check', 'Bench', 'Assembly', 'File', 'Clipping', 'Sheet', '', 'WhatIf', 'Report'];
 
     /** The application's, in the same manner; all of them may use the core. */
-    public const APP = ['Journal', 'Models', 'Policies', 'Mapping', 'Library', 'Standins', 'Actions', 'Http', 'Console', 'Providers'];
+    public const APP = ['Journal', 'Models', 'Policies', 'Mapping', 'Library', 'Sheets', 'Standins', 'Actions', 'Http', 'Console', 'Providers'];
 
     /** @var array<string, list<string>> path from the root of the project => classes it uses, each once */
     public readonly array $uses;

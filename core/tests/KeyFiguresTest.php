@@ -19,6 +19,6 @@ it('says in one line what tells parts of a role apart', function (string $role, 
     'an amplifier' => ['sound', ['amp' => ['channels' => 2, 'watts' => 3, 'atOhm' => 4]], '2 × 3 W'],
     'a loudspeaker' => ['sound', ['speaker' => ['ohm' => 8, 'watts' => 1]], '8 Ω · 1 W'],
     'a card' => ['storage', ['storage' => ['capacityGb' => 64]], '64 GB'],
-    'a lead' => ['cable', ['cable' => ['oneEnd' => 'usb-a', 'otherEnd' => 'usb-c', 'lengthMm' => 300, 'gaugeAwg' => 24]], 'usb-a to usb-c · 300 mm · 24 AWG'],
+    'a lead' => ['cable', ['cable' => ['oneEnd' => 'usb-a', 'otherEnd' => 'usb-c', 'carries' => ['power'], 'lengthMm' => 300, 'gaugeAwg' => 24]], 'usb-a to usb-c · 300 mm · 24 AWG'],
     'a part by name' => ['board', [], ''],
 ]);

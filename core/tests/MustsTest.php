@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use PocketPlot\Appraisal;
+use PocketPlot\Check\Finding;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\Verdict;
@@ -81,3 +82,36 @@ it('leads six names to a verdict that tells within eight answers', function (): 
     }
     expect($answers)->toBeGreaterThan(0)->toBeLessThanOrEqual(8);
 });
+
+it('asks what a half-known part still lacks, and judges it by nothing that it does not say', function (string $role, array $facets, array $asked): void {
+    $build = Make::build(['part' => ['role' => $role, 'facets' => $facets]]);
+    $appraisal = Make::appraise($build);
+    $lacking = array_values(array_filter($appraisal->findings, static fn (Finding $one): bool => $one->rule === 'whole.unmeasured' && ! $one->ofWhole));
+    expect(array_map(static fn (Finding $one): string => (string) $one->waitsFor[0][1], $lacking))->toBe($asked);
+    foreach ($lacking as $one) {
+        // Each can be answered in place.
+        expect(FigurePlace::of($one->waitsFor[0][1]))->not->toBeNull();
+    }
+})->with([
+    'a pack of which the capacity is known' => ['cells', ['pack' => ['capacityMah' => 5000]], ['pack.chemistry', 'pack.series']],
+    'a pack without its row' => ['cells', ['pack' => ['chemistry' => 'LiPo']], ['pack.series']],
+    'a whole pack' => ['cells', ['pack' => ['chemistry' => 'LiPo', 'series' => 1]], []],
+    'a pack of which only the size is known' => ['cells', ['size' => ['massG' => 98]], ['pack.chemistry']],
+    'a board of which only the size is known' => ['board', ['size' => ['massG' => 46]], ['supply.volts']],
+    'a phone, fed by its own cell' => ['board', ['pack' => ['chemistry' => 'LiPo', 'series' => 1]], []],
+    'a panel with its light only' => ['display', ['panel' => ['touch' => 'yes']], ['supply.volts', 'panel.pixels']],
+    'a charger without its row' => ['charger', ['charger' => ['chemistries' => ['LiPo'], 'seriesLeast' => 1]], ['charger.seriesMost']],
+    'a lead with one plug' => ['cable', ['cable' => ['oneEnd' => 'usb-c', 'lengthMm' => 300]], ['cable.otherEnd', 'cable.carries']],
+    'a screw' => ['fastener', ['size' => ['lengthMm' => 6]], []],
+]);
+
+it('takes whole numbers, words and plugs in place', function (string $key, string $typed, mixed $written): void {
+    $place = FigurePlace::of(FigureRef::parse($key)) ?? throw new RuntimeException('no place');
+    [$facet, $field] = explode('.', $key);
+    $write = static fn (): mixed => $place->write(['id' => 'a', 'name' => 'A', 'role' => 'cells', 'facets' => []], $typed, '2026-11-26')['facets'][$facet][$field];
+    $written instanceof Closure ? expect($write)->toThrow($written()) : expect($write())->toBe($written);
+})->with([
+    ['pack.series', ' 2 ', 2], ['pack.series', '2.5', static fn (): string => '"2.5" is no whole number; write one such as 2'],
+    ['charger.chemistries', 'LiPo, Li-ion', ['LiPo', 'Li-ion']], ['charger.chemistries', 'moonlight', static fn (): string => '"moonlight" is none of Li-ion'],
+    ['charger.chemistries', ' , ', static fn (): string => 'write at least one of Li-ion'], ['cable.oneEnd', 'usb-c', 'usb-c'], ['cable.oneEnd', '', static fn (): string => 'write it in up to 60 signs'],
+]);

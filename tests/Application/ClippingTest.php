@@ -84,3 +84,22 @@ it('lets nobody put parts on the list of another', function (): void {
     $this->postJson("/api/builds/{$build->id}/own", ['version' => 1, 'parts' => [['name' => 'A board']]])->assertNotFound();
     expect($build->refresh()->version)->toBe(1);
 });
+
+it('takes half-known parts, and what they lack one answer after the other', function (): void {
+    $build = $this->postJson('/api/builds', ['name' => 'Half known'])->assertCreated()->json('id');
+    $parts = [
+        ['name' => 'Flat cell', 'role' => 'cells', 'text' => 'Flat cell, capacity 5000 mAh, 98 g', 'take' => [0, 1]],
+        ['name' => 'A lead', 'role' => 'cable', 'text' => 'USB-C to USB-C cable, 1 m', 'take' => [0, 1, 2]],
+        ['name' => 'An amplifier', 'role' => 'sound', 'text' => 'Amplifier 5 V, 3 W into 4 ohm', 'take' => [0, 1, 2, 3]],
+        ['name' => 'A panel', 'role' => 'display', 'text' => 'Panel for 12 V, 300 cd/m2, touch', 'take' => [0, 1, 2]],
+        ['name' => 'A screw', 'role' => 'fastener', 'text' => 'Screw, 6 mm long', 'take' => [0]],
+    ];
+    $after = $this->postJson("/api/builds/{$build}/own", ['version' => 1, 'parts' => $parts])->assertOk()->json();
+    $open = static fn (array $build): array => array_column(array_filter($build['appraisal']['toMeasure'], static fn (array $one): bool => $one['line'] === 'cells'), 'figure');
+    expect($open($after))->toContain('pack.chemistry', 'pack.series');
+    $this->putJson("/api/builds/{$build}/lines/cells/figures", ['version' => 2, 'figure' => 'pack.chemistry', 'typed' => 'LiPo'])->assertOk();
+    $whole = $this->putJson("/api/builds/{$build}/lines/cells/figures", ['version' => 3, 'figure' => 'pack.series', 'typed' => '1'])->assertOk()->json();
+    // What was pasted before counts now: 5000 mAh.
+    expect($open($whole))->not->toContain('pack.chemistry')->not->toContain('pack.series')->not->toContain('pack.capacityMah')
+        ->and(collect($whole['lines'])->firstWhere('id', 'cells')['part']['keyFigures'])->toContain('5000 mAh');
+});

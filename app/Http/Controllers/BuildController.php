@@ -21,7 +21,6 @@ use App\Journal\Journal;
 use App\Mapping\BuildCards;
 use App\Mapping\BuildMapper;
 use App\Mapping\BuildView;
-use App\Mapping\PartsCsv;
 use App\Mapping\Photographs;
 use App\Mapping\RawDocument;
 use App\Mapping\Today;
@@ -159,15 +158,6 @@ final class BuildController
         Journal::note('a build was saved as a file', ['build' => $build->id]);
 
         return $this->download(BuildWriter::json(Photographs::into($document, $build)), 'application/json', "{$this->fileName($build)}.pocketplot.json");
-    }
-
-    public function exportCsv(BuildRecord $build): Response
-    {
-        return $this->download(
-            PartsCsv::of(Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day())),
-            'text/csv; charset=utf-8',
-            "{$this->fileName($build)}-parts.csv",
-        );
     }
 
     private function fileName(BuildRecord $build): string

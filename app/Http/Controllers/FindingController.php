@@ -91,7 +91,8 @@ final class FindingController
         $finding = $before->finding(is_string($given['finding']) ? $given['finding'] : '');
         abort_if($finding === null, 404);
         // Solder and tape go with whatever asks for them.
-        $roles = array_unique([...array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())), Role::Material->value]);
+        $roles = array_unique([...array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())),
+            Role::Material->value]);
         $library = $ids = [];
         foreach ($roles as $role) {
             $rows = PartQueries::ofRole($user, $role, '', self::MOST_TRIED);

@@ -47,6 +47,22 @@ final class Measuring
             'chemistry',
             'Read the label: Li-ion, LiPo, LiFePO4, NiMH or alkaline. 3.7 V a cell is Li-ion or LiPo, 3.2 V LiFePO4, 1.2 V NiMH. When nothing says it, do not charge it.',
         ],
+        'pack.series' => [
+            'cells in series',
+            'Read the label: "2S" is two in series. Else divide the printed volts by those of one cell: 7.4 V is two of 3.7 V, 12.8 V four of 3.2 V. One cell alone is 1.',
+        ],
+        'charger.chemistries' => [
+            'chemistries of the charger',
+            'Read its page or the print on its chip: a charger is made for one kind of cell. When nothing says which, do not charge with it.',
+        ],
+        'cable.oneEnd' => ['plug at one end', 'Look at it and hold it against the sockets you have; a photograph beside a ruler tells mini from micro.'],
+        'cable.otherEnd' => ['plug at the other end', 'Look at it and hold it against the sockets you have; a photograph beside a ruler tells mini from micro.'],
+        'cable.carries' => [
+            'signals of the lead',
+            'Read its page; a charging lead may have no data wires. Join a computer and a stick with it: what is seen goes over it.',
+        ],
+        'charger.seriesLeast' => ['fewest cells in series', 'Read its page: "1S" is one cell, "2S to 4S" begins at two. Its full voltage divided by that of one cell tells, too.'],
+        'charger.seriesMost' => ['most cells in series', 'Read its page: "1S" is one cell, "2S to 4S" ends at four. Its full voltage divided by that of one cell tells, too.'],
         'body.faceShape' => [
             'shape of the face',
             'Lay a ruler across the holes of the buttons: where it touches all the way the face is flat, where it rocks the face is curved, and where the wall thins to one side it is tapered.',

@@ -50,15 +50,35 @@ final readonly class Filling
     public function proposals(array $part): array
     {
         $proposals = [];
+        $whole = $this->put($part, array_keys($this->finds));
         foreach ($this->finds as $id => $find) {
-            $after = $this->put($part, [$id]);
+            $after = $this->filled($part, [$id]);
             $place = $this->placeOf($find);
             $was = $place === null ? null : self::at($part, ['facets', ...$place]);
             $proposals[] = new Proposal($id, $find, $this->label($find, $place), $this->says($find), $was === null ? '' : self::plain($was),
-                $after !== $part);
+                $after !== $part && self::staysIn($part, $after, $whole));
         }
 
         return $proposals;
+    }
+
+    /**
+     * Whether what one find writes is still there once all of them are written and the unreadable is left out.
+     *
+     * @param  Raw  $before
+     * @param  Raw  $after
+     * @param  Raw  $whole
+     */
+    private static function staysIn(array $before, array $after, array $whole): bool
+    {
+        [$were, $are, $stay] = array_map(static fn (array $part): array => is_array($part['facets'] ?? null) ? $part['facets'] : [], [$before, $after, $whole]);
+        foreach ($are as $name => $group) {
+            if ($group !== ($were[$name] ?? null) && ! isset($stay[$name])) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -70,12 +90,48 @@ final readonly class Filling
      */
     public function put(array $part, array $take): array
     {
+        return self::readable($this->filled($part, $take));
+    }
+
+    /**
+     * @param  Raw  $part
+     * @param  list<int>  $take
+     * @return Raw
+     */
+    private function filled(array $part, array $take): array
+    {
         $taken = array_intersect_key($this->finds, array_flip($take));
         foreach ($taken as $find) {
             $part = $this->one($part, $find, $taken);
         }
 
         return $this->outputs($part, $taken);
+    }
+
+    /**
+     * Without the groups that lack what they cannot be read without; what the text says of them stays in the text.
+     *
+     * @param  Raw  $part
+     * @return Raw
+     */
+    private static function readable(array $part): array
+    {
+        $facets = is_array($part['facets'] ?? null) ? $part['facets'] : [];
+        foreach ($facets as $name => $group) {
+            $facet = FacetBook::facet((string) $name);
+            $needs = $facet === null || $facet->mayWait() ? [] : $facet->required();
+            $lacks = static fn (mixed $one): bool => is_array($one) && array_diff($needs, array_keys($one)) !== [];
+            if ($needs === [] || ! is_array($group)) {
+                continue;
+            }
+            if ($facet->isMany()) {
+                $facets[$name] = array_values(array_filter($group, static fn (mixed $one): bool => ! $lacks($one)));
+            } elseif ($lacks($group)) {
+                unset($facets[$name]);
+            }
+        }
+
+        return isset($part['facets']) ? [...$part, 'facets' => $facets] : $part;
     }
 
     /**
@@ -292,7 +348,15 @@ final readonly class Filling
     {
         $field = self::at($part, ['facets', 'cable', 'oneEnd']) === null ? 'oneEnd' : 'otherEnd';
 
-        return self::at($part, ['facets', 'cable', $field]) === null ? self::with($part, ['facets', 'cable', $field], $find->says['connector'] ?? '') : $part;
+        if (self::at($part, ['facets', 'cable', $field]) !== null) {
+            return $part;
+        }
+        $part = self::with($part, ['facets', 'cable', $field], $find->says['connector'] ?? '');
+        $ends = [self::at($part, ['facets', 'cable', 'oneEnd']), self::at($part, ['facets', 'cable', 'otherEnd'])];
+        // A picture lead carries pictures; of a USB lead nobody knows whether it has data wires.
+        $isPicture = array_filter($ends, static fn (mixed $end): bool => is_string($end) && str_starts_with($end, 'hdmi')) === $ends;
+
+        return $isPicture && self::at($part, ['facets', 'cable', 'carries']) === null ? self::with($part, ['facets', 'cable', 'carries'], ['hdmi']) : $part;
     }
 
     /**

@@ -31,4 +31,10 @@ abstract class Facet
     {
         return [];
     }
+
+    /** Whether a group that lacks one of these is kept, and says nothing until it is found out. Else it is refused. */
+    public function mayWait(): bool
+    {
+        return false;
+    }
 }

@@ -120,7 +120,7 @@ final class FacetBook
             $properties[$name] = match (true) {
                 isset($fields['']) => self::fieldSchema($fields['']),
                 $facet->isMany() => ['type' => 'array', 'maxItems' => 60, 'items' => self::groupSchema($fields, $facet->required())],
-                default => self::groupSchema($fields, $facet->required()),
+                default => self::groupSchema($fields, $facet->mayWait() ? [] : $facet->required()),
             };
         }
 

@@ -35,7 +35,7 @@ final readonly class FigurePlace
     /**
      * @param  string|null  $list  the list inside the facet that holds the group of this name
      * @param  list<string>  $fields
-     * @param  string  $kind  a unit, "yes-no" or "choice"
+     * @param  string  $kind  a unit, "px", "yes-no", "choice", "int", "text", "words" (one or several of the choices) or "connector"
      * @param  list<string>  $choices
      */
     private function __construct(
@@ -71,7 +71,7 @@ final readonly class FigurePlace
             $fields = FacetBook::nested($fields[$list][2] ?? []);
         }
         $kind = $fields[$field][0] ?? null;
-        if ($kind === null || (! FacetBook::isFigure($kind) && ! in_array($kind, ['yes-no', 'choice'], true))) {
+        if ($kind === null || (! FacetBook::isFigure($kind) && ! in_array($kind, ['yes-no', 'choice', 'int', 'text', 'words', 'connector'], true))) {
             return null;
         }
         $choices = $kind === 'yes-no'
@@ -219,10 +219,10 @@ final readonly class FigurePlace
         return is_array($value) ? $value : [];
     }
 
-    /** @param  string|int|array{float, float, float}  $value */
+    /** @param  string|int|list<string>|array{float, float, float}  $value */
     private static function measured(mixed $before, string|int|array $value, string $on): mixed
     {
-        if (! is_array($value)) {
+        if (! is_array($value) || ! is_float($value[0] ?? null)) {
             return $value;
         }
         $stated = is_int($before) || is_float($before) ? ['value' => $before, 'source' => Source::Listing->value] : self::asGroup($before);
@@ -241,18 +241,27 @@ final readonly class FigurePlace
     public function unit(): string
     {
         return match ($this->kind) {
-            'yes-no', 'choice' => '',
+            'yes-no', 'choice', 'int', 'text', 'words', 'connector' => '',
             'share' => '%',
             'mm±' => 'mm',
             default => $this->kind,
         };
     }
 
-    /** @return list<string|int|array{float, float, float}> one for each field */
+    /** @return list<string|int|list<string>|array{float, float, float}> one for each field */
     private function read(string $typed): array
     {
+        $typed = trim($typed);
+        if ($this->kind === 'int') {
+            return preg_match('/^\d{1,4}$/', $typed) === 1 ? [(int) $typed] : throw new BadFigure("\"{$typed}\" is no whole number; write one such as 2");
+        }
+        if ($this->kind === 'words') {
+            return [$this->words($typed)];
+        }
+        if ($this->kind === 'text' || $this->kind === 'connector') {
+            return $typed !== '' && mb_strlen($typed) <= 60 ? [$typed] : throw new BadFigure('write it in up to 60 signs');
+        }
         if ($this->choices !== []) {
-            $typed = trim($typed);
 
             return in_array($typed, $this->choices, true) ? [$typed] : throw new BadFigure("\"{$typed}\" is none of ".implode(', ', $this->choices));
         }
@@ -282,6 +291,19 @@ final readonly class FigurePlace
             fn (string $piece): array => Typed::band(preg_match('/[\d.,]\s*$/', $piece) === 1 ? $piece.($unit[0] ?? '') : $piece, $this->kind),
             $pieces,
         );
+    }
+
+    /** @return list<string> */
+    private function words(string $typed): array
+    {
+        $words = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $typed)), static fn (string $word): bool => $word !== '')));
+        $odd = $this->choices === [] ? [] : array_diff($words, $this->choices);
+
+        return match (true) {
+            $words === [] => throw new BadFigure('write at least one'.($this->choices === [] ? '' : ' of '.implode(', ', $this->choices))),
+            $odd !== [] => throw new BadFigure('"'.implode(', ', $odd).'" is none of '.implode(', ', $this->choices)),
+            default => $words,
+        };
     }
 
     /** @param  array<array-key, mixed>  $groups */

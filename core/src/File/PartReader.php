@@ -13,6 +13,7 @@ use PocketPlot\Part\Direction;
 use PocketPlot\Part\Driver;
 use PocketPlot\Part\DriverState;
 use PocketPlot\Part\Fastener;
+use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Fuse;
 use PocketPlot\Part\Gauge;
 use PocketPlot\Part\Heat;
@@ -77,9 +78,9 @@ final class PartReader
         $storage = $facets->child('storage');
 
         $sockets = array_map(self::socket(...), $facets->children('sockets'));
-        $charger = TypicalFigures::charger(PowerReader::charger($facets->child('charger')), $sockets);
+        $charger = TypicalFigures::charger(PowerReader::charger(self::whole($facets, 'charger')), $sockets);
         $controls = self::controls($facets->child('controls'));
-        $pack = PowerReader::pack($facets->child('pack'));
+        $pack = PowerReader::pack(self::whole($facets, 'pack'));
         $supplies = TypicalFigures::supplies(
             array_map(PowerReader::supply(...), [...($supply === null ? [] : [$supply]), ...$facets->children('supplies')]), $charger, $controls, $sockets,
         );
@@ -105,10 +106,10 @@ final class PartReader
             fuse: $fuse === null ? null : new Fuse($fuse->figure('ratingMa', 'mA')),
             switch: PowerReader::switch($facets->child('switch')),
             sockets: $sockets,
-            cable: self::cable($facets->child('cable')),
+            cable: self::cable(self::whole($facets, 'cable')),
             pins: self::pins($facets->child('pins')),
             pinNeeds: self::pinNeeds($facets->child('pinNeeds')),
-            panel: self::panel($facets->child('panel')),
+            panel: self::panel(self::whole($facets, 'panel')),
             video: self::video($facets->child('video')),
             controls: $controls,
             radio: $facets->strings('radio'),
@@ -162,8 +163,38 @@ final class PartReader
             work: self::work($part),
             cautions: $part->strings('cautions'),
             offers: array_map(self::offer(...), $part->children('offers')),
+            waitsFor: self::waitsFor($facets),
             raw: $raw,
         );
+    }
+
+    /** A group with all that it needs to say something; null while some of that is not known. */
+    private static function whole(Fields $facets, string $name): ?Fields
+    {
+        $group = $facets->child($name);
+
+        return $group === null || self::lacking($group, $name) !== [] ? null : $group;
+    }
+
+    /** @return list<string> fields */
+    private static function lacking(Fields $group, string $name): array
+    {
+        return array_values(array_filter(FacetBook::facet($name)?->required() ?? [], static fn (string $field): bool => ! $group->has($field)));
+    }
+
+    /** @return list<FigureRef> what groups that are begun lack */
+    private static function waitsFor(Fields $facets): array
+    {
+        $waits = [];
+        foreach (FacetBook::all() as $name => $facet) {
+            $group = $facet->mayWait() ? $facets->child($name) : null;
+            foreach ($group === null ? [] : self::lacking($group, $name) as $field) {
+                // Pixels are asked for in one go.
+                $waits[$name === 'panel' ? 'panel.pixels' : "{$name}.{$field}"] = true;
+            }
+        }
+
+        return array_map(FigureRef::parse(...), array_keys($waits));
     }
 
     private static function size(?Fields $size): Size

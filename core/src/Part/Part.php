@@ -35,6 +35,7 @@ final readonly class Part
      * @param  array<string, string>  $variantWants
      * @param  list<string>  $cautions
      * @param  list<Offer>  $offers
+     * @param  list<FigureRef>  $waitsFor  without which something that is written down says nothing yet
      * @param  array<string, mixed>  $raw
      * @param  int  $packetOf  pieces in a packet; prices are for a packet
      */
@@ -88,6 +89,7 @@ final readonly class Part
         public Work $work,
         public array $cautions,
         public array $offers,
+        public array $waitsFor,
         public array $raw,
     ) {
         $this->supply = $supplies[0] ?? null;

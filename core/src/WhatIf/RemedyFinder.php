@@ -65,7 +65,8 @@ final class RemedyFinder
         }
         $clean = array_values(array_filter($found, static fn (Fix $fix): bool => $fix->isClean()));
         $found = $clean === [] ? $found : $clean;
-        usort($found, static fn (Fix $a, Fix $b): int => $a->rank() <=> $b->rank() ?: $a->effect->vitals->cost->amount->compareTo($b->effect->vitals->cost->amount));
+        usort($found, static fn (Fix $a,
+            Fix $b): int => $a->rank() <=> $b->rank() ?: $a->effect->vitals->cost->amount->compareTo($b->effect->vitals->cost->amount));
 
         return array_slice($found, 0, $most);
     }
@@ -127,7 +128,8 @@ final class RemedyFinder
         $wanted = $asks ? $edits->part?->work->asked($before->build->brief->mustHaves)->consumables ?? [] : [];
         $with = [];
         foreach (array_diff($wanted, Consumables::there($before->facts)) as $lacking) {
-            $serving = array_values(array_filter($this->partsFor(Role::Material), static fn (Part $part): bool => in_array($lacking, $part->work->serves, true)));
+            $serving = array_values(array_filter($this->partsFor(Role::Material), static fn (Part $part): bool => in_array($lacking, $part->work->serves,
+                true)));
             usort($serving, static fn (Part $a, Part $b): int => self::price($a) <=> self::price($b));
             $with = [...$with, ...array_slice($serving, 0, 1)];
         }

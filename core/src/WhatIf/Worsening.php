@@ -30,7 +30,8 @@ final class Worsening
                 continue;
             }
             // A rail that has another name now, say, is the same trouble under another key.
-            $same = isset($was[$key]) ? null : array_key_last(array_filter($gone[self::place($finding)] ?? [], static fn (int $before): bool => $before >= $weight));
+            $same = isset($was[$key]) ? null : array_key_last(array_filter($gone[self::place($finding)] ?? [],
+                static fn (int $before): bool => $before >= $weight));
             if ($same !== null) {
                 unset($gone[self::place($finding)][$same]);
 

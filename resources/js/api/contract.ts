@@ -1084,6 +1084,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would become of each row of a spreadsheet */
+        post: operations["postSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take rows of a spreadsheet as lines */
+        post: operations["postBuildsBuildSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take rows of a spreadsheet as parts of one's own */
+        post: operations["postPartsSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2083,6 +2134,51 @@ export interface components {
             proposals: components["schemas"]["ClippingProposal"][];
             /** @description with "take": the part as the editor has it, with those finds in it */
             part: Record<string, never> | null;
+        };
+        /**
+         * @description what a column of a spreadsheet holds
+         * @enum {string}
+         */
+        SheetColumn: "name" | "role" | "quantity" | "price" | "total" | "currency" | "vendor" | "maker" | "link" | "origin" | "state" | "note" | "figure" | "ignored";
+        SheetRow: {
+            /** @description as the spreadsheet counts, from 1 */
+            row: number;
+            name: string;
+            role: components["schemas"]["Role"] | null;
+            quantity: number;
+            price: components["schemas"]["Money"] | null;
+            vendor: string;
+            maker: string;
+            link: string;
+            state: components["schemas"]["SupplyState"] | null;
+            origin: components["schemas"]["Origin"] | null;
+            note: string;
+            /** @description all that the row says of the part */
+            text: string;
+            match: {
+                libraryId: number;
+                name: string;
+                isOwn: boolean;
+            } | null;
+            finds: {
+                label: string;
+                says: string;
+            }[];
+            problems: string[];
+            /** @description why the row is left out; empty when it is taken */
+            leftOut: string;
+        };
+        SheetPreview: {
+            sheets: string[];
+            sheet: string;
+            headingRow: number | null;
+            columns: {
+                heading: string;
+                kind: components["schemas"]["SheetColumn"];
+                sample: string[];
+            }[];
+            rows: components["schemas"]["SheetRow"][];
+            remarks: string[];
         };
     };
     responses: never;
@@ -4682,6 +4778,150 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description the file as base64 */
+                    file?: string | null;
+                    /** @description pasted cells */
+                    text?: string | null;
+                    sheet?: string | null;
+                    columns?: components["schemas"]["SheetColumn"][] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetPreview"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    rows: {
+                        name: string;
+                        quantity?: number;
+                        price?: components["schemas"]["Money"] | null;
+                        state?: components["schemas"]["SupplyState"] | null;
+                        origin?: components["schemas"]["Origin"] | null;
+                        vendor?: string | null;
+                        maker?: string | null;
+                        link?: string | null;
+                        note?: string | null;
+                        text?: string | null;
+                        role?: components["schemas"]["Role"] | null;
+                        /** @description the library part that is meant; a new one when there is none */
+                        part?: number | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rows: {
+                        name: string;
+                        quantity?: number;
+                        price?: components["schemas"]["Money"] | null;
+                        state?: components["schemas"]["SupplyState"] | null;
+                        origin?: components["schemas"]["Origin"] | null;
+                        vendor?: string | null;
+                        maker?: string | null;
+                        link?: string | null;
+                        note?: string | null;
+                        text?: string | null;
+                        role?: components["schemas"]["Role"] | null;
+                        /** @description the library part that is meant; a new one when there is none */
+                        part?: number | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        added: number;
+                        left: number;
+                    };
                 };
             };
             /** @description what went wrong */

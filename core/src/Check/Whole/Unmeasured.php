@@ -33,14 +33,14 @@ final class Unmeasured extends LineRule
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
-        if (! $line->part->isBlank() || in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)) {
+        if (in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)) {
             return;
         }
-        $musts = Musts::of($line->role);
+        $musts = Musts::lacking($line->part, $line->role);
         foreach ($musts as $must) {
             yield $this->unmeasured($line, $must, [], [], (string) $must, 'no rule can judge it');
         }
-        if ($musts === []) {
+        if ($musts === [] && $line->part->isBlank()) {
             yield $this->unmeasured($line, 'facets', [], [], 'blank', 'no rule can judge it');
         }
     }

@@ -37,4 +37,9 @@ final class CableFacet extends Facet
     {
         return ['oneEnd', 'otherEnd', 'carries'];
     }
+
+    public function mayWait(): bool
+    {
+        return true;
+    }
 }

@@ -34,4 +34,9 @@ final class ChargerFacet extends Facet
     {
         return ['chemistries', 'seriesLeast', 'seriesMost'];
     }
+
+    public function mayWait(): bool
+    {
+        return true;
+    }
 }

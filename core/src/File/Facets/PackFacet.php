@@ -49,4 +49,9 @@ final class PackFacet extends Facet
     {
         return ['chemistry', 'series'];
     }
+
+    public function mayWait(): bool
+    {
+        return true;
+    }
 }

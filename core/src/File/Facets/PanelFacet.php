@@ -37,4 +37,9 @@ final class PanelFacet extends Facet
     {
         return ['widthPx', 'heightPx'];
     }
+
+    public function mayWait(): bool
+    {
+        return true;
+    }
 }

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Sheet;
+
+/** What a column of somebody's spreadsheet holds. */
+enum Column: string
+{
+    case Name = 'name';
+    case Role = 'role';
+    case Quantity = 'quantity';
+    /** Of one piece, or of one packet. */
+    case Price = 'price';
+    /** Of the whole row. */
+    case Total = 'total';
+    case Currency = 'currency';
+    case Vendor = 'vendor';
+    case Maker = 'maker';
+    case Link = 'link';
+    case Origin = 'origin';
+    case State = 'state';
+    case Note = 'note';
+    /** Anything that says something of the part itself: read as a text. */
+    case Figure = 'figure';
+    case Ignored = 'ignored';
+
+    /** As it stands in the list to choose from. */
+    public function says(): string
+    {
+        return match ($this) {
+            self::Role => 'what it is for',
+            self::Price => 'price of one',
+            self::Total => 'price of all',
+            self::State => 'state of buying',
+            self::Origin => 'where from',
+            self::Figure => 'about the part',
+            self::Ignored => 'leave out',
+            default => $this->value,
+        };
+    }
+}
