@@ -97,6 +97,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('finding', [FindingController::class, 'show']);
             Route::get('remedies', [FindingController::class, 'remedies']);
             Route::post('lines', [LineController::class, 'add']);
+            Route::post('lines/many', [LineController::class, 'many']);
             Route::post('own', [LineController::class, 'addOwn']);
             Route::post('remedy', [LineController::class, 'remedy']);
             Route::post('wanted', [LineController::class, 'want']);

@@ -88,6 +88,17 @@ describe('edits of lines', function (): void {
             ->and(array_column($after['appraisal']['findings'], 'verdict', 'key')['power.charger-match/solar-board'])->toBe('clash');
     });
 
+    it('changes, removes and puts back several lines in one go, or none of them', function (): void {
+        $after = $this->postJson("{$this->path}/lines/many", ['version' => 1, 'lines' => ['board', 'panel'], 'then' => 'change', 'state' => 'ordered', 'vendor' => 'Cellmart'])->assertOk()->json();
+        expect(lineOf($after, 'board'))->toMatchArray(['state' => 'ordered', 'vendor' => 'Cellmart'])->and(lineOf($after, 'panel'))->toMatchArray(['state' => 'ordered', 'vendor' => 'Cellmart']);
+        $gone = $this->postJson("{$this->path}/lines/many", ['version' => 2, 'lines' => ['board', 'panel'], 'then' => 'remove'])->assertOk()->json();
+        expect(array_column($gone['lines'], 'id'))->not->toContain('board')->not->toContain('panel')->and(lineOf($gone, 'panel-small')['chosen'])->toBeTrue();
+        $back = $this->postJson("{$this->path}/lines/many", ['version' => 3, 'lines' => ['board', 'panel'], 'then' => 'restore'])->assertOk()->json();
+        expect(lineOf($back, 'panel')['chosen'])->toBeTrue()->and(lineOf($back, 'board')['state'])->toBe('ordered');
+        $this->postJson("{$this->path}/lines/many", ['version' => 4, 'lines' => ['board', 'nobody'], 'then' => 'remove'])->assertNotFound();
+        expect(array_column($this->getJson($this->path)->json('lines'), 'id'))->toContain('board');
+    });
+
     it('chooses among candidates', function (): void {
         $after = $this->postJson("{$this->path}/lines/panel-small/choose", ['version' => 1])->assertOk()->json();
         expect(lineOf($after, 'panel-small')['chosen'])->toBeTrue()->and(lineOf($after, 'panel')['chosen'])->toBeFalse();

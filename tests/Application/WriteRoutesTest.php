@@ -42,6 +42,7 @@ const GOOD = [
     'POST /api/parts/imports/preview' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
     'POST /api/parts/imports' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
     'POST /api/parts/sheet' => ['rows' => [['name' => 'New', 'role' => 'tool']]],
+    'POST /api/builds/{build}/lines/many' => ['version' => 2, 'lines' => ['board'], 'then' => 'remove'],
     'POST /api/builds/{build}/sheet' => ['version' => 2, 'rows' => [['name' => 'New', 'role' => 'tool']]],
     'PUT /api/parts/{part}' => ['version' => 1, 'part' => ['name' => 'Changed', 'role' => 'tool']],
     'DELETE /api/parts/{part}' => [],

@@ -112,3 +112,6 @@ export const look = test.extend<object, { workshop: Workshop }>({
     ],
     storageState: async ({ workshop }, give) => give(workshop.storage),
 });
+
+/** Opens a line of the parts list for editing. */
+export const editLine = (page: Page, part: string) => page.getByRole('button', { name: `Edit ${part}:` }).click();

@@ -1,18 +1,20 @@
 import { expect, test } from '@playwright/test';
-import { copyOf, signIn, withAccount, withBuild } from './helpers';
+import { copyOf, editLine, signIn, withAccount, withBuild } from './helpers';
 
 test('a stale page says so, shows the fresh build and keeps what was typed', async ({ page, context }) => {
     const build = await withBuild(page, 'thimble');
     const other = await context.newPage();
     await other.goto(`${build}/parts`);
+    await editLine(other, 'Cobnut 500 cell');
     await other.getByLabel('Note on Cobnut 500 cell').fill('written elsewhere');
     await other.keyboard.press('Enter');
     await expect(other.getByText('version 2')).toBeVisible();
 
+    await editLine(page, 'Quill micro board');
     await page.getByLabel('Note on Quill micro board').fill('typed here');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('status').getByText('changed this build meanwhile', { exact: false })).toBeVisible();
-    await expect(page.getByLabel('Note on Cobnut 500 cell')).toHaveValue('written elsewhere');
+    await expect(page.locator('[data-line]').filter({ hasText: 'Cobnut 500 cell' })).toContainText('written elsewhere');
     await expect(page.getByLabel('Note on Quill micro board')).toHaveValue('typed here');
     await page.getByLabel('Note on Quill micro board').press('Enter');
     await expect(page.getByText('version 3')).toBeVisible();
@@ -22,6 +24,7 @@ test('a stale page says so, shows the fresh build and keeps what was typed', asy
 test('an expired session keeps what was typed, and saving goes on after signing in elsewhere', async ({ page, context }) => {
     await withBuild(page, 'thimble');
     const kept = await context.cookies();
+    await editLine(page, 'Quill micro board');
     await page.getByLabel('Note on Quill micro board').fill('typed in time');
     await context.clearCookies();
     await page.keyboard.press('Enter');
@@ -39,6 +42,7 @@ test('a session that ran out is taken up again without a word where one stays si
     await expect(page.getByRole('heading', { name: 'Into the workshop' })).toBeVisible();
     await signIn(page, email);
     await copyOf(page, 'thimble');
+    await editLine(page, 'Quill micro board');
     await page.getByLabel('Note on Quill micro board').fill('typed over night');
     await context.clearCookies({ name: 'pocketplot_session' });
     await context.clearCookies({ name: 'XSRF-TOKEN' });
@@ -50,6 +54,7 @@ test('a session that ran out is taken up again without a word where one stays si
 test('a server that went away keeps what was typed', async ({ page }) => {
     await withBuild(page, 'thimble');
     await page.route('**/api/builds/**', (route) => route.abort());
+    await editLine(page, 'Quill micro board');
     await page.getByLabel('Note on Quill micro board').fill('typed anyway');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('status').getByText('The application does not answer', { exact: false })).toBeVisible();

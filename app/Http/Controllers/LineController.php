@@ -8,6 +8,7 @@ use App\Actions\AddLine;
 use App\Actions\AddOwnParts;
 use App\Actions\ApplyRemedy;
 use App\Actions\ChangeLine;
+use App\Actions\ChangeLines;
 use App\Actions\ChangePart;
 use App\Actions\ChooseLine;
 use App\Actions\EditBuild;
@@ -21,6 +22,7 @@ use App\Http\Requests\AddLineRequest;
 use App\Http\Requests\ChangeLineRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\JoinRequest;
+use App\Http\Requests\ManyLinesRequest;
 use App\Http\Requests\MeasureRequest;
 use App\Http\Requests\OwnPartsRequest;
 use App\Http\Requests\PartRequest;
@@ -96,6 +98,17 @@ final class LineController
     public function want(WantRequest $request, BuildRecord $build): JsonResponse
     {
         return $this->edit($request, $build, static fn (BuildRecord $build) => WantPart::for($build, $request->string('finding')->toString()));
+    }
+
+    /** The same for several lines at once. */
+    public function many(ManyLinesRequest $request, BuildRecord $build): JsonResponse
+    {
+        /** @var list<string> $keys */
+        $keys = $request->validated('lines');
+        /** @var array<string, mixed> $given */
+        $given = $request->validated();
+
+        return $this->edit($request, $build, static fn (BuildRecord $build) => ChangeLines::in($build, $keys, $given));
     }
 
     public function choose(EditRequest $request, BuildRecord $build, string $line): JsonResponse

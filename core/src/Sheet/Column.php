@@ -24,19 +24,4 @@ enum Column: string
     /** Anything that says something of the part itself: read as a text. */
     case Figure = 'figure';
     case Ignored = 'ignored';
-
-    /** As it stands in the list to choose from. */
-    public function says(): string
-    {
-        return match ($this) {
-            self::Role => 'what it is for',
-            self::Price => 'price of one',
-            self::Total => 'price of all',
-            self::State => 'state of buying',
-            self::Origin => 'where from',
-            self::Figure => 'about the part',
-            self::Ignored => 'leave out',
-            default => $this->value,
-        };
-    }
 }

@@ -1,40 +1,47 @@
-import type { Finding, Verdict } from '../api/client';
+import type { Finding } from '../api/client';
 import { Peg } from '../ui/Peg';
 import { useNoteLeaf } from './NoteLeaf';
 import { useOpenBuild } from './useBuild';
 
-/** Lines that a note takes in brief, by how much it matters. */
-const clamps: Record<Verdict, string> = {
-    clash: 'line-clamp-4',
-    missing: 'line-clamp-4',
-    unmeasured: 'line-clamp-2',
-    tight: 'line-clamp-1',
-    fits: 'line-clamp-1',
-};
+/** "2 tight, one unmeasured" */
+const others = (rest: Finding[]) =>
+    (['unmeasured', 'tight'] as const)
+        .map((verdict) => [verdict, rest.filter((finding) => finding.verdict === verdict).length] as const)
+        .filter(([, count]) => count > 0)
+        .map(([verdict, count]) => `${count === 1 ? 'one' : count} ${verdict}`)
+        .join(', ');
 
-/** Notes beside the row they concern. What fits is said by the row's own mark alone; in brief, what is only tight takes one line. */
+const isFault = (finding: Finding) => finding.verdict === 'clash' || finding.verdict === 'missing';
+
+/**
+ * Notes beside the row they concern, in full sentences. What fits is said by the row's own mark alone. In brief, faults all
+ * stand there, and of the rest the worst one with the number of the others.
+ */
 export function MarginNotes({ findings, label, brief = false }: { findings: Finding[]; label: string; brief?: boolean }) {
     const open = useNoteLeaf();
     const { build } = useOpenBuild();
-    const open_ = findings.filter((finding) => finding.verdict !== 'fits');
-    if (open_.length === 0) return null;
+    const notes = findings.filter((finding) => finding.verdict !== 'fits');
+    if (notes.length === 0) return null;
+    const faults = notes.filter(isFault);
+    const shown = brief ? (faults.length > 0 ? faults : notes.slice(0, 1)) : notes;
+    const rest = notes.filter((finding) => !shown.includes(finding));
     return (
         <ul aria-label={label} className={`grid ${brief ? 'gap-0' : 'gap-1'}`}>
-            {open_.map((finding) => (
+            {shown.map((finding) => (
                 <li key={finding.key}>
                     <button
                         type="button"
                         onClick={() => open(finding.key)}
-                        className="group flex min-h-7 w-full items-start gap-1.5 rounded-sm px-1 py-0.5 text-left text-[0.9rem] leading-snug hover:bg-pen-wash"
+                        className={`group flex min-h-7 w-full items-start gap-1.5 rounded-sm px-1 py-0.5 text-left hover:bg-pen-wash ${
+                            brief ? 'text-[0.8rem] leading-[1.15]' : 'text-[0.9rem] leading-snug'
+                        }`}
                         data-finding={finding.key}
                     >
-                        <Peg verdict={finding.verdict} size={18} />
-                        <span
-                            className={`group-hover:underline ${brief ? clamps[finding.verdict] : 'line-clamp-4'}`}
-                            title={[finding.says, build.needs[finding.key]].filter(Boolean).join(' Wanted: ')}
-                        >
+                        <Peg verdict={finding.verdict} size={brief ? 16 : 18} />
+                        <span className="group-hover:underline">
                             {finding.says}
                             {build.needs[finding.key] !== undefined && <span className="text-pencil"> Wanted: {build.needs[finding.key]}.</span>}
+                            {finding === shown.at(-1) && rest.length > 0 && <span className="text-pencil no-underline"> And {others(rest)}.</span>}
                         </span>
                     </button>
                 </li>

@@ -13,7 +13,8 @@ const keys = [
     ['u', 'Put back what was removed last'],
     ['h', 'All your builds'],
     ['l', 'Day or night'],
-    ['↑ ↓ Enter', 'In the list of parts: move, take'],
+    ['↑ ↓', 'From line to line (on Parts), or from part to part (in a search)'],
+    ['Enter, Space', 'Edit the line, select it (on Parts)'],
     ['Enter, Esc', 'In a field: save, put back'],
     ['?', 'This list'],
 ] as const;

@@ -1,3 +1,4 @@
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Verdict, Vitals } from '../api/client';
 import { date, finish, mass, number, runTime, size } from '../ui/format';
@@ -53,6 +54,34 @@ export function differing(before: Vitals, after: Vitals): { what: string; was: s
         .filter(({ was, is }) => was !== is);
 }
 
+/** On the phone, the vitals in one line that stays while the page moves. */
+function Folded({ vitals: now }: { vitals: Vitals }) {
+    const counts = (
+        [
+            ['clash', now.clashes],
+            ['missing', now.missing],
+            ['unmeasured', now.unmeasured],
+        ] as const
+    ).filter(([, count]) => count > 0);
+    return (
+        <p
+            aria-hidden="true"
+            className="figures fixed inset-x-0 top-0 z-20 flex items-center gap-3 overflow-hidden border-b-2 border-ink bg-paper px-4 py-1.5 text-[0.85rem] whitespace-nowrap sm:hidden"
+        >
+            <span className="font-semibold">{runTime(now.runTime).split(' (')[0]}</span>
+            <span>
+                {now.cost.amount} {now.cost.currency}
+            </span>
+            {counts.map(([verdict, count]) => (
+                <span key={verdict} className="flex items-center gap-1">
+                    <Peg verdict={verdict} size={15} /> {count}
+                </span>
+            ))}
+            {counts.length === 0 && <Peg verdict="fits" size={15} />}
+        </p>
+    );
+}
+
 /** One line at the head of every page. What moved by the last edit shows what it was. */
 export function VitalsLine({
     vitals: now,
@@ -66,9 +95,18 @@ export function VitalsLine({
     buildId: string;
 }) {
     const { next } = now;
+    const whole = useRef<HTMLElement>(null);
+    const [isAway, setIsAway] = useState(false);
+    useEffect(() => {
+        if (whole.current === null) return undefined;
+        const watch = new IntersectionObserver(([seen]) => setIsAway(seen !== undefined && !seen.isIntersecting && seen.boundingClientRect.bottom < 1));
+        watch.observe(whole.current);
+        return () => watch.disconnect();
+    }, []);
     const isNote = next.kind === 'settle' || next.kind === 'measure';
     return (
-        <section aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
+        <section ref={whole} aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
+            {isAway && <Folded vitals={now} />}
             <div className="flex flex-wrap">
                 <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.1fr_1.2fr_1.2fr_.75fr_.65fr_.65fr_.95fr_.9fr]">
                     {vitals.map((vital) => {

@@ -2,10 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, Problem, type Facets, type LibraryPart, type PartsPreview } from '../api/client';
+import type { GivenSheet } from '../part-editor/sheet';
+import { SheetButton } from '../part-editor/SheetButton';
+import { SheetLeaf } from '../part-editor/SheetLeaf';
 import { roles, roleWords } from '../ui/words';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
 import { useNotices } from '../ui/Notices';
+import { SaveMenu } from '../ui/SaveMenu';
 import { Select } from '../ui/Select';
 import { Dialog } from '../ui/Dialog';
 import { useShortcuts } from '../ui/useShortcuts';
@@ -19,6 +23,9 @@ export default function Library() {
     const [asked, setAsked] = useSearchParams();
     const [chosen, setChosen] = useState<LibraryPart[]>([]);
     const [importing, setImporting] = useState(false);
+    const [sheet, setSheet] = useState<GivenSheet | null>(null);
+    const cache = useQueryClient();
+    const notices = useNotices();
     const go = useNavigate();
     const search = useRef<HTMLInputElement>(null);
     const keys = useMemo(() => ({ '/': () => search.current?.focus(), h: () => void go('/') }), [go]);
@@ -68,10 +75,9 @@ export default function Library() {
             says={found.data === undefined ? 'Looking …' : `${total} ${total === 1 ? 'part' : 'parts'}`}
             tools={
                 <>
-                    <a className="font-semibold text-pen hover:underline" href="/api/parts/file" download>
-                        Save my parts
-                    </a>
+                    <SaveMenu label="Save my parts" path="/api/parts/sheet" more={[['/api/parts/file', 'Pocket Plot file, everything']]} />
                     <Button onClick={() => setImporting(true)}>Import</Button>
+                    <SheetButton onGiven={setSheet} />
                     <Button look="pen" onClick={() => void go('/library/new')}>
                         Describe a part
                     </Button>
@@ -182,6 +188,23 @@ export default function Library() {
                         On
                     </Button>
                 </nav>
+            )}
+            {sheet !== null && (
+                <SheetLeaf
+                    given={sheet}
+                    into="my parts"
+                    onClose={() => setSheet(null)}
+                    take={async (rows) => {
+                        try {
+                            const { added, left } = await api.post<{ added: number; left: number }>('/parts/sheet', { rows });
+                            notices.say(`${added} taken in, ${left} known already.`);
+                            void cache.invalidateQueries({ queryKey: ['library'] });
+                            return null;
+                        } catch (error) {
+                            return error instanceof Problem ? error : new Problem('broken', 'The page broke while saving. Nothing was taken in.');
+                        }
+                    }}
+                />
             )}
             {importing && <ImportParts onClose={() => setImporting(false)} />}
         </PageFrame>

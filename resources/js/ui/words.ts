@@ -1,4 +1,4 @@
-import type { Line, Role } from '../api/client';
+import type { Line, Role, SheetColumn } from '../api/client';
 
 /** The contract says which there are: a role that it has and this list has not, or the other way round, does not compile. */
 export const roleWords: Record<Role, string> = {
@@ -30,9 +30,27 @@ const stateWords: Record<Line['state'], string> = {
 
 const originWords: Record<Line['origin'], string> = { buy: 'buy', own: 'own', salvage: 'salvage', print: 'print', gift: 'gift' };
 
+const columnWords: Record<SheetColumn, string> = {
+    name: 'name',
+    role: 'what it is for',
+    quantity: 'quantity',
+    price: 'price of one',
+    total: 'price of all',
+    currency: 'currency',
+    vendor: 'vendor',
+    maker: 'maker',
+    link: 'link',
+    origin: 'where from',
+    state: 'state',
+    note: 'note',
+    figure: 'about the part',
+    ignored: 'leave out',
+};
+
 /** As the choices of a select: value and words, in this order. */
 const choices = <Key extends string>(words: Record<Key, string>) => Object.entries(words) as [Key, string][];
 
 export const roles = choices(roleWords);
 export const states = choices(stateWords);
 export const origins = choices(originWords);
+export const sheetColumns = choices(columnWords);

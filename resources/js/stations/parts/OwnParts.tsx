@@ -2,6 +2,9 @@ import { useEffect, useRef, useState } from 'react';
 import { api, Problem, type Build, type Role } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
+import { areCells, type GivenSheet } from '../../part-editor/sheet';
+import { SheetButton } from '../../part-editor/SheetButton';
+import { SheetLeaf } from '../../part-editor/SheetLeaf';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field, inputLook } from '../../ui/Field';
@@ -25,6 +28,7 @@ export function OwnParts() {
     const [name, setName] = useState('');
     const [role, setRole] = useState('');
     const [pasted, setPasted] = useState<string | null>(null);
+    const [sheet, setSheet] = useState<GivenSheet | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const add = async () => {
         if (name.trim() === '' || busy) return;
@@ -54,17 +58,32 @@ export function OwnParts() {
                     const text = event.clipboardData.getData('text/plain');
                     if (!/\n./.test(text.trim()) && text.length < 100) return;
                     event.preventDefault();
-                    setPasted(text);
+                    if (areCells(text)) setSheet({ name: 'Pasted cells', text });
+                    else setPasted(text);
                 }}
             />
             <Select label="What it is for" className="border-edge!" value={role} options={roleOptions} onChange={(event) => setRole(event.target.value)} />
             <Button type="submit" disabled={busy || name.trim() === ''}>
                 Put it on the list
             </Button>
+            <SheetButton onGiven={setSheet} />
             {problem !== null && (
                 <p role="alert" className="basis-full text-sm text-clash">
                     {problem}
                 </p>
+            )}
+            {sheet !== null && (
+                <SheetLeaf
+                    given={sheet}
+                    into="the list"
+                    onClose={() => setSheet(null)}
+                    take={async (rows) => {
+                        const answer = await edit((path, version) => api.post<Build>(`${path}/sheet`, { version, rows }));
+                        if (answer instanceof Problem) return answer;
+                        notices.say(`${rows.length} ${rows.length === 1 ? 'part is' : 'parts are'} on the list.`);
+                        return null;
+                    }}
+                />
             )}
             {pasted !== null && <Pasted text={pasted} onClose={() => setPasted(null)} />}
         </form>
