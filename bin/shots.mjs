@@ -40,6 +40,31 @@ const openPicker = async (page) => {
     await page.keyboard.press('ArrowDown');
 };
 
+/** The picture of the front page: the first rows of a list with what stands in their margin. */
+async function front(light) {
+    if (only.length > 0 && !only.includes('front')) return;
+    const context = await browser.newContext({
+        viewport: { width: 1040, height: 800 },
+        deviceScaleFactor: 1.5,
+        baseURL: process.env.BASE_URL,
+        locale: 'en-GB',
+    });
+    const page = await context.newPage();
+    await page.addInitScript((chosen) => localStorage.setItem('pocketplot.light', chosen), light);
+    await page.goto(`/?key=${process.env.POCKETPLOT_DOOR_KEY}`);
+    await page.getByRole('button', { name: 'Look around the demo workshop' }).click();
+    await page.getByRole('link', { name: 'Refuge', exact: true }).click();
+    const first = page.locator('[data-line]').first();
+    await first.waitFor();
+    await page.waitForLoadState('networkidle');
+    const { x, y, width } = await first.boundingBox();
+    await page.screenshot({ path: `public/front-${light}.png`, clip: { x, y, width, height: 281 } });
+    await context.close();
+    console.log(`public/front-${light}.png`);
+}
+
+await front('day');
+await front('night');
 await shot('builds', 'Refuge', null);
 await shot('parts', 'Refuge', 'Parts');
 await shot('picker', 'Refuge', 'Parts', { act: openPicker });

@@ -9,8 +9,10 @@ use App\Models\BuildRecord;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Clipping\Filling;
+use PocketPlot\Clipping\Proposal;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
+use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Part\Role;
 
 /**
@@ -45,7 +47,11 @@ final class AddOwnParts
         $part = ['name' => $name, 'role' => $role->value, 'facets' => []];
         $text = $given['text'] ?? '';
         if ($text === '') {
-            return $part;
+            // What a name says of itself, the builder wrote: "LiPo cell 3.7 V 5000 mAh".
+            return (new Filling(Reader::read($name, $role), $role, (string) Today::day()))->put(
+                $part,
+                array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($name, $role)),
+            );
         }
         $today = (string) Today::day();
 

@@ -8,13 +8,13 @@ use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
-use App\Sheets\SheetPreview;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Clipping\Filling;
 use PocketPlot\Clipping\Proposal;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
+use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Part\Role;
 
 /**
@@ -78,7 +78,7 @@ final class TakeSheet
             $part['clippings'] = [['text' => $text, 'on' => (string) Today::day()]];
         }
         if ($text !== '') {
-            $take = array_map(static fn (Proposal $one): int => $one->id, SheetPreview::sure($text, $role));
+            $take = array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($text, $role));
             $part = (new Filling(Reader::read($text, $role), $role, (string) Today::day()))->put($part, $take);
         }
         if (($row['maker'] ?? '') !== '') {

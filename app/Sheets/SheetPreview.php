@@ -5,12 +5,8 @@ declare(strict_types=1);
 namespace App\Sheets;
 
 use App\Library\PartQueries;
-use App\Mapping\Today;
 use App\Models\User;
-use PocketPlot\Clipping\Filling;
-use PocketPlot\Clipping\Proposal;
-use PocketPlot\Clipping\Reader;
-use PocketPlot\Part\Role;
+use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Sheet\Column;
 use PocketPlot\Sheet\Headings;
 use PocketPlot\Sheet\NameIndex;
@@ -65,26 +61,9 @@ final class SheetPreview
             'vendor' => $row->vendor, 'maker' => $row->maker, 'link' => $row->link, 'state' => $row->state?->value, 'origin' => $row->origin?->value,
             'note' => $row->note, 'text' => $row->text,
             'match' => $place === null ? null : ['libraryId' => $known[$place]['id'], 'name' => $known[$place]['name'], 'isOwn' => $known[$place]['isOwn']],
-            'finds' => $row->leftOut === '' && $place === null ? self::finds($row) : [],
+            'finds' => $row->leftOut === '' && $place === null ? SureFinds::says($row->text, $row->role) : [],
             'problems' => $row->problems, 'leftOut' => $row->leftOut,
         ];
-    }
-
-    /** @return list<array{label: string, says: string}> what would be written into a new part */
-    private static function finds(SheetRow $row): array
-    {
-        return $row->role === null ? [] : array_map(
-            static fn (Proposal $one): array => ['label' => $one->label, 'says' => $one->says],
-            self::sure($row->text, $row->role),
-        );
-    }
-
-    /** @return list<Proposal> what a text says beyond doubt, and a part has a place for */
-    public static function sure(string $text, Role $role): array
-    {
-        $filling = new Filling(Reader::read($text, $role), $role, (string) Today::day());
-
-        return array_values(array_filter($filling->proposals([]), static fn (Proposal $one): bool => $one->isPlaced && ! $one->find->isUnsure));
     }
 
     /**

@@ -12,6 +12,7 @@ use PocketPlot\Clipping\Names;
 use PocketPlot\Clipping\Proposal;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
+use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Part\Role;
 
 /** Reads pasted texts. Nothing is stored: what is confirmed comes back with the part. */
@@ -30,7 +31,7 @@ final class ClippingController
             'role' => $role?->value,
             'name' => Names::first($text),
             'names' => $isList ? array_map(
-                static fn (string $name): array => ['name' => $name, 'role' => RoleGuess::of($name)?->value],
+                static fn (string $name): array => ['name' => $name, 'role' => RoleGuess::of($name)?->value, 'finds' => SureFinds::says($name, RoleGuess::of($name))],
                 array_slice(Names::of($text), 0, 100),
             ) : [],
             'proposals' => array_map(static fn (Proposal $one): array => $one->toArray(), $filling?->proposals($part) ?? []),

@@ -2147,6 +2147,10 @@ export interface components {
             names: {
                 name: string;
                 role: components["schemas"]["Role"] | null;
+                finds: {
+                    label: string;
+                    says: string;
+                }[];
             }[];
             proposals: components["schemas"]["ClippingProposal"][];
             /** @description with "take": the part as the editor has it, with those finds in it */

@@ -13,12 +13,8 @@ import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
 import { Dialog } from '../ui/Dialog';
-
-const demos = [
-    ['refuge', 'Refuge', 'A two-player lap console in a toolbox, for a hut without mains. Full of things to settle.'],
-    ['thimble', 'Thimble', 'A clip-on puzzle pocket with a knob. Clean.'],
-    ['barge', 'Barge', 'Very large buttons for a day centre. Half measured.'],
-] as const;
+import { demos } from './demos';
+import { FirstPage } from './FirstPage';
 
 /** All of one's builds, and the ways to begin another. */
 export function BuildList() {
@@ -107,19 +103,7 @@ export function BuildList() {
                         </p>
                     </div>
                 )}
-                {builds.data !== undefined && total === 0 && words === '' && sought === '' && (
-                    <div className="dot-grid rounded-sm border border-dashed border-edge p-8">
-                        <h2 className="mb-2 text-xl">No builds yet</h2>
-                        <p className="mb-4 max-w-prose">
-                            A build starts with a brief: what it is for, how long it should run, what it may cost. Then come the big three, board, display and
-                            controls, and Pocket Plot says from the first part on what fits, what clashes and what nobody has measured. If you would rather look
-                            at one first, take a copy of a demo build.
-                        </p>
-                        <Button look="pen" onClick={() => setStarting(true)}>
-                            Begin a build
-                        </Button>
-                    </div>
-                )}
+                {builds.data !== undefined && total === 0 && words === '' && sought === '' && <FirstPage onBrief={() => setStarting(true)} />}
                 <ul className="grid gap-5 md:grid-cols-2 lg:grid-cols-3">
                     {cards.map((card) => (
                         <li

@@ -9,6 +9,42 @@ import { useSession } from './SignedIn';
 import { PasswordField } from './PasswordField';
 import { ToTheDoor } from './ToTheDoor';
 
+/** What this is, in one look: a page of a build with a clash in its margin, and three sentences. */
+function Front({ children }: { children: ReactNode }) {
+    const light = document.documentElement.dataset['light'] === 'night' ? 'night' : 'day';
+    return (
+        <main className="dot-grid flex min-h-screen items-center justify-center bg-desk p-4">
+            <div className="grid w-full max-w-6xl rounded-sm border border-edge bg-paper shadow-lg lg:grid-cols-[minmax(0,1fr)_25rem]">
+                <section className="border-line p-7 max-lg:order-last max-lg:border-t lg:border-r" aria-label="What this is">
+                    <BrandMark className="mb-5 max-lg:hidden" />
+                    <h2 className="mb-3 text-2xl">Know before you order whether it goes together</h2>
+                    <img
+                        src={`/front-${light}.png`}
+                        width={948}
+                        height={281}
+                        className="mb-4 w-full border border-line"
+                        alt="A parts list. In its margin: Rook 9 panel needs 9 to 13 V. Ridge LiFePO4 pack, 12 Ah gives 10 to 14.6 V. Wanted: a buck-boost converter."
+                    />
+                    <p className="max-w-prose">
+                        Pocket Plot is a notebook for the console that you build yourself. From the second part on it says what clashes, what is missing and
+                        what nobody has measured yet, each with its sum and a way out. Run time, cost, joins, steps and bench readings hang on the same figures,
+                        so that a change in one shows in all.
+                    </p>
+                    <p className="mt-3 max-w-prose text-sm text-pencil">
+                        It runs on a machine of your own, for yourself or for a club, and asks no outside service for anything. Everything can be saved in open
+                        formats.
+                    </p>
+                </section>
+                <div className="p-7">
+                    <BrandMark className="mb-5 lg:hidden" />
+                    <h1 className="mb-4 text-2xl">Into the workshop</h1>
+                    {children}
+                </div>
+            </div>
+        </main>
+    );
+}
+
 function Door({ title, children }: { title: string; children: ReactNode }) {
     return (
         <main className="dot-grid flex min-h-screen items-center justify-center bg-desk p-4">
@@ -61,7 +97,7 @@ export function SignIn() {
     const demo = useDoor<Session>('/demo-door', enter);
     if (session.data?.user) return <Navigate to="/" replace />;
     return (
-        <Door title="Into the workshop">
+        <Front>
             {session.data?.demoDoor === true && (
                 <div className="mb-6 border-b border-line pb-6">
                     <Button look="pen" className="min-h-12 w-full text-lg" onClick={() => demo.mutate({})} disabled={demo.isPending}>
@@ -96,7 +132,7 @@ export function SignIn() {
                     Forgotten the password?
                 </Link>
             </p>
-        </Door>
+        </Front>
     );
 }
 

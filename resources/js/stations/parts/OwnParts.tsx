@@ -2,7 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { api, Problem, type Build, type Role } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
-import { areCells, type GivenSheet } from '../../part-editor/sheet';
+import { takeOver } from '../../part-editor/handoff';
+import { areCells } from '../../part-editor/sheet';
 import { SheetButton } from '../../part-editor/SheetButton';
 import { SheetLeaf } from '../../part-editor/SheetLeaf';
 import { Button } from '../../ui/Button';
@@ -15,6 +16,7 @@ import { roles } from '../../ui/words';
 interface Named {
     name: string;
     role: Role | null;
+    finds: { label: string; says: string }[];
 }
 
 const roleOptions = [['', 'by its name'] as const, ...roles.map(([value, name]) => [value as string, name] as const)];
@@ -27,8 +29,9 @@ export function OwnParts() {
     const notices = useNotices();
     const [name, setName] = useState('');
     const [role, setRole] = useState('');
-    const [pasted, setPasted] = useState<string | null>(null);
-    const [sheet, setSheet] = useState<GivenSheet | null>(null);
+    const [given] = useState(takeOver);
+    const [pasted, setPasted] = useState(given.pasted);
+    const [sheet, setSheet] = useState(given.sheet);
     const [problem, setProblem] = useState<string | null>(null);
     const add = async () => {
         if (name.trim() === '' || busy) return;
@@ -114,7 +117,9 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
     const isList = names.length > 0;
     const open = isList ? names.some((one) => one.role === null) : role === '' || name.trim() === '';
     const put = async () => {
-        const parts = isList ? names : [{ name: name.trim(), role, text: clipping.text, take: [...clipping.taken] }];
+        const parts = isList
+            ? names.map(({ name: called, role: use }) => ({ name: called, role: use }))
+            : [{ name: name.trim(), role, text: clipping.text, take: [...clipping.taken] }];
         const answer = await edit((path, version) => api.post<Build>(`${path}/own`, { version, parts }));
         setProblem(answer instanceof Problem ? complaint(answer) : null);
         if (answer instanceof Error) return;
@@ -180,7 +185,7 @@ function NameList({ names, set }: { names: Named[]; set: (names: Named[]) => voi
                         aria-label={`Name ${index + 1}`}
                         value={one.name}
                         maxLength={120}
-                        onChange={(event) => change(index, { name: event.target.value })}
+                        onChange={(event) => change(index, { name: event.target.value, finds: [] })}
                     />
                     <Select
                         label={`What ${one.name} is for`}
@@ -192,6 +197,15 @@ function NameList({ names, set }: { names: Named[]; set: (names: Named[]) => voi
                     <Button look="bare" aria-label={`Leave out ${one.name}`} onClick={() => set(names.filter((_, at) => at !== index))}>
                         ✕
                     </Button>
+                    {one.finds.length > 0 && (
+                        <p className="basis-full text-sm">
+                            {one.finds.map((find, at) => (
+                                <span key={at} className="mr-3 inline-block">
+                                    <span className="text-pencil">{find.label}</span> <span className="figures">{find.says}</span>
+                                </span>
+                            ))}
+                        </p>
+                    )}
                 </li>
             ))}
         </ul>

@@ -29,7 +29,7 @@ interface RowProps {
     onPlace: (place: Place) => void;
 }
 
-const columns = 'sm:grid-cols-[1.2rem_6.2rem_1.5rem_minmax(0,1fr)_auto_1.9rem]';
+const columns = 'sm:grid-cols-[1.2rem_4.8rem_1.5rem_minmax(0,1fr)_auto_1.9rem] xl:grid-cols-[1.2rem_6.2rem_1.5rem_minmax(0,1fr)_auto_1.9rem]';
 
 /** One line of the list: read at a glance, edited once it is opened by a click or with Enter. */
 export function PartRow({ line, first, findings, concerned, selected, onSelect, onPlace }: RowProps) {
@@ -65,7 +65,7 @@ export function PartRow({ line, first, findings, concerned, selected, onSelect, 
             tabIndex={0}
             data-line={line.id}
             onKeyDown={onKeyDown}
-            className={`grid lg:grid-cols-[minmax(0,1fr)_24rem] ${first ? 'border-t border-line' : 'border-t border-dotted border-line'} ${
+            className={`grid lg:grid-cols-[minmax(0,1fr)_17rem] xl:grid-cols-[minmax(0,1fr)_24rem] ${first ? 'border-t border-line' : 'border-t border-dotted border-line'} ${
                 selected ? 'bg-pen-wash' : ''
             } focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-pen`}
         >
