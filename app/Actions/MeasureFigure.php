@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Clipping\SpokenPlace;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
@@ -19,7 +20,7 @@ final class MeasureFigure
     /** @throws ValidationException when the figure or what was typed cannot be taken */
     public static function in(BuildRecord $build, string $line, FigureRef $figure, string $typed): void
     {
-        $place = FigurePlace::of($figure) ?? throw ValidationException::withMessages(
+        $place = FigurePlace::of($figure) ?? SpokenPlace::of($figure) ?? throw ValidationException::withMessages(
             ['figure' => 'This is more than one field; open the part and write it there.'],
         );
         $part = BuildPartRecord::query()->findOrFail(Lines::find($build, $line)->build_part_id);

@@ -14,6 +14,7 @@ use PocketPlot\Check\Judgements;
 use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\RuleBook;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Clipping\SpokenPlace;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\Power\Feed;
@@ -180,7 +181,7 @@ final readonly class Appraisal
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
             'tabs' => $this->tabs(),
             'toMeasure' => array_map(
-                static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => FigurePlace::of($figure->figure)?->toArray()],
+                static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => (FigurePlace::of($figure->figure) ?? SpokenPlace::of($figure->figure))?->toArray()],
                 $this->open,
             ),
             'supply' => $this->supply(),

@@ -35,7 +35,8 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
         if ($finding['verdict'] === 'fits') {
             continue;
         }
-        foreach (array_slice($this->getJson("{$path}/remedies?finding=".urlencode($finding['key']))->assertOk()->json('remedies'), 0, $finding['verdict'] === 'tight' ? 1 : 2) as $remedy) {
+        $found = $this->getJson("{$path}/remedies?finding=".urlencode($finding['key']))->assertOk()->json();
+        foreach ([...array_slice($found['remedies'], 0, $finding['verdict'] === 'tight' ? 1 : 2), ...array_slice($found['trades'], 0, 1)] as $remedy) {
             Illuminate\Support\Facades\DB::beginTransaction();
             $after = $this->assertShape($this->postJson("{$path}/remedy", asSent($remedy, $before['version']))->assertOk(), 'Build')->json();
             Illuminate\Support\Facades\DB::rollBack();
@@ -44,8 +45,9 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
             $worse = Worse::after($before['appraisal']['findings'], $after['appraisal']['findings'], $finding['key']);
             [$was, $is] = [$before['appraisal']['vitals'], $after['appraisal']['vitals']];
             expect(Worse::WEIGHTS[$left])->toBeLessThan(Worse::WEIGHTS[$finding['verdict']], $what)
-                // What it leaves to live with was said, and is said only where nothing else mends it.
+                // A remedy adds nothing; a trade says what it leaves, and is for a fault only.
                 ->and(count($worse))->toBe(count($remedy['adds']), "{$what}: ".implode(', ', $worse))
+                ->and($worse === [])->toBe(in_array($remedy, $found['remedies'], true), $what)
                 ->and($worse === [] || in_array($finding['verdict'], ['clash', 'missing'], true))->toBeTrue($what)
                 ->and($is)->toEqual($remedy['vitals'])
                 ->and($is['runTime']['usualHours'] === null && $was['runTime']['usualHours'] !== null)->toBeFalse($what)

@@ -89,6 +89,7 @@ final class CheckFile extends Command
         if ($finding->verdict === Verdict::Fits) {
             return [];
         }
+        $found = $finder->search($appraisal, $finding);
         $tried = array_map(
             static fn (Fix $one): array => [
                 'kind' => $one->edits->kind(),
@@ -101,7 +102,7 @@ final class CheckFile extends Command
                 ...($one->isClean() ? [] : ['adds' => $one->adds()]),
                 ...($one->edits->settles === null ? [] : ['from' => $one->edits->settles->from, 'output' => $one->edits->settles->output]),
             ],
-            $finder->find($appraisal, $finding),
+            [...$found->clean, ...$found->trades],
         );
         $byHand = array_map(static fn (Remedy $remedy): array => $remedy->toArray(), array_filter(
             $finding->remedies(),

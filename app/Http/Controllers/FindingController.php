@@ -101,9 +101,11 @@ final class FindingController
                 $ids[$part->id] = $rows[$index]->id;
             }
         }
-        $found = (new RemedyFinder($library, Today::day()))->find($before, $finding);
+        $found = (new RemedyFinder($library, Today::day()))->search($before, $finding);
 
-        return new JsonResponse(['remedies' => array_map(static fn (Fix $fix): array => self::fix($fix, $before->build, $ids), $found)]);
+        $said = static fn (Fix $fix): array => self::fix($fix, $before->build, $ids);
+
+        return new JsonResponse(['remedies' => array_map($said, $found->clean), 'trades' => array_map($said, $found->trades)]);
     }
 
     /**

@@ -130,6 +130,9 @@ final readonly class FigurePlace
         $facet = self::asGroup($facets[$name] ?? null);
         if ($this->list !== null) {
             $groups = self::asGroup($facet[$this->list] ?? null);
+            // An opening that nobody wrote down yet is the one for this plug.
+            $isThere = $this->list !== 'openings' || in_array($this->name, array_column($groups, 'name'), true);
+            $groups = $isThere ? $groups : [...array_values($groups), ['name' => $this->name, 'connector' => $this->name]];
             $index = $this->indexIn($groups);
             $facet[$this->list] = [...$groups, $index => $fill(self::asGroup($groups[$index]))];
         } elseif ($isMany) {

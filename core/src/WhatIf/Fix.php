@@ -6,11 +6,15 @@ namespace PocketPlot\WhatIf;
 
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Verdict;
 
 /** A remedy that was tried whole on a build: what is done, what becomes of the build, and what it leaves to live with. */
 final readonly class Fix
 {
+    /** In tenths of what the old part gave. */
+    private const MUCH = 2;
+
     /**
      * @param  int  $loss  what the new part gives away, in tenths (Downgrade)
      * @param  Verdict  $left  of the finding it is for; *fits* when that is gone
@@ -45,27 +49,40 @@ final readonly class Fix
         );
     }
 
-    /** Whether it does away with the finding, or leaves it milder and no fault, at no other cost than something *tight*. */
+    /** Whether it does away with the finding, or leaves it milder and no fault, and the rest of the build no worse than one may live with. */
     public function helps(): bool
     {
-        // Of a wanted part nothing is asked; what stands in its place may have figures to find out.
-        $bearable = $this->finding->rule === 'whole.wanted' ? Verdict::Unmeasured : Verdict::Tight;
-        $worst = $this->added === [] ? Verdict::Fits : $this->added[0]->verdict;
-
         return $this->left->weight() < $this->finding->verdict->weight()
             && ! $this->left->isFault()
             && ! $this->moved
             && $this->lost === []
             && $this->effect->newClashes === []
-            && $worst->weight() <= $bearable->weight()
             // One thing that is tight for another is no help.
-            && ($this->isClean() || $this->finding->verdict->isFault());
+            && ($this->isClean() || $this->finding->verdict->isFault())
+            && array_filter($this->added, fn (Finding $finding): bool => ! $this->isBearable($finding)) === [];
     }
 
     /** Nothing about the build is worse after it. */
     public function isClean(): bool
     {
         return $this->added === [];
+    }
+
+    /** What is tight can be lived with; what nobody knows of the other parts or of the builder can be found out, of the new part it cannot. */
+    private function isBearable(Finding $added): bool
+    {
+        if ($added->verdict !== Verdict::Unmeasured) {
+            return $added->verdict === Verdict::Tight;
+        }
+        foreach ($added->waitsFor as [$line, $figure]) {
+            // Of a wanted part nothing is asked; what stands in its place may have figures to find out.
+            $isOfNew = $line === $this->edits->changes() && ! in_array($figure->key(), Measuring::OF_BRIEF, true) && $this->finding->rule !== 'whole.wanted';
+            if ($isOfNew) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<int> smaller is better: what is left of the finding, another join before another part, what stands about the part, what is lost */
@@ -79,6 +96,8 @@ final readonly class Fix
                 $this->edits->part === null => 0,
                 default => 1,
             },
+            // Who gives away much gets something else than was wanted.
+            $this->loss > self::MUCH ? 1 : 0,
             $this->effect->verdict->weight(),
             count($this->added),
             $this->loss,

@@ -17,8 +17,8 @@ use PocketPlot\Quantity\Day;
 
 /**
  * Asks the library which single swap, addition or other join settles a finding. What is offered was tried whole: the
- * finding is gone or milder, no vital is lost, and nothing is worse than before; what leaves something else *tight*
- * is only offered for a fault that nothing else mends, and says so.
+ * finding is gone or milder, no vital is lost, and nothing is worse than before. Trades, which leave something else
+ * *tight* or open, stand apart and say what they leave.
  */
 final class RemedyFinder
 {
@@ -51,24 +51,29 @@ final class RemedyFinder
     /** @param  list<Part>  $library */
     public function __construct(private readonly array $library, private readonly Day $today) {}
 
-    /** @return list<Fix> the best first: settled fully, then nothing lost, then cheap; what leaves something tight only where nothing else helps */
+    /** @return list<Fix> the best first: settled fully, then nothing given away, then cheap; nothing about the build is worse after them */
     public function find(Appraisal $before, Finding $finding, int $most = 6): array
     {
-        if ($finding->verdict === Verdict::Fits) {
-            return [];
-        }
+        return $this->search($before, $finding, $most)->clean;
+    }
+
+    /** Clean fixes, and for a fault those as well that leave something to live with. */
+    public function search(Appraisal $before, Finding $finding, int $most = 6): Fixes
+    {
         $found = [];
-        foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding), ...$this->figured($before, $finding)] as $fix) {
-            if ($fix->helps()) {
-                $found[] = $fix;
+        if ($finding->verdict !== Verdict::Fits) {
+            foreach ([...$this->tried($before, $finding), ...$this->rejoined($before, $finding), ...$this->figured($before, $finding)] as $fix) {
+                if ($fix->helps()) {
+                    $found[] = $fix;
+                }
             }
         }
-        $clean = array_values(array_filter($found, static fn (Fix $fix): bool => $fix->isClean()));
-        $found = $clean === [] ? $found : $clean;
         usort($found, static fn (Fix $a,
             Fix $b): int => $a->rank() <=> $b->rank() ?: $a->effect->vitals->cost->amount->compareTo($b->effect->vitals->cost->amount));
+        $clean = array_values(array_filter($found, static fn (Fix $fix): bool => $fix->isClean()));
+        $trades = array_values(array_filter($found, static fn (Fix $fix): bool => ! $fix->isClean()));
 
-        return array_slice($found, 0, $most);
+        return new Fixes(array_slice($clean, 0, $most), array_slice($trades, 0, intdiv($most + 1, 2)));
     }
 
     /** @return iterable<Fix> */

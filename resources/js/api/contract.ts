@@ -1543,7 +1543,7 @@ export interface components {
             hours: number | null;
             /** @description library parts that go on the list together with it: solder, tape */
             with: number[];
-            /** @description what is tight after it that was not before; only where nothing else mends a fault */
+            /** @description what is worse after it than before; only of trades */
             adds: {
                 verdict: components["schemas"]["Verdict"];
                 says: string;
@@ -3254,6 +3254,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         remedies: components["schemas"]["FoundRemedy"][];
+                        /** @description settle it, and leave something to live with or to find out */
+                        trades: components["schemas"]["FoundRemedy"][];
                     };
                 };
             };

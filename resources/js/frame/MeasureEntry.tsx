@@ -2,17 +2,16 @@ import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { api, Problem, type Build, type OpenFigure } from '../api/client';
 import { useOpenBuild } from './useBuild';
+import { useLineEdit } from './useLineEdit';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
 import { useNotices } from '../ui/Notices';
+import { useVocabulary } from '../ui/useVocabulary';
 
-const elsewhere: Record<string, [string, string]> = {
-    price: ['buy', 'Write the price on Buy'],
-    rate: ['buy', 'See the rates on Buy'],
-    skills: ['brief', 'Tick what you can do in the brief'],
-    tools: ['brief', 'Tick your tools in the brief'],
-    consumables: ['brief', 'Tick what is at hand in the brief'],
-};
+const elsewhere: Record<string, [string, string]> = { rate: ['buy', 'See the rates on Buy'] };
+
+/** What the brief says of the builder: ticked here, it counts for every part that asks for it. */
+const ofBuilder = ['skills', 'tools', 'consumables'] as const;
 
 /** Writes down what was measured of one part; it counts for this build from then on, and what was stated stays visible. */
 export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure' | 'entry'> }) {
@@ -29,6 +28,9 @@ export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure
             </Link>
         );
     }
+    const kind = ofBuilder.find((one) => one === open.figure);
+    if (kind !== undefined) return <TickAll kind={kind} />;
+    if (open.figure === 'price') return <PriceEntry line={open.line} />;
     if (open.entry === null) {
         return (
             <Link className="font-semibold text-pen underline" to={`/builds/${build.id}/lines/${open.line}/part`}>
@@ -84,6 +86,74 @@ export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure
             )}
             {problem !== null && (
                 <p id={`${id}-said`} role="alert" className="mt-1 text-sm text-clash">
+                    {problem}
+                </p>
+            )}
+        </form>
+    );
+}
+
+/** What one can do, has, or has in the drawer, all in one go. */
+function TickAll({ kind }: { kind: (typeof ofBuilder)[number] }) {
+    const { build, edit, busy } = useOpenBuild();
+    const vocabulary = useVocabulary();
+    const [ticked, setTicked] = useState<readonly string[]>(build.brief[kind] ?? []);
+    const save = () => edit((path, version) => api.put<Build>(`${path}/brief`, { version, name: build.name, brief: { ...build.brief, [kind]: ticked } }));
+    return (
+        <fieldset className="mt-1">
+            <legend className="text-sm font-semibold">Tick all that you {kind === 'skills' ? 'can do' : 'have'}; it is written into the brief</legend>
+            <div className="my-2 grid grid-cols-2 gap-x-3">
+                {(vocabulary.data?.[kind] ?? []).map((one) => (
+                    <label key={one} className="flex min-h-8 items-center gap-2">
+                        <input
+                            type="checkbox"
+                            className="size-5 accent-pen"
+                            checked={ticked.includes(one)}
+                            onChange={() => setTicked(ticked.includes(one) ? ticked.filter((other) => other !== one) : [...ticked, one])}
+                        />
+                        {one}
+                    </label>
+                ))}
+            </div>
+            <Button look="pen" disabled={busy} onClick={() => void save()}>
+                {ticked.length === 0 ? 'None of them' : 'These'}
+            </Button>
+        </fieldset>
+    );
+}
+
+function PriceEntry({ line }: { line: string }) {
+    const save = useLineEdit(line);
+    const { build } = useOpenBuild();
+    const id = useId();
+    const [typed, setTyped] = useState('');
+    const [problem, setProblem] = useState<string | null>(null);
+    return (
+        <form
+            className="mt-1"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void save({ price: typed }).then(setProblem);
+            }}
+        >
+            <label htmlFor={id} className="block text-sm font-semibold">
+                It costs
+            </label>
+            <span className="flex gap-2">
+                <input
+                    id={id}
+                    className={`${inputLook} figures max-w-64`}
+                    value={typed}
+                    placeholder={`12.40 ${build.brief.currency}`}
+                    aria-invalid={problem !== null}
+                    onChange={(event) => setTyped(event.target.value)}
+                />
+                <Button type="submit" look="pen" disabled={typed.trim() === ''}>
+                    Write it down
+                </Button>
+            </span>
+            {problem !== null && (
+                <p role="alert" className="mt-1 text-sm text-clash">
                     {problem}
                 </p>
             )}

@@ -95,7 +95,7 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
     const searched = finding.subject === 'feed' || finding.remedies.some((remedy) => remedy.kind === 'swap' || remedy.kind === 'add');
     const found = useQuery({
         queryKey: ['remedies', build.id, build.version, finding.key],
-        queryFn: () => api.get<{ remedies: FoundRemedy[] }>(`/builds/${build.id}/remedies?finding=${encodeURIComponent(finding.key)}`),
+        queryFn: () => api.get<{ remedies: FoundRemedy[]; trades: FoundRemedy[] }>(`/builds/${build.id}/remedies?finding=${encodeURIComponent(finding.key)}`),
         enabled: searched,
     });
     const byHand = finding.remedies.filter((remedy) => remedy.kind !== 'swap' && remedy.kind !== 'add');
@@ -104,12 +104,26 @@ function Remedies({ finding, onClose }: { finding: FindingInFull; onClose: () =>
             <h3 className="mb-2 text-lg">Fixes</h3>
             {searched && found.isPending && <p className="min-h-24 text-pencil">Trying the parts of your library …</p>}
             {found.isError && <p role="alert">{found.error.message}</p>}
-            {found.data?.remedies.length === 0 && <p className="mb-3 text-pencil">No single swap, addition, join or figure settles this.</p>}
+            {found.data?.remedies.length === 0 && found.data.trades.length === 0 && (
+                <p className="mb-3 text-pencil">No single swap, addition, join or figure settles this.</p>
+            )}
             <ul className="grid gap-3">
                 {found.data?.remedies.map((remedy) => (
                     <Fix key={remedy.does} remedy={remedy} finding={finding} onClose={onClose} />
                 ))}
             </ul>
+            {found.data !== undefined && found.data.trades.length > 0 && (
+                <>
+                    <p className={`mb-2 text-pencil ${found.data.remedies.length === 0 ? '' : 'mt-4'}`}>
+                        {found.data.remedies.length === 0 ? 'Each of these leaves' : 'These settle it, too, and leave'} something to live with or to find out:
+                    </p>
+                    <ul className="grid gap-3">
+                        {found.data.trades.map((remedy) => (
+                            <Fix key={remedy.does} remedy={remedy} finding={finding} onClose={onClose} />
+                        ))}
+                    </ul>
+                </>
+            )}
             {byHand.length > 0 && (
                 <ul className="mt-3 grid gap-2">
                     {byHand.map((remedy, index) => (
@@ -168,7 +182,7 @@ function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: Findi
             <EffectList before={build} after={remedy.vitals} />
             {remedy.adds.map((added) => (
                 <p key={added.says} className="mt-1 flex gap-1.5 text-sm">
-                    <Peg verdict={added.verdict} size={16} /> <span>To live with: {added.says}</span>
+                    <Peg verdict={added.verdict} size={16} /> <span>{added.says}</span>
                 </p>
             ))}
             {remedy.adds.length === 0 && remedy.verdict !== 'fits' && remedy.says !== finding.says && (

@@ -57,6 +57,7 @@ export function OwnParts() {
                 placeholder="A part of your own: type its name, or paste a text or a list"
                 value={name}
                 onChange={(event) => setName(event.target.value)}
+                onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
                 onPaste={(event) => {
                     const text = event.clipboardData.getData('text/plain');
                     if (!/\n./.test(text.trim()) && text.length < 100) return;

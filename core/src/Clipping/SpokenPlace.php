@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\BadFigure;
+
+/** What is no single field is said in words, and read as a text is: "2 × USB-A, mini HDMI out". */
+final readonly class SpokenPlace
+{
+    /** Key of the figure => the facet it is written into, how it is asked for. */
+    private const OF = [
+        'sockets' => ['sockets', 'its sockets, such as "2 × USB-A, mini HDMI out, USB-C power in"'],
+        'sockets.audio' => ['sockets', 'where its sound comes out, such as "headphone socket 3.5 mm"'],
+        'controls' => ['controls', 'what it has, such as "1 d-pad, 8 buttons, 2 sticks"'],
+    ];
+
+    private function __construct(private string $facet, public string $asks) {}
+
+    /** @return ?self null when it is not said in words */
+    public static function of(FigureRef $figure): ?self
+    {
+        $place = self::OF[$figure->key()] ?? null;
+
+        return $place === null ? null : new self($place[0], $place[1]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $raw  a part as it is written in a file
+     * @param  string  $on  the day, year-month-day
+     * @return array<string, mixed>
+     *
+     * @throws BadFigure when nothing of the kind was understood
+     */
+    public function write(array $raw, string $typed, string $on): array
+    {
+        $role = Role::tryFrom(is_string($raw['role'] ?? null) ? $raw['role'] : '') ?? Role::Board;
+        $finds = Reader::read($typed, $role);
+        $take = array_keys(array_filter($finds, fn (Find $find): bool => ($find->what === 'socket' ? 'sockets'
+            : Places::of($find->what, $role->value, false)[0] ?? '') === $this->facet));
+        $written = (new Filling($finds, $role, $on))->put($raw, $take);
+        if ($written === $raw) {
+            throw new BadFigure("nothing new was understood in \"{$typed}\"; write {$this->asks}");
+        }
+
+        return $written;
+    }
+
+    /** @return array{asks: string, unit: string, choices: list<string>} as FigurePlace gives it */
+    public function toArray(): array
+    {
+        return ['asks' => $this->asks, 'unit' => '', 'choices' => []];
+    }
+}
