@@ -69,6 +69,7 @@ Route::prefix('api')->group(function (): void {
             Route::delete('', [BuildController::class, 'discard']);
             Route::post('restore', [BuildController::class, 'restore'])->withTrashed();
             Route::put('brief', [BuildController::class, 'brief']);
+            Route::put('at-hand', [BuildController::class, 'atHand']);
             Route::put('margins', [BuildController::class, 'margins']);
             Route::post('look', [BuildController::class, 'look']);
             Route::put('joins', [LineController::class, 'settle']);

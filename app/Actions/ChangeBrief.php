@@ -41,6 +41,12 @@ final class ChangeBrief
         $build->brief = [...$build->brief, 'runTimeHours' => $hours];
     }
 
+    /** @param  array<string, list<string>>  $atHand  by "skills", "tools", "consumables"; an empty list is "none" */
+    public static function atHand(BuildRecord $build, array $atHand): void
+    {
+        $build->brief = [...$build->brief, ...$atHand];
+    }
+
     /** @param  array<string, mixed>  $brief validated fields of ChangeBriefRequest */
     public static function of(BuildRecord $build, string $name, array $brief): void
     {

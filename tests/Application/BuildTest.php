@@ -88,6 +88,13 @@ describe('edits of lines', function (): void {
             ->and(array_column($after['appraisal']['findings'], 'verdict', 'key')['power.charger-match/solar-board'])->toBe('clash');
     });
 
+    it('writes what is at hand into the brief, and leaves the rest of it', function (): void {
+        $before = $this->getJson($this->path)->json('brief');
+        $after = $this->putJson("{$this->path}/at-hand", ['version' => 1, 'tools' => ['multimeter'], 'consumables' => []])->assertOk()->json('brief');
+        expect($after)->toEqual([...$before, 'tools' => ['multimeter'], 'consumables' => []]);
+        $this->putJson("{$this->path}/at-hand", ['version' => 2, 'tools' => 'a saw'])->assertStatus(422);
+    });
+
     it('changes, removes and puts back several lines in one go, or none of them', function (): void {
         $after = $this->postJson("{$this->path}/lines/many", ['version' => 1, 'lines' => ['board', 'panel'], 'then' => 'change', 'state' => 'ordered', 'vendor' => 'Cellmart'])->assertOk()->json();
         expect(lineOf($after, 'board'))->toMatchArray(['state' => 'ordered', 'vendor' => 'Cellmart'])->and(lineOf($after, 'panel'))->toMatchArray(['state' => 'ordered', 'vendor' => 'Cellmart']);

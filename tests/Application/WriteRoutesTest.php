@@ -50,6 +50,7 @@ const GOOD = [
     'DELETE /api/builds/{build}' => [],
     'POST /api/builds/{build}/restore' => [],
     'PUT /api/builds/{build}/brief' => ['version' => 2, 'name' => 'Changed', 'brief' => ['currency' => 'EUR', 'games' => []]],
+    'PUT /api/builds/{build}/at-hand' => ['version' => 2, 'skills' => ['soldering']],
     'PUT /api/builds/{build}/margins' => ['version' => 2, 'margins' => ['supply-volts' => 2]],
     'POST /api/builds/{build}/look' => ['version' => 2],
     'PUT /api/builds/{build}/joins' => ['version' => 2, 'kind' => 'power', 'from' => 'cell', 'to' => 'board'],

@@ -11,6 +11,7 @@ use App\Actions\LookAtBuild;
 use App\Actions\ReadBack;
 use App\Actions\StartBuild;
 use App\Actions\TickStep;
+use App\Http\Requests\AtHandRequest;
 use App\Http\Requests\ChangeBriefRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\ImportRequest;
@@ -114,6 +115,11 @@ final class BuildController
     public function margins(MarginsRequest $request, BuildRecord $build): JsonResponse
     {
         return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::margins($build, $request->margins()));
+    }
+
+    public function atHand(AtHandRequest $request, BuildRecord $build): JsonResponse
+    {
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::atHand($build, $request->atHand()));
     }
 
     public function discard(BuildRecord $build): JsonResponse

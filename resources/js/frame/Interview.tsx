@@ -8,6 +8,9 @@ import { MeasureEntry } from './MeasureEntry';
 import { useNoteLeaf } from './NoteLeaf';
 import { useOpenBuild } from './useBuild';
 
+/** What is asked of the builder, not of a part. */
+const asksOf: Partial<Record<string, string>> = { skills: 'What can you do?', tools: 'Which tools do you have?', consumables: 'What is in your drawer?' };
+
 /** Asks for one figure after the other, the most telling first; what is not known is put off until the panel is opened again. */
 export function Interview({ onClose }: { onClose: () => void }) {
     const { build } = useOpenBuild();
@@ -28,7 +31,8 @@ export function Interview({ onClose }: { onClose: () => void }) {
             ) : (
                 <section key={`${question.line} ${question.figure}`} className="mb-6" aria-live="polite">
                     <h3 className="mb-1 text-lg">
-                        {capital(question.name)} of {build.lines.find((line) => line.id === question.line)?.part.name ?? question.line}?
+                        {asksOf[question.figure] ??
+                            `${capital(question.name)} of ${build.lines.find((line) => line.id === question.line)?.part.name ?? question.line}?`}
                     </h3>
                     <p className="mb-1">{question.how}</p>
                     <p className="mb-2 text-sm text-pencil">

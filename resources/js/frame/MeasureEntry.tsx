@@ -11,7 +11,7 @@ import { useVocabulary } from '../ui/useVocabulary';
 const elsewhere: Record<string, [string, string]> = { rate: ['buy', 'See the rates on Buy'] };
 
 /** What the brief says of the builder: ticked here, it counts for every part that asks for it. */
-const ofBuilder = ['skills', 'tools', 'consumables'] as const;
+export const ofBuilder = ['skills', 'tools', 'consumables'] as const;
 
 /** Writes down what was measured of one part; it counts for this build from then on, and what was stated stays visible. */
 export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure' | 'entry'> }) {
@@ -98,7 +98,7 @@ function TickAll({ kind }: { kind: (typeof ofBuilder)[number] }) {
     const { build, edit, busy } = useOpenBuild();
     const vocabulary = useVocabulary();
     const [ticked, setTicked] = useState<readonly string[]>(build.brief[kind] ?? []);
-    const save = () => edit((path, version) => api.put<Build>(`${path}/brief`, { version, name: build.name, brief: { ...build.brief, [kind]: ticked } }));
+    const save = () => edit((path, version) => api.put<Build>(`${path}/at-hand`, { version, [kind]: ticked }));
     return (
         <fieldset className="mt-1">
             <legend className="text-sm font-semibold">Tick all that you {kind === 'skills' ? 'can do' : 'have'}; it is written into the brief</legend>
