@@ -48,7 +48,7 @@ final class AddOwnParts
         $text = $given['text'] ?? '';
         if ($text === '') {
             // What a name says of itself, the builder wrote: "LiPo cell 3.7 V 5000 mAh".
-            return (new Filling(Reader::read($name, $role), $role, (string) Today::day()))->put(
+            return (new Filling(Reader::read($name, $role), $role, (string) Today::day(), $name))->put(
                 $part,
                 array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($name, $role)),
             );
@@ -56,7 +56,7 @@ final class AddOwnParts
         $today = (string) Today::day();
 
         return [
-            ...(new Filling(Reader::read($text, $role), $role, $today))->put($part, $given['take'] ?? []),
+            ...(new Filling(Reader::read($text, $role), $role, $today, $text))->put($part, $given['take'] ?? []),
             'clippings' => [['text' => $text, 'on' => $today]],
         ];
     }

@@ -79,7 +79,7 @@ final class TakeSheet
         }
         if ($text !== '') {
             $take = array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($text, $role));
-            $part = (new Filling(Reader::read($text, $role), $role, (string) Today::day()))->put($part, $take);
+            $part = (new Filling(Reader::read($text, $role), $role, (string) Today::day(), $text))->put($part, $take);
         }
         if (($row['maker'] ?? '') !== '') {
             $part['maker'] = $row['maker'];

@@ -181,7 +181,10 @@ final readonly class Appraisal
             'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
             'tabs' => $this->tabs(),
             'toMeasure' => array_map(
-                static fn (OpenFigure $figure): array => [...$figure->toArray(), 'entry' => (FigurePlace::of($figure->figure) ?? SpokenPlace::of($figure->figure))?->toArray()],
+                static fn (OpenFigure $figure): array => [
+                    ...$figure->toArray(),
+                    'entry' => (FigurePlace::of($figure->figure) ?? SpokenPlace::of($figure->figure))?->toArray(),
+                ],
                 $this->open,
             ),
             'supply' => $this->supply(),

@@ -26,7 +26,7 @@ function fromTexts(string $kind, array &$guessed = []): Appraisal
         $guessed[$role->value] = RoleGuess::of($piece)?->value;
         $take = array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($piece, $role));
         $id = "part-{$role->value}";
-        $parts[] = (new Filling(Reader::read($piece, $role), $role, '2026-11-26'))->put(['id' => $id, 'name' => Names::first($piece), 'role' => $role->value, 'facets' => []], $take);
+        $parts[] = (new Filling(Reader::read($piece, $role), $role, '2026-11-26', $piece))->put(['id' => $id, 'name' => Names::first($piece), 'role' => $role->value, 'facets' => []], $take);
         $lines[] = ['id' => $role->value, 'part' => $id];
     }
 
@@ -49,10 +49,10 @@ it('enters each kind of build from pasted texts alone', function (string $kind, 
     }
 })->with([
     'fresh body' => ['fresh-body', ['power.supply-window/board' => 'fits', 'software.storage/board' => 'missing', 'power.charger-match/cells' => 'missing', 'video.path/display' => 'missing', 'power.cell-protection/cells' => 'fits']],
-    'donor body' => ['donor-body', ['power.supply-window/display' => 'clash', 'power.supply-window/board' => 'clash', 'video.path/display' => 'clash', 'software.storage/board' => 'missing']],
+    'donor body' => ['donor-body', ['power.supply-window/display' => 'clash', 'power.supply-window/board' => 'unmeasured', 'video.path/display' => 'clash', 'software.storage/board' => 'missing']],
     'upgrade stack' => ['upgrade-stack', ['power.supply-window/board' => 'clash', 'power.supply-window/display' => 'clash', 'power.cell-protection/cells' => 'missing', 'power.charger-match/charger' => 'fits']],
     'phone core' => ['phone-core', ['control.grip/controls/long' => 'fits', 'power.lead/board/cells' => 'not said', 'power.supply-window/cooling' => 'fits']],
     'small-PC core' => ['small-pc-core', ['power.supply-window/display' => 'clash', 'power.charger-match/charger' => 'fits', 'software.storage/board' => 'not said', 'video.path/display' => 'missing']],
     'kit, no iron' => ['kit-no-iron', ['software.storage/board' => 'not said', 'power.supply-window/board' => 'fits', 'control.usb-slots/controls' => 'fits']],
-    'lap portable' => ['lap-portable', ['video.path/display' => 'missing', 'power.lead/display/cells' => 'missing', 'power.lead/board/cells' => 'not said', 'software.storage/board' => 'missing']],
+    'lap portable' => ['lap-portable', ['video.path/display' => 'missing', 'control.path/controls' => 'fits', 'power.lead/board/cells' => 'fits', 'software.storage/board' => 'missing']],
 ]);

@@ -3,17 +3,20 @@
 declare(strict_types=1);
 
 use CoreTests\Make;
+use CoreTests\Tree;
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\OpenFigure;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Clipping\SpokenPlace;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\FigurePlace;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Musts;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\BadFigure;
 
 it('knows of every must how to find it out, and how it is written into a part that is a name only', function (Role $role): void {
     foreach (Musts::of($role) as $must) {
@@ -104,6 +107,40 @@ it('asks what a half-known part still lacks, and judges it by nothing that it do
     'a lead with one plug' => ['cable', ['cable' => ['oneEnd' => 'usb-c', 'lengthMm' => 300]], ['cable.otherEnd', 'cable.carries']],
     'a screw' => ['fastener', ['size' => ['lengthMm' => 6]], []],
 ]);
+
+it('takes in words what is no single field', function (string $role, string $key, string $typed, ?array $written): void {
+    $place = SpokenPlace::of(FigureRef::parse($key)) ?? throw new RuntimeException('not said in words');
+    $write = static fn (): array => $place->write(['id' => 'a', 'name' => 'A', 'role' => $role, 'facets' => []], $typed, '2026-11-26')['facets'];
+    $written === null ? expect($write)->toThrow(BadFigure::class) : expect(array_intersect_key($write(), $written))->toEqual($written);
+})->with([
+    'sockets of a board' => ['board', 'sockets', '2 x USB-A, mini HDMI out', ['sockets' => [
+        ['name' => 'usb-a usb', 'connector' => 'usb-a', 'carries' => 'usb', 'direction' => 'out', 'count' => 2], ['name' => 'hdmi-mini hdmi', 'connector' => 'hdmi-mini', 'carries' => 'hdmi', 'direction' => 'out'],
+    ]]],
+    'controls' => ['controls', 'controls', '1 d-pad, 8 buttons, 2 sticks', ['controls' => ['dPads' => 1, 'buttons' => 8, 'sticks' => 2]]],
+    'nothing of the kind' => ['board', 'sockets', 'I have no idea', null],
+    'something else' => ['controls', 'controls', '5 V, 40 mA', null],
+]);
+
+it('can write every answer it asks for into the part it is about', function (string $name): void {
+    $build = Tree::build($name);
+    foreach (OpenFigure::among(Make::appraise($build)->findings, $build) as $open) {
+        $place = FigurePlace::of($open->figure);
+        $typed = match (true) {
+            $place === null => null,
+            $place->choices !== [] => $place->choices[0],
+            $place->kind === 'px' => '800 x 480',
+            $place->kind === 'int' => '1',
+            in_array($place->kind, ['text', 'connector'], true) => 'usb-c',
+            $place->kind === 'V' && count($place->fields) === 3 => '3 / 3.7 / 4.2 V',
+            count($place->fields) > 1 => implode(' x ', array_fill(0, count($place->fields), '20')),
+            default => "5 {$place->unit()}",
+        };
+        if ($place !== null && $typed !== null) {
+            expect(PartReader::read($place->write($open->line->part->raw, $typed, '2026-11-26'))->name)->toBe($open->line->part->name, (string) $open->figure);
+        }
+    }
+    expect(true)->toBeTrue();
+})->with(Tree::names());
 
 it('takes whole numbers, words and plugs in place', function (string $key, string $typed, mixed $written): void {
     $place = FigurePlace::of(FigureRef::parse($key)) ?? throw new RuntimeException('no place');

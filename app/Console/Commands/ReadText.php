@@ -36,7 +36,7 @@ final class ReadText extends Command
             $this->line(Json::encode(['role' => $role->value, 'found' => array_map(static fn ($find): array => $find->toArray(), $finds)]));
         } else {
             $this->line($role->value);
-            foreach ((new Filling($finds, $role, now()->toDateString()))->proposals([]) as $one) {
+            foreach ((new Filling($finds, $role, now()->toDateString(), $text))->proposals([]) as $one) {
                 $this->line(self::row($text, $one));
             }
         }

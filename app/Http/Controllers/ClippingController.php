@@ -24,14 +24,16 @@ final class ClippingController
         $text = $request->string('text')->toString();
         $role = $request->enum('role', Role::class) ?? RoleGuess::of($text);
         $isList = Names::areIn($text);
-        $filling = $role === null ? null : new Filling(Reader::read($text, $role), $role, (string) Today::day());
+        $filling = $role === null ? null : new Filling(Reader::read($text, $role), $role, (string) Today::day(), $text);
         $part = $request->part();
 
         return new JsonResponse([
             'role' => $role?->value,
             'name' => Names::first($text),
             'names' => $isList ? array_map(
-                static fn (string $name): array => ['name' => $name, 'role' => RoleGuess::of($name)?->value, 'finds' => SureFinds::says($name, RoleGuess::of($name))],
+                static fn (string $name): array => [
+                    'name' => $name, 'role' => RoleGuess::of($name)?->value, 'finds' => SureFinds::says($name, RoleGuess::of($name)),
+                ],
                 array_slice(Names::of($text), 0, 100),
             ) : [],
             'proposals' => array_map(static fn (Proposal $one): array => $one->toArray(), $filling?->proposals($part) ?? []),

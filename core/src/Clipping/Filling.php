@@ -6,6 +6,7 @@ namespace PocketPlot\Clipping;
 
 use PocketPlot\File\FacetBook;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Typical;
 use PocketPlot\Quantity\Number;
 
 /**
@@ -34,8 +35,9 @@ final readonly class Filling
     /**
      * @param  list<Find>  $finds  as Reader::read() gives them
      * @param  string  $on  the day, year-month-day
+     * @param  string  $text  that they were found in
      */
-    public function __construct(private array $finds, Role $role, private string $on)
+    public function __construct(private array $finds, Role $role, private string $on, private string $text = '')
     {
         $this->role = $role->value;
         $this->isGuard = $role === Role::Regulator
@@ -71,7 +73,8 @@ final readonly class Filling
      */
     private static function staysIn(array $before, array $after, array $whole): bool
     {
-        [$were, $are, $stay] = array_map(static fn (array $part): array => is_array($part['facets'] ?? null) ? $part['facets'] : [], [$before, $after, $whole]);
+        [$were, $are, $stay] = array_map(static fn (array $part): array => is_array($part['facets'] ?? null) ? $part['facets'] : [], [$before, $after,
+            $whole]);
         foreach ($are as $name => $group) {
             if ($group !== ($were[$name] ?? null) && ! isset($stay[$name])) {
                 return false;
@@ -90,7 +93,9 @@ final readonly class Filling
      */
     public function put(array $part, array $take): array
     {
-        return self::readable($this->filled($part, $take));
+        $part = self::readable($this->filled($part, $take));
+
+        return $this->role === 'board' && $take !== [] && Phone::isMeant($this->text) ? Phone::put($part, $this->text, $this->on) : $part;
     }
 
     /**
@@ -337,7 +342,27 @@ final readonly class Filling
             }
         }
 
-        return self::pushed($part, ['facets', 'sockets'], [...$socket, ...($count > 1 ? ['count' => $count] : [])]);
+        $part = self::pushed($part, ['facets', 'sockets'], [...$socket, ...($count > 1 ? ['count' => $count] : []), ...($find->says['own'] ?? '') === 'yes'
+            ? ['ownLead' => true] : []]);
+
+        return $this->role === 'board' && $carries === 'usb' && $socket['direction'] === 'out' ? $this->withUsbPower($part) : $part;
+    }
+
+    /**
+     * A computer's USB sockets give five volts, which nobody writes down.
+     *
+     * @param  Raw  $part
+     * @return Raw
+     */
+    private function withUsbPower(array $part): array
+    {
+        $outputs = self::at($part, ['facets', 'outputs']);
+        $isThere = is_array($outputs) && str_contains(strtolower((string) json_encode($outputs)), 'usb');
+        [$least, $usual, $most] = Typical::USB_V;
+
+        return $isThere ? $part : self::pushed($part, ['facets', 'outputs'], [
+            'name' => 'USB sockets', 'volts' => ['least' => $least, 'usual' => $usual, 'most' => $most, 'source' => 'guess', 'on' => $this->on],
+        ]);
     }
 
     /**
@@ -353,10 +378,19 @@ final readonly class Filling
         }
         $part = self::with($part, ['facets', 'cable', $field], $find->says['connector'] ?? '');
         $ends = [self::at($part, ['facets', 'cable', 'oneEnd']), self::at($part, ['facets', 'cable', 'otherEnd'])];
-        // A picture lead carries pictures; of a USB lead nobody knows whether it has data wires.
         $isPicture = array_filter($ends, static fn (mixed $end): bool => is_string($end) && str_starts_with($end, 'hdmi')) === $ends;
 
-        return $isPicture && self::at($part, ['facets', 'cable', 'carries']) === null ? self::with($part, ['facets', 'cable', 'carries'], ['hdmi']) : $part;
+        $isUsb = array_filter($ends, static fn (mixed $end): bool => is_string($end) && str_starts_with($end, 'usb')) === $ends;
+        $carries = match (true) {
+            $isPicture => ['hdmi'],
+            // One that only charges says so.
+            $isUsb => preg_match('/(?:charg\w*|power)[ -]?only|only (?:charges|for charging|power)|no data/i', $this->text) === 1 ? ['power'] : ['power',
+                'usb'],
+            default => null,
+        };
+
+        return $carries !== null && self::at($part, ['facets', 'cable', 'carries']) === null ? self::with($part, ['facets', 'cable', 'carries'], $carries)
+            : $part;
     }
 
     /**

@@ -371,6 +371,11 @@ final readonly class Phrases
     private function otherControls(Clause $clause): array
     {
         $found = [];
+        if (preg_match('/\b(?:for|holds?|fits?|takes?|stretch\w*)\b[^.;\d]{0,24}\b(?:phones?|devices?|tablets?)\b[^.;\d]{0,16}(\d{2,3}) ?(?:mm ?)?(?:to|-|–) ?(\d{2,3}) ?mm/u',
+            $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find('holds length', ['least' => (float) $match[1][0], 'most' => (float) $match[2][0]], $from, $to);
+        }
         $count = self::COUNT;
         $text = $clause->lower;
         $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {

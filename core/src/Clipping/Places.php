@@ -27,7 +27,7 @@ final class Places
         'd-pads' => ['controls', 'dPads'], 'buttons' => ['controls', 'buttons'], 'sticks' => ['controls', 'sticks'], 'knobs' => ['controls', 'knobs'],
         'triggers' => ['controls', 'triggers'], 'players' => ['controls', 'players'], 'speaks' => ['controls', 'speaks'], 'pad mode' => ['controls',
             'padMode'],
-        'analogue triggers' => ['controls', 'analogueTriggers'], 'height above face' => ['controls', 'heightMm'], 'made for' => ['controls', 'madeFor'],
+        'analogue triggers' => ['controls', 'analogueTriggers'], 'height above face' => ['controls', 'heightMm'], 'made for' => ['controls', 'madeFor'], 'holds length' => ['controls', 'holdsLengthMm'],
         'amp channels' => ['amp', 'channels'], 'amp watts' => ['amp', 'watts'], 'amp load' => ['amp', 'atOhm'], 'least load' => ['amp', 'leastOhm'],
         'speaker impedance' => ['speaker', 'ohm'], 'speaker watts' => ['speaker', 'watts'],
         'wall' => ['body', 'wallMm'], 'process' => ['body', 'process'], 'cuttable' => ['body', 'cuttable'],

@@ -11,22 +11,22 @@ final class RoleGuess
 {
     /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
     private const WORDS = [
-        'cable' => '\b(?:cable|lead|ribbon|pigtail|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
-        'charger' => '\b(?:charger|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|'
+        'cable' => '\b(?:cable|kabel|lead|ribbon|pigtail|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
+        'charger' => '\b(?:charger|netzteil|ladegerät|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|'
             .'ups board)\b',
         'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulator|ldo|converter|bms|protection board|pcm)\b',
-        'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|cells?|pack)\b',
-        'sound' => '\b(?:amp|amplifier|speakers?|loudspeaker|dac|sound card|buzzer)\b',
+        'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|akkus?|batterien?|cells?|pack)\b',
+        'sound' => '\b(?:amp|lautsprecher|verstärker|amplifier|speakers?|loudspeaker|dac|sound card|buzzer)\b',
         'storage' => '\b(?:micro ?sd|sd card|memory card|ssd|usb stick|flash drive|nvme)\b',
-        'cooling' => '\b(?:fan|heat ?sink|cooler|blower|heat spreader)\b',
-        'switch' => '\b(?:(?:slide|rocker|toggle|power|push) switch|switch|fuse|polyfuse)\b',
-        'display' => '\b(?:display|screen|monitor|lcd|oled|tft|ips panel|touch ?screen|panel)\b',
+        'cooling' => '\b(?:fan|lüfter|kühlkörper|heat ?sink|cooler|blower|heat spreader)\b',
+        'switch' => '\b(?:schalter|sicherung|(?:slide|rocker|toggle|power|push) switch|switch|fuse|polyfuse)\b',
+        'display' => '\b(?:display|screen|monitor|lcd|oled|tft|ips panel|touch ?screen|panel|bildschirm|anzeige)\b',
         'controls' => '\b(?:controller|game ?pad|joy ?stick|d-?pad|buttons?|thumb ?stick|arcade|membrane|encoder|keypad|pad)\b',
-        'case' => '\b(?:case|shell|enclosure|housing|box)\b',
-        'fastener' => '\b(?:screws?|bolts?|nuts?|inserts?|standoffs?|spacers?)\b',
+        'case' => '\b(?:case|shell|enclosure|housing|box|gehäuse|console kit|dead (?:\w+ )?(?:player|console|toy|radio)|donor)\b',
+        'fastener' => '\b(?:screws?|schrauben?|muttern|bolts?|nuts?|inserts?|standoffs?|spacers?)\b',
         'tool' => '\b(?:multimeter|soldering iron|drill|pliers|callipers?|calipers?|tweezers|screwdriver|saw|crimp(?:er|ing tool))\b',
-        'material' => '\b(?:tape|solder|glue|wire|heat.?shrink|filament|paint|foam|flux|thermal pad)\b',
-        'board' => '\b(?:board|sbc|computer|motherboard|mini pc|module|phone|console)\b',
+        'material' => '\b(?:tape(?! (?:player|deck|recorder))|solder|glue|wire|heat.?shrink|filament|paint|foam|flux|thermal pad)\b',
+        'board' => '\b(?:board|mainboard|sbc|computer|motherboard|mini pc|module|phone|console|einplatinenrechner|platine)\b',
     ];
 
     /** Signs of a text that are looked at: the name and what stands beside it. */
@@ -35,7 +35,15 @@ final class RoleGuess
     /** @return ?Role null when no word tells */
     public static function of(string $text): ?Role
     {
-        $lower = strtolower(mb_substr($text, 0, self::MOST_SIGNS));
+        $lower = mb_strtolower(mb_substr($text, 0, self::MOST_SIGNS));
+        // What stands before the first comma or line's end is the name, and says it surest.
+        $name = preg_split('/[,;:\n(]/u', ltrim($lower))[0] ?? '';
+
+        return self::in($name) ?? self::in($lower);
+    }
+
+    private static function in(string $lower): ?Role
+    {
         $best = null;
         foreach (array_keys(self::WORDS) as $rank => $role) {
             if (preg_match('/'.self::WORDS[$role].'/u', $lower, $found, PREG_OFFSET_CAPTURE) === 1) {

@@ -117,11 +117,19 @@ final readonly class Sockets
         foreach ($ways as [$direction, $carries]) {
             $finds[] = $this->find('socket', array_filter([
                 'connector' => $connector, 'direction' => $direction, 'carries' => $carries, 'count' => $count > 1 ? $count : '',
+                'own' => $direction === 'in' && $this->isOwnPlug($connector, $near) ? 'yes' : '',
                 'bare' => trim(substr($clause->lower, $from, $to - $from)) === 'hdmi' ? 'yes' : '',
             ], static fn (int|string $value): bool => $value !== ''), $clause, $from, $to);
         }
 
         return $finds;
+    }
+
+    /** A plug on a lead of its own, or at the part itself: no lead is asked for. */
+    private function isOwnPlug(string $connector, string $near): bool
+    {
+        return in_array($this->role, ['controls', 'sound', 'cooling'], true) && str_starts_with($connector, 'usb')
+            && ($connector === 'usb-a' || preg_match('/plug|captive|attached|on (?:its|a) (?:\d+ ?\w+ )?(?:cable|lead|cord)|\bwired\b/', $near) === 1);
     }
 
     /** @return list<array{string, string}> direction and what goes over it */

@@ -13,7 +13,7 @@ final class SureFinds
     public static function of(string $text, Role $role): array
     {
         // The day is written into the part, not into what is proposed.
-        $filling = new Filling(Reader::read($text, $role), $role, '');
+        $filling = new Filling(Reader::read($text, $role), $role, '', $text);
 
         return array_values(array_filter($filling->proposals([]), static fn (Proposal $one): bool => $one->isPlaced && ! $one->find->isUnsure));
     }

@@ -17,6 +17,9 @@ use PocketPlot\Quantity\Source;
 final class Typical
 {
     /** Full, nominal and empty volts of one ordinary cell, as makers' sheets of each chemistry have them. */
+    /** What a computer's USB sockets give when it is fed as it should be: 5 V within 3 %, well inside the 5 % that USB 2.0 allows. */
+    public const USB_V = [4.85, 5.0, 5.15];
+
     public const CELL_V = [
         'Li-ion' => [4.2, 3.6, 3.0], 'LiPo' => [4.2, 3.7, 3.0], 'LiFePO4' => [3.65, 3.2, 2.5],
         'NiMH' => [1.45, 1.2, 1.0], 'alkaline' => [1.6, 1.25, 0.9],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Power;
 
+use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
@@ -13,6 +14,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Part\Musts;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\ChargeLeft;
 use PocketPlot\Power\Feed;
@@ -93,7 +95,13 @@ final class SupplyWindow extends Rule
                 );
             }
         }
+        $open = $this->unknownPack($facts);
         foreach ($unfed as $line) {
+            if ($open !== null) {
+                yield $this->unmeasured($open[0], $open[1], [$line], [], "for/{$line->id}", "nobody can say whether it feeds {$line->name()}");
+
+                continue;
+            }
             yield $this->answer(Verdict::Missing, [$line], fn (): Words => new Words("Nothing in the parts list feeds {$line->name()}.", [
                 $this->row("{$line->name()} needs", $line->part->supply->volts ?? Figure::unknown('V')),
             ], 'no rail at all', [
@@ -101,6 +109,19 @@ final class SupplyWindow extends Rule
                 Remedy::add(Role::Regulator, 'Add a regulator'),
             ]));
         }
+    }
+
+    /** @return array{Line, FigureRef}|null a pack on the list of which nobody knows what it gives, and what to find out first */
+    private function unknownPack(Facts $facts): ?array
+    {
+        foreach ($facts->lines() as $line) {
+            $lacking = $line->role === Role::Cells && $line->part->pack === null && ! $line->part->isWanted ? Musts::lacking($line->part, $line->role) : [];
+            if ($lacking !== [] && $line->part->outputs === []) {
+                return [$line, $lacking[0]];
+            }
+        }
+
+        return null;
     }
 
     private function compare(Feed $feed, Rail $rail, float $wanted): Finding
