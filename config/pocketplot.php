@@ -16,4 +16,7 @@ return [
     'request_seconds' => (int) env('POCKETPLOT_REQUEST_SECONDS', 20),
     'request_megabytes' => (int) env('POCKETPLOT_REQUEST_MEGABYTES', 256),
     'shelf_email' => 'shelf@pocketplot.invalid',
+
+    // The account that owns the typical parts, which stand for any of their kind.
+    'typical_email' => 'typical@pocketplot.invalid',
 ];

@@ -108,6 +108,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('lines/{line}/part', [LineController::class, 'part']);
             Route::put('lines/{line}/part', [LineController::class, 'changePart']);
             Route::post('lines/{line}/swap', [LineController::class, 'swap']);
+            Route::post('lines/{line}/mine', [LineController::class, 'haveOne']);
             Route::post('lines/{line}/choose', [LineController::class, 'choose']);
             Route::post('lines/{line}/restore', [LineController::class, 'restore']);
         });

@@ -18,24 +18,47 @@ final class PartQueries
     /** Parts of one answer to a search. */
     public const MOST = 50;
 
+    /** Parts whose figures are read for one answer. */
+    private const MOST_READ = 3000;
+
     /**
-     * @param  array{q?: ?string, role?: ?string, facet?: ?string, own?: bool, from?: int}  $asked
+     * @param  array{q?: ?string, role?: ?string, facet?: ?string, own?: bool, typical?: bool, sort?: ?string, from?: int}  $asked
      * @return array{int, Collection<int, PartRecord>} how many there are, and those of one page
      */
     public static function search(User $user, array $asked): array
     {
-        $query = PartRecord::matching(PartRecord::visibleTo($user), $asked['q'] ?? '');
+        $from = ($asked['typical'] ?? false) ? PartRecord::query()->where('user_id', User::typical()->id) : PartRecord::visibleTo($user);
+        [$words, $wanted] = FigureFilter::of($asked['q'] ?? '');
+        $query = PartRecord::matching($from, $words);
         $query->when($asked['role'] ?? null, static fn ($query, $role) => $query->where('role', $role))
             ->when($asked['facet'] ?? null, static fn ($query, $facet) => $query->whereRaw('json_contains_path(spec, \'one\', ?)', ["\$.facets.{$facet}"]))
             ->when($asked['own'] ?? false, static fn ($query) => $query->where('user_id', $user->id));
 
-        return [$query->count(), $query->orderBy('name')->orderBy('id')->offset($asked['from'] ?? 0)->limit(self::MOST)->get()];
+        $sort = $asked['sort'] ?? '';
+        if ($wanted === [] && ! in_array($sort, ['price', 'weight', 'size'], true)) {
+            $by = $sort === 'date' ? $query->clone()->orderByDesc('updated_at') : $query->clone()->orderBy('name');
+
+            return [$query->count(), $by->orderBy('id')->offset($asked['from'] ?? 0)->limit(self::MOST)->get()];
+        }
+        // Figures stand inside the parts: those that are left are read.
+        /** @var Collection<int, PartRecord> $rows */
+        $rows = $query->orderBy('name')->orderBy('id')->limit(self::MOST_READ)->get();
+        $kept = FigureFilter::kept($rows, $wanted, $sort);
+
+        return [$kept->count(), $kept->slice($asked['from'] ?? 0, self::MOST)->values()];
     }
 
     /** @return Collection<int, PartRecord> by name */
-    public static function ofRole(User $user, string $role, string $words = '', int $most = self::MOST): Collection
+    public static function ofRole(User $user, string $role, string $words = '', int $most = self::MOST, bool $typical = false): Collection
     {
-        return PartRecord::matching(PartRecord::visibleTo($user), $words)->where('role', $role)->orderBy('name')->limit($most)->get();
+        $from = $typical ? PartRecord::query()->where('user_id', User::typical()->id) : PartRecord::visibleTo($user);
+        [$rest, $wanted] = FigureFilter::of($words);
+        $query = PartRecord::matching($from, $rest)->where('role', $role)->orderBy('name');
+
+        /** @var Collection<int, PartRecord> $rows */
+        $rows = $query->limit($wanted === [] ? $most : self::MOST_READ)->get();
+
+        return $wanted === [] ? $rows : FigureFilter::kept($rows, $wanted, '')->take($most)->values();
     }
 
     /** @return list<array{id: int, name: string, isOwn: bool}> all that the builder may see, own ones first */

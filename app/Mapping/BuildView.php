@@ -89,6 +89,7 @@ final class BuildView
             'maker' => $part->maker,
             'summary' => $part->summary,
             'keyFigures' => KeyFigures::of($part),
+            'typical' => $part->isTypical,
             'skills' => $part->work->skills,
             'cautions' => $part->cautions,
             'offers' => array_map(

@@ -41,6 +41,16 @@ final class PartRecord extends Model
     }
 
     /**
+     * Those, and the typical parts.
+     *
+     * @return Builder<self>
+     */
+    public static function reachableBy(User $user): Builder
+    {
+        return self::query()->whereIn('user_id', [$user->id, User::shelf()->id, User::typical()->id]);
+    }
+
+    /**
      * Every word must begin some word of name, maker or summary.
      *
      * @param  Builder<self>  $query

@@ -24,6 +24,12 @@ final class User extends Authenticatable
     /** @var array<string, string> */
     protected $casts = ['password' => 'hashed'];
 
+    /** The account that owns the typical parts, which stand for any of their kind. */
+    public static function typical(): self
+    {
+        return self::query()->where('email', config('pocketplot.typical_email'))->firstOrFail();
+    }
+
     /** The account that owns the shared shelf of parts, which everyone may read. */
     public static function shelf(): self
     {

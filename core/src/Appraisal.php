@@ -17,6 +17,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Clipping\SpokenPlace;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\FigurePlace;
+use PocketPlot\File\PencilFigures;
 use PocketPlot\Power\Feed;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Day;
@@ -120,7 +121,22 @@ final readonly class Appraisal
         ));
     }
 
-    /** @return array{feeds: list<array<string, mixed>>, rails: list<array{id: string, line: string, output: string, says: string}>} who feeds whom and why, and what could feed something */
+    /** Whether it rests on a part that stands for any of its kind. */
+    private function isInPencil(Finding $finding): bool
+    {
+        foreach ($finding->lines as $line) {
+            if ($this->build->line($line)?->part->isTypical === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @return array{feeds: list<array<string, mixed>>, rails: list<array{id: string, line: string, output: string, says: string}>} who feeds whom and why,
+     *   and what could feed something
+     */
     private function supply(): array
     {
         $tree = $this->facts->supplyTree();
@@ -172,13 +188,16 @@ final readonly class Appraisal
         return Grid::of($this->findings);
     }
 
-    /** @return array<string, mixed> the shape that the API answers (contract/openapi.json, "Appraisal"): what every page needs; steps and grid come when they are looked at */
+    /**
+     * @return array<string, mixed> the shape that the API answers (contract/openapi.json,
+     *   "Appraisal"): what every page needs; steps and grid come when they are looked at
+     */
     public function toArray(): array
     {
         return [
             'verdict' => $this->verdict->value,
             'vitals' => $this->vitals->toArray(),
-            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
+            'findings' => array_map(fn (Finding $finding): array => [...$finding->toArray(), 'pencil' => $this->isInPencil($finding)], $this->findings),
             'tabs' => $this->tabs(),
             'toMeasure' => array_map(
                 static fn (OpenFigure $figure): array => [
@@ -187,6 +206,7 @@ final readonly class Appraisal
                 ],
                 $this->open,
             ),
+            'toConfirm' => PencilFigures::among($this->build),
             'supply' => $this->supply(),
             'costs' => [
                 'planned' => $this->costs->planned->rounded(),

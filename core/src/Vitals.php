@@ -52,6 +52,8 @@ final readonly class Vitals
         public int $undated,
         public int $stepsLeft,
         public array $next,
+        /** Chosen lines that stand for any of their kind: the figures above rest on them. */
+        public int $pencil,
     ) {}
 
     /**
@@ -116,6 +118,7 @@ final readonly class Vitals
             undated: count($schedule->undated),
             stepsLeft: count($open),
             next: self::next($build, $findings, $open),
+            pencil: count(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->isTypical)),
         );
     }
 
@@ -153,6 +156,7 @@ final readonly class Vitals
             'unmeasured' => $this->unmeasured,
             'finish' => ['on' => $this->finish === null ? null : (string) $this->finish, 'undated' => $this->undated],
             'stepsLeft' => $this->stepsLeft,
+            'pencil' => $this->pencil,
             'next' => $this->next,
         ];
     }

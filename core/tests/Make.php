@@ -113,6 +113,14 @@ final class Make
         )));
     }
 
+    /** @return list<Part> the typical parts that ship with the application */
+    public static function typical(): array
+    {
+        return array_values(BuildReader::parts(new Fields(
+            (new Format(Format::LIBRARY, self::read('core/schema/library.schema.json')))->decode(self::read('demo/typical.pocketplot.json')),
+        )));
+    }
+
     public static function read(string $path): string
     {
         return (string) file_get_contents(dirname(__DIR__, 2)."/{$path}");

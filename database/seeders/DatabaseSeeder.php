@@ -34,9 +34,8 @@ final class DatabaseSeeder extends Seeder
             ['email' => config('pocketplot.shelf_email')],
             ['name' => 'The shared shelf', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()],
         );
-        $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
-        $document = new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path('demo/library.pocketplot.json'))));
-        $names = $keys = [];
+        $document = self::library('library');
+        $names = [];
         foreach ($document->children('vendors') as $vendor) {
             $names[] = $vendor->string('name');
             VendorRecord::query()->updateOrCreate(
@@ -44,15 +43,33 @@ final class DatabaseSeeder extends Seeder
                 ['currency' => $vendor->string('currency'), 'lead_days' => $vendor->int('leadDays', 7), 'note' => $vendor->string('note', '')],
             );
         }
+        VendorRecord::query()->where('user_id', $shelf->id)->whereNotIn('name', $names)->delete();
+        self::parts($shelf, $document);
+        $typical = User::query()->firstOrCreate(
+            ['email' => config('pocketplot.typical_email')],
+            ['name' => 'Typical parts', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()],
+        );
+        self::parts($typical, self::library('typical'));
+    }
+
+    private static function library(string $name): Fields
+    {
+        $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
+
+        return new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path("demo/{$name}.pocketplot.json"))));
+    }
+
+    private static function parts(User $owner, Fields $document): void
+    {
+        $keys = [];
         foreach (BuildReader::parts($document) as $part) {
             $keys[] = $part->id;
             PartRecord::query()->updateOrCreate(
-                ['user_id' => $shelf->id, 'key' => $part->id],
+                ['user_id' => $owner->id, 'key' => $part->id],
                 ['name' => $part->name, 'role' => $part->role->value, 'maker' => $part->maker, 'summary' => $part->summary, 'spec' => $part->raw],
             );
         }
-        VendorRecord::query()->where('user_id', $shelf->id)->whereNotIn('name', $names)->delete();
-        PartRecord::query()->where('user_id', $shelf->id)->whereNotIn('key', $keys)->delete();
+        PartRecord::query()->where('user_id', $owner->id)->whereNotIn('key', $keys)->delete();
     }
 
     private function demoBuilder(): void

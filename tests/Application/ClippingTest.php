@@ -40,7 +40,8 @@ it('puts the confirmed finds into the part that the editor holds, and nothing el
 it('tells a list of names from a text', function (): void {
     $answer = $this->postJson('/api/clippings', ['text' => "- Tolmen X board\n- 5 inch panel\n- LiPo pack 5000\n- some gizmo"])->assertOk()->json();
     expect($answer['names'])->toBe([
-        ['name' => 'Tolmen X board', 'role' => 'board'], ['name' => '5 inch panel', 'role' => 'display'], ['name' => 'LiPo pack 5000', 'role' => 'cells'], ['name' => 'some gizmo', 'role' => null],
+        ['name' => 'Tolmen X board', 'role' => 'board', 'finds' => []], ['name' => '5 inch panel', 'role' => 'display', 'finds' => []],
+        ['name' => 'LiPo pack 5000', 'role' => 'cells', 'finds' => [['label' => 'chemistry', 'says' => 'LiPo']]], ['name' => 'some gizmo', 'role' => null, 'finds' => []],
     ]);
 });
 

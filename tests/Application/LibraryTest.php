@@ -144,7 +144,7 @@ describe('a build\'s own copy', function (): void {
         $build = $this->refuge($this->user);
         $answer = $this->putJson("/api/builds/{$build->id}/lines/panel/figures", ['version' => 1, 'figure' => $figure, 'typed' => $typed])->assertStatus(422);
         expect($answer->json('fields'))->toHaveKey($field)->and($build->refresh()->version)->toBe(1);
-    })->with([['supply.volts', 'quite high', 'typed'], ['supply.volts', '', 'typed'], ['sockets', '5 V', 'figure'], ['output.volts@nowhere', '5 V', 'typed']]);
+    })->with([['supply.volts', 'quite high', 'typed'], ['supply.volts', '', 'typed'], ['sockets', 'no idea', 'typed'], ['drivers', '5 V', 'figure'], ['output.volts@nowhere', '5 V', 'typed']]);
     it('opens in the editor and is written by itself', function (): void {
         $build = $this->refuge($this->user);
         $spec = $this->assertShape($this->getJson("/api/builds/{$build->id}/lines/speaker/part")->assertOk(), 'LinePart')->json('spec');
@@ -212,4 +212,53 @@ it('shows nobody the library without signing in', function (string $method, stri
 
 it('keeps the shared shelf in an account nobody signs in to', function (): void {
     expect(User::shelf()->id)->not->toBe($this->user->id);
+});
+
+describe('typical parts', function (): void {
+    it('stand apart from the shelf, and are found where they are asked for', function (): void {
+        expect($this->getJson('/api/parts?q=single-board+four')->assertOk()->json('total'))->toBe(0);
+        $found = $this->getJson('/api/parts?typical=1&q=single-board+four')->assertOk()->json('parts');
+        expect($found)->toHaveCount(1)->and($found[0])->toMatchArray(['typical' => true, 'own' => false, 'maker' => '']);
+        $build = StartBuild::blank($this->user, 'An idea');
+        $candidates = $this->getJson("/api/builds/{$build->id}/candidates?role=board&typical=1")->assertOk()->json('candidates');
+        expect(array_unique(array_column(array_column($candidates, 'part'), 'typical')))->toBe([true]);
+    });
+
+    it('become one\'s own, in pencil until each figure is confirmed', function (): void {
+        $build = StartBuild::blank($this->user, 'An idea');
+        $path = "/api/builds/{$build->id}";
+        $id = $this->getJson('/api/parts?typical=1&q=single-board+four')->json('parts.0.libraryId');
+        $with = $this->assertShape($this->postJson("{$path}/lines", ['version' => 1, 'part' => $id, 'role' => 'board'])->assertOk(), 'Build')->json();
+        expect($with['appraisal']['vitals']['pencil'])->toBe(1)->and($with['lines'][0]['part']['typical'])->toBeTrue()
+            ->and(array_unique(array_column($with['appraisal']['findings'], 'pencil')))->toContain(true);
+        $mine = $this->postJson("{$path}/lines/board/mine", ['version' => 2, 'name' => 'Petrel 2'])->assertOk()->json();
+        $figures = array_column($mine['appraisal']['toConfirm'], 'says', 'figure');
+        expect($mine['lines'][0]['part'])->toMatchArray(['name' => 'Petrel 2', 'typical' => false])->and($mine['appraisal']['vitals']['pencil'])->toBe(0)
+            ->and($figures)->toMatchArray(['supply.volts' => '4.75 to 5.25 V', 'output.volts@USB sockets' => '4.85 to 5.15 V'])
+            ->and($this->getJson('/api/parts?own=1')->json('parts.0.name'))->toBe('Petrel 2');
+        // What is confirmed is typed as it stands there, and is asked no more.
+        $version = 3;
+        foreach ($figures as $figure => $says) {
+            $mine = $this->putJson("{$path}/lines/board/figures", ['version' => $version++, 'figure' => $figure, 'typed' => $says])->assertOk()->json();
+        }
+        expect($mine['appraisal']['toConfirm'])->toBe([]);
+        $this->postJson("{$path}/lines/board/mine", ['version' => $version, 'name' => 'Again'])->assertStatus(422);
+    });
+
+    it('are never offered as a fix', function (): void {
+        $build = $this->refuge($this->user);
+        $found = $this->getJson("/api/builds/{$build->id}/remedies?finding=".urlencode('power.supply-window/panel'))->assertOk()->json();
+        expect(array_filter([...$found['remedies'], ...$found['trades']], static fn (array $one): bool => ($one['part']['typical'] ?? false) === true))->toBe([]);
+    });
+});
+
+it('finds by figures, and puts in the order of a figure', function (): void {
+    $names = fn (string $query): array => $this->getJson("/api/parts?{$query}")->assertOk()->json('parts');
+    $thin = $names('role=display&q='.urlencode('under 6 mm'));
+    expect($thin)->not->toBe([])->and(count($thin))->toBeLessThan($this->getJson('/api/parts?role=display')->json('total'));
+    $prices = array_map(static fn (array $part): float => (float) ($part['offers'][0]['price']['amount'] ?? INF), $names('role=cooling&sort=price'));
+    $sorted = $prices;
+    sort($sorted);
+    expect($prices)->toBe($sorted);
+    $this->getJson('/api/parts?sort=mood')->assertStatus(422);
 });

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Lines;
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
@@ -42,6 +43,7 @@ const GOOD = [
     'POST /api/parts/imports/preview' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
     'POST /api/parts/imports' => ['text' => '{"format":"pocketplot-library","version":1,"parts":[{"id":"n","name":"N","role":"tool"}]}'],
     'POST /api/parts/sheet' => ['rows' => [['name' => 'New', 'role' => 'tool']]],
+    'POST /api/builds/{build}/lines/{line}/mine' => ['version' => 2, 'name' => 'Mine'],
     'POST /api/builds/{build}/lines/many' => ['version' => 2, 'lines' => ['board'], 'then' => 'remove'],
     'POST /api/builds/{build}/sheet' => ['version' => 2, 'rows' => [['name' => 'New', 'role' => 'tool']]],
     'PUT /api/parts/{part}' => ['version' => 1, 'part' => ['name' => 'Changed', 'role' => 'tool']],
@@ -84,6 +86,9 @@ beforeEach(function (): void {
     $this->build = StartBuild::fromDemo($this->user, 'thimble', null);
     // Something has to be wanting.
     LineRecord::query()->where('build_id', $this->build->id)->where('role', 'case')->update(['removed_at' => now()]);
+    // And something has to stand for any of its kind.
+    $board = Lines::partOf($this->build, 'board');
+    $board->fill(['spec' => [...$board->spec, 'typical' => true]])->save();
     $this->reading = $this->postJson("/api/builds/{$this->build->id}/readings", ['version' => 1, 'kind' => 'draw', 'line' => 'board', 'state' => 'usual', 'volts' => 5, 'milliamps' => 600])->assertOk();
     $this->reading = $this->getJson("/api/builds/{$this->build->id}/bench")->json('readings.0.id');
     $this->state = fn (): array => [

@@ -76,7 +76,8 @@ final class FindingController
         if ($swap !== null) {
             Lines::find($build, $swap);
         }
-        $answers = JudgedParts::of($build, PartQueries::ofRole($user, $role->value, $request->string('q')->toString()), $role, $swap);
+        $answers = JudgedParts::of($build, PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST,
+            $request->boolean('typical')), $role, $swap);
         // Mildest first; by name among equals.
         usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b));
 

@@ -22,12 +22,16 @@ final class LibraryController
     public function search(Request $request, User $user): JsonResponse
     {
         $given = $request->validate([
-            'q' => ['nullable', 'string', 'max:200'], 'role' => ['nullable', 'string', 'max:20'], 'facet' => ['nullable', 'string', 'regex:/^[a-zA-Z]{1,20}$/'],
-            'own' => ['nullable', 'boolean'], 'from' => ['nullable', 'integer', 'min:0', 'max:100000'],
+            'q' => ['nullable', 'string', 'max:200'], 'role' => ['nullable', 'string', 'max:20'], 'facet' => ['nullable', 'string',
+                'regex:/^[a-zA-Z]{1,20}$/'],
+            'own' => ['nullable', 'boolean'], 'typical' => ['nullable', 'boolean'], 'sort' => ['nullable', 'in:name,price,weight,size,date'],
+            'from' => ['nullable', 'integer', 'min:0', 'max:100000'],
         ]);
         $text = static fn (string $field): ?string => is_string($given[$field] ?? null) ? $given[$field] : null;
         [$total, $rows] = PartQueries::search($user, [
-            'q' => $text('q'), 'role' => $text('role'), 'facet' => $text('facet'), 'own' => $request->boolean('own'), 'from' => $request->integer('from'),
+            'q' => $text('q'), 'role' => $text('role'), 'facet' => $text('facet'), 'own' => $request->boolean('own'),
+            'typical' => $request->boolean('typical'),
+            'sort' => $text('sort'), 'from' => $request->integer('from'),
         ]);
 
         return new JsonResponse(

@@ -12,6 +12,7 @@ use App\Actions\ChangeLines;
 use App\Actions\ChangePart;
 use App\Actions\ChooseLine;
 use App\Actions\EditBuild;
+use App\Actions\HaveOne;
 use App\Actions\Lines;
 use App\Actions\MeasureFigure;
 use App\Actions\RemoveLine;
@@ -21,6 +22,7 @@ use App\Actions\WantPart;
 use App\Http\Requests\AddLineRequest;
 use App\Http\Requests\ChangeLineRequest;
 use App\Http\Requests\EditRequest;
+use App\Http\Requests\HaveOneRequest;
 use App\Http\Requests\JoinRequest;
 use App\Http\Requests\ManyLinesRequest;
 use App\Http\Requests\MeasureRequest;
@@ -111,6 +113,12 @@ final class LineController
         return $this->edit($request, $build, static fn (BuildRecord $build) => ChangeLines::in($build, $keys, $given));
     }
 
+    /** A typical part becomes one's own. */
+    public function haveOne(HaveOneRequest $request, User $user, BuildRecord $build, string $line): JsonResponse
+    {
+        return $this->edit($request, $build, static fn (BuildRecord $build) => HaveOne::of($build, $user, $line, $request->string('name')->toString()));
+    }
+
     public function choose(EditRequest $request, BuildRecord $build, string $line): JsonResponse
     {
         return $this->edit($request, $build, static fn (BuildRecord $build) => ChooseLine::in($build, $line));
@@ -187,7 +195,7 @@ final class LineController
 
     private function libraryPart(User $user, int $id): PartRecord
     {
-        return PartRecord::visibleTo($user)->find($id)
+        return PartRecord::reachableBy($user)->find($id)
             ?? throw ValidationException::withMessages(['part' => 'This part is not in your library. Open the list again and choose another.']);
     }
 }

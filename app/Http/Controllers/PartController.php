@@ -141,6 +141,6 @@ final class PartController
 
     private static function refuseForeign(User $user, PartRecord $part): void
     {
-        abort_unless(in_array($part->user_id, [$user->id, User::shelf()->id], true), 404);
+        abort_unless(in_array($part->user_id, [$user->id, User::shelf()->id, User::typical()->id], true), 404);
     }
 }

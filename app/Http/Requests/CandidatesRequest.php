@@ -18,6 +18,7 @@ final class CandidatesRequest extends FormRequest
             'role' => ['required', Rule::enum(Role::class)],
             'swap' => ['nullable', 'string', 'max:80'],
             'q' => ['nullable', 'string', 'max:200'],
+            'typical' => ['nullable', 'boolean'],
         ];
     }
 }

@@ -128,6 +128,11 @@ final readonly class FigurePlace
         $name = $this->facetIn($facets);
         $isMany = FacetBook::isMany($name);
         $facet = self::asGroup($facets[$name] ?? null);
+        if ($name === 'protector' && $facet === []) {
+            // A charge board that cuts off does so for the cells that it charges.
+            $charger = self::asGroup($facets['charger'] ?? null);
+            $facet = array_filter(['chemistries' => $charger['chemistries'] ?? null, 'series' => $charger['seriesLeast'] ?? null]);
+        }
         if ($this->list !== null) {
             $groups = self::asGroup($facet[$this->list] ?? null);
             // An opening that nobody wrote down yet is the one for this plug.

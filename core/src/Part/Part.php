@@ -21,6 +21,9 @@ final readonly class Part
     /** Stands for a part that is still to be found; its figures are what that one has to do. */
     public bool $isWanted;
 
+    /** Stands for any part of its kind, by nobody: its figures are wide, and all in pencil. */
+    public bool $isTypical;
+
     /** @var list<string> facets it has, and "role:…" for each role it fills: what a swap of this part can touch */
     public array $touches;
 
@@ -97,6 +100,7 @@ final readonly class Part
         $this->givesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->gives()) !== [];
         $this->takesUsb = array_filter($usb, static fn (Socket $socket): bool => $socket->direction === Direction::In) !== [];
         $this->isWanted = ($raw['wanted'] ?? false) === true;
+        $this->isTypical = ($raw['typical'] ?? false) === true;
         $this->touches = self::touchedBy($raw, $fills);
     }
 

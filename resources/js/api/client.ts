@@ -28,6 +28,7 @@ export type Bench = Schemas['Bench'];
 export type BandLine = Schemas['BandLine'];
 export type BenchLine = Schemas['BenchLine'];
 export type LogPreview = Schemas['LogPreview'];
+export type PencilFigure = Schemas['PencilFigure'];
 export type Power = Schemas['Power'];
 export type PowerBand = Schemas['PowerBand'];
 export type PowerNode = Schemas['PowerNode'];

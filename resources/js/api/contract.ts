@@ -1169,6 +1169,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/lines/{line}/mine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A typical part becomes one of one's own */
+        post: operations["postBuildsBuildLinesLineMine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1258,6 +1275,8 @@ export interface components {
                 station: "parts" | "buy" | "build";
                 ref: string | null;
             };
+            /** @description chosen lines that stand for any of their kind */
+            pencil: number;
         };
         WorkingLine: {
             label: string;
@@ -1292,6 +1311,8 @@ export interface components {
             rail: string | null;
             /** @description where it is worked on */
             station: string;
+            /** @description rests on a part that stands for any of its kind */
+            pencil: boolean;
         };
         FindingInFull: {
             key: string;
@@ -1380,6 +1401,7 @@ export interface components {
                     figure: string;
                 };
             };
+            toConfirm: components["schemas"]["PencilFigure"][];
         };
         Part: {
             id: string;
@@ -1396,6 +1418,8 @@ export interface components {
             }[];
             /** @description the few figures that tell parts of its role apart; empty when none is known */
             keyFigures: string;
+            /** @description stands for any of its kind; all its figures are in pencil */
+            typical: boolean;
         };
         LibraryPart: {
             libraryId: number;
@@ -1414,6 +1438,7 @@ export interface components {
             own: boolean;
             /** @description the few figures that tell parts of its role apart; empty when none is known */
             keyFigures: string;
+            typical: boolean;
         };
         Line: {
             id: string;
@@ -2218,6 +2243,17 @@ export interface components {
             rows: components["schemas"]["SheetRow"][];
             remarks: string[];
         };
+        PencilFigure: {
+            line: string;
+            figure: string;
+            name: string;
+            says: string;
+            entry: {
+                asks: string;
+                unit: string;
+                choices: string[];
+            };
+        };
     };
     responses: never;
     parameters: never;
@@ -2634,6 +2670,8 @@ export interface operations {
                 facet?: string;
                 own?: string;
                 from?: string;
+                typical?: string;
+                sort?: string;
             };
             header?: never;
             path?: never;
@@ -3084,6 +3122,7 @@ export interface operations {
                 role: string;
                 swap?: string;
                 q?: string;
+                typical?: string;
             };
             header?: never;
             path: {
@@ -5034,6 +5073,45 @@ export interface operations {
                     skills?: string[];
                     tools?: string[];
                     consumables?: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildLinesLineMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    name: string;
                 };
             };
         };

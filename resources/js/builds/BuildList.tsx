@@ -198,6 +198,9 @@ function Sums({ card, vitals }: { card: BuildCard; vitals: Vitals }) {
                     </div>
                 ))}
             </dl>
+            {vitals.pencil > 0 && (
+                <p className="mb-2 text-sm text-pencil italic">In pencil: {vitals.pencil === 1 ? 'one part is' : `${vitals.pencil} parts are`} typical.</p>
+            )}
             <p className="mt-auto line-clamp-2 pr-10 text-sm">
                 <span className="font-semibold">Next: </span>
                 {vitals.next.says}

@@ -117,7 +117,7 @@ export function BuildFrame() {
                             <a className="px-2 py-1 font-semibold text-pen hover:underline" href={`/api/builds/${build.id}/file`} download>
                                 Export
                             </a>
-                            {build.appraisal.toMeasure.length > 0 && (
+                            {(build.appraisal.toMeasure.length > 0 || build.appraisal.toConfirm.length > 0) && (
                                 <Button look="bare" className="px-2!" onClick={() => setAsking(true)} title="Be asked what is not known yet (q)">
                                     Ask me
                                 </Button>

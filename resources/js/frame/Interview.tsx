@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Build } from '../api/client';
+import { api, type Build, type PencilFigure } from '../api/client';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
 import { capital } from '../ui/format';
@@ -19,10 +19,17 @@ export function Interview({ onClose }: { onClose: () => void }) {
     const { toMeasure } = build.appraisal;
     const asked = toMeasure.filter((one) => !later.has(`${one.line} ${one.figure}`));
     const [question] = asked;
+    const pencil = question === undefined ? build.appraisal.toConfirm.filter((one) => !later.has(`${one.line} ${one.figure}`)) : [];
     const putOff = toMeasure.length - asked.length;
     return (
-        <Dialog open onClose={onClose} title={question === undefined ? 'Nothing more to ask' : `${asked.length} to ask`}>
-            {question === undefined ? (
+        <Dialog
+            open
+            onClose={onClose}
+            title={question !== undefined ? `${asked.length} to ask` : pencil.length > 0 ? `${pencil.length} in pencil` : 'Nothing more to ask'}
+        >
+            {question === undefined && pencil[0] !== undefined ? (
+                <Confirm figure={pencil[0]} onLater={() => setLater(new Set([...later, `${pencil[0]?.line} ${pencil[0]?.figure}`]))} />
+            ) : question === undefined ? (
                 <p className="mb-5">
                     {putOff === 0
                         ? 'Every figure that a check needs is known.'
@@ -46,6 +53,33 @@ export function Interview({ onClose }: { onClose: () => void }) {
             )}
             <Settled begun={begun} build={build} />
         </Dialog>
+    );
+}
+
+/** A figure that is usual of its kind, or a guess: is it so with this very part? */
+function Confirm({ figure, onLater }: { figure: PencilFigure; onLater: () => void }) {
+    const { build, edit, busy } = useOpenBuild();
+    const part = build.lines.find((line) => line.id === figure.line)?.part;
+    const confirm = () =>
+        edit((path, version) => api.put<Build>(`${path}/lines/${figure.line}/figures`, { version, figure: figure.figure, typed: figure.says }));
+    return (
+        <section key={`${figure.line} ${figure.figure}`} className="mb-6" aria-live="polite">
+            <h3 className="mb-1 text-lg">
+                {part?.name}: {figure.name}?
+            </h3>
+            <p className="mb-3">
+                In pencil stands <strong className="figures">{figure.says}</strong>, which is usual of its kind or a guess.
+            </p>
+            {figure.entry.choices.length === 0 && (
+                <Button look="pen" className="mb-3" disabled={busy} onClick={() => void confirm()}>
+                    Yes, it is {figure.says}
+                </Button>
+            )}
+            <MeasureEntry open={figure} />
+            <Button look="bare" className="mt-3 px-0!" onClick={onLater}>
+                I don’t know; ask me later
+            </Button>
+        </section>
     );
 }
 

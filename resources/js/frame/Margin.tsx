@@ -11,6 +11,8 @@ const others = (rest: Finding[]) =>
         .map(([verdict, count]) => `${count === 1 ? 'one' : count} ${verdict}`)
         .join(', ');
 
+export const inPencil = 'In pencil: it rests on the usual figures of a typical part.';
+
 const isFault = (finding: Finding) => finding.verdict === 'clash' || finding.verdict === 'missing';
 
 /**
@@ -38,7 +40,7 @@ export function MarginNotes({ findings, label, brief = false }: { findings: Find
                         data-finding={finding.key}
                     >
                         <Peg verdict={finding.verdict} size={brief ? 16 : 18} />
-                        <span className="group-hover:underline">
+                        <span className={`group-hover:underline ${finding.pencil ? 'text-pencil italic' : ''}`} title={finding.pencil ? inPencil : undefined}>
                             {finding.says}
                             {build.needs[finding.key] !== undefined && <span className="text-pencil"> Wanted: {build.needs[finding.key]}.</span>}
                             {finding === shown.at(-1) && rest.length > 0 && <span className="text-pencil no-underline"> And {others(rest)}.</span>}

@@ -47,6 +47,9 @@ export const vitals: Vital[] = [
     },
 ];
 
+/** What typical parts have a share in. */
+const pencilled: readonly string[] = ['Cost', 'Run time', 'Size mm', 'Weight'];
+
 /** What differs between two sets of vitals, as people read them. */
 export function differing(before: Vitals, after: Vitals): { what: string; was: string; is: string; verdict: Verdict | undefined }[] {
     return vitals
@@ -120,7 +123,14 @@ export function VitalsLine({
                                     {verdict !== undefined && verdict !== 'fits' && <Peg verdict={verdict} size={14} />}
                                     {vital.what}
                                 </dt>
-                                <dd className="figures truncate text-[0.98rem] leading-tight max-sm:text-[0.9rem] font-semibold tracking-[-0.05em]!" title={is}>
+                                <dd
+                                    className={`figures truncate text-[0.98rem] leading-tight max-sm:text-[0.9rem] font-semibold tracking-[-0.05em]! ${now.pencil > 0 && pencilled.includes(vital.what) ? 'text-pencil italic' : ''}`}
+                                    title={
+                                        now.pencil > 0 && pencilled.includes(vital.what)
+                                            ? `${is}, in pencil: ${now.pencil === 1 ? 'one part is' : `${now.pencil} parts are`} typical`
+                                            : is
+                                    }
+                                >
                                     {is.split(' (')[0]}
                                     {is.includes(' (') && <span className="text-[0.78rem] font-normal"> ({is.split(' (')[1]}</span>}
                                 </dd>

@@ -18,6 +18,14 @@ import { PageFrame } from '../ui/PageFrame';
 const page = 50;
 const most = 4;
 
+const sorts = [
+    ['', 'name'],
+    ['price', 'price'],
+    ['weight', 'weight'],
+    ['size', 'size'],
+    ['date', 'newest'],
+] as const;
+
 /** All parts one can see: the shared shelf and one's own. */
 export default function Library() {
     const [asked, setAsked] = useSearchParams();
@@ -38,6 +46,8 @@ export default function Library() {
     const role = asked.get('role') ?? '';
     const facet = asked.get('facet') ?? '';
     const own = asked.get('own') === '1';
+    const typical = asked.get('typical') === '1';
+    const sort = asked.get('sort') ?? '';
     const from = Number(asked.get('from') ?? 0);
     const set = (change: Record<string, string>) =>
         setAsked(
@@ -57,6 +67,8 @@ export default function Library() {
         ...(role === '' ? {} : { role }),
         ...(facet === '' ? {} : { facet }),
         ...(own ? { own: '1' } : {}),
+        ...(typical ? { typical: '1' } : {}),
+        ...(sort === '' ? {} : { sort }),
         from: String(from),
     }).toString();
     const found = useQuery({
@@ -86,7 +98,7 @@ export default function Library() {
         >
             <form role="search" className="mb-3 flex flex-wrap items-end gap-3" onSubmit={(event) => event.preventDefault()}>
                 <label className="min-w-56 flex-1">
-                    <span className="mb-1 block text-sm font-semibold">Words in name, maker or summary (/)</span>
+                    <span className="mb-1 block text-sm font-semibold">Words or figures: “hdmi under 20 mm”, “6 to 9 V” (/)</span>
                     <input
                         ref={search}
                         className={inputLook}
@@ -118,9 +130,19 @@ export default function Library() {
                         className="max-w-48 border-edge!"
                     />
                 </label>
-                <label className="flex min-h-9 items-center gap-2">
-                    <input type="checkbox" className="size-5 accent-pen" checked={own} onChange={(event) => set({ own: event.target.checked ? '1' : '' })} /> My
-                    own only
+                <label>
+                    <span className="mb-1 block text-sm font-semibold">From</span>
+                    <Select
+                        label="From"
+                        value={typical ? 'typical' : own ? 'own' : ''}
+                        options={[['', 'mine and the shelf'] as const, ['own', 'my own only'] as const, ['typical', 'typical, of no maker'] as const]}
+                        onChange={(event) => set({ own: event.target.value === 'own' ? '1' : '', typical: event.target.value === 'typical' ? '1' : '' })}
+                        className="border-edge!"
+                    />
+                </label>
+                <label>
+                    <span className="mb-1 block text-sm font-semibold">By</span>
+                    <Select label="By" value={sort} options={sorts} onChange={(event) => set({ sort: event.target.value })} className="border-edge!" />
                 </label>
             </form>
             {chosen.length > 0 && (
@@ -137,16 +159,7 @@ export default function Library() {
                 </div>
             )}
             {found.isError && <p role="alert">{found.error.message}</p>}
-            {found.data?.parts.length === 0 && (
-                <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
-                    <h2 className="mb-2 text-xl">Nothing of that kind here</h2>
-                    <p className="max-w-prose">
-                        {own
-                            ? 'A part of your own can be a donor console, a phone, a kit or a single switch. Describe one, or copy one from the shelf and adjust it.'
-                            : 'Try fewer words, or describe the part yourself; unknown figures may stay open.'}
-                    </p>
-                </div>
-            )}
+            {found.data?.parts.length === 0 && <NothingFound own={own} />}
             <ul className="border-t border-line">
                 {found.data?.parts.map((part) => (
                     <li key={part.libraryId} className="flex items-start gap-3 border-b border-dotted border-line py-1.5">
@@ -162,6 +175,7 @@ export default function Library() {
                             <Link className="font-semibold text-ink hover:text-pen hover:underline" to={`/library/${part.libraryId}`}>
                                 {part.name}
                             </Link>
+                            {part.typical && <span className="ml-2 rounded-sm border border-dashed border-edge px-1 text-xs text-pencil">typical</span>}
                             {part.own && <span className="ml-2 rounded-sm border border-pen px-1 text-xs text-pen">mine</span>}
                             {part.keyFigures !== '' && <span className="block text-sm tabular-nums">{part.keyFigures}</span>}
                             <span className="block truncate text-sm text-pencil">{[part.maker, part.summary].filter((text) => text !== '').join(' · ')}</span>
@@ -176,19 +190,7 @@ export default function Library() {
                     </li>
                 ))}
             </ul>
-            {total > page && (
-                <nav aria-label="Leaves" className="mt-3 flex items-center gap-4">
-                    <Button disabled={from === 0} onClick={() => set({ from: String(Math.max(0, from - page)) })}>
-                        Back
-                    </Button>
-                    <span className="figures text-sm text-pencil">
-                        {from + 1} to {Math.min(from + page, total)} of {total}
-                    </span>
-                    <Button disabled={from + page >= total} onClick={() => set({ from: String(from + page) })}>
-                        On
-                    </Button>
-                </nav>
-            )}
+            <Leaves total={total} from={from} onFrom={(next) => set({ from: String(next) })} />
             {sheet !== null && (
                 <SheetLeaf
                     given={sheet}
@@ -208,6 +210,37 @@ export default function Library() {
             )}
             {importing && <ImportParts onClose={() => setImporting(false)} />}
         </PageFrame>
+    );
+}
+
+function NothingFound({ own }: { own: boolean }) {
+    return (
+        <div className="dot-grid rounded-sm border border-dashed border-edge p-6">
+            <h2 className="mb-2 text-xl">Nothing of that kind here</h2>
+            <p className="max-w-prose">
+                {own
+                    ? 'A part of your own can be a donor console, a phone, a kit or a single switch. Describe one, or copy one from the shelf and adjust it.'
+                    : 'Try fewer words, or describe the part yourself; unknown figures may stay open.'}
+            </p>
+        </div>
+    );
+}
+
+/** From leaf to leaf of a long answer. */
+function Leaves({ total, from, onFrom }: { total: number; from: number; onFrom: (from: number) => void }) {
+    if (total <= page) return null;
+    return (
+        <nav aria-label="Leaves" className="mt-3 flex items-center gap-4">
+            <Button disabled={from === 0} onClick={() => onFrom(Math.max(0, from - page))}>
+                Back
+            </Button>
+            <span className="figures text-sm text-pencil">
+                {from + 1} to {Math.min(from + page, total)} of {total}
+            </span>
+            <Button disabled={from + page >= total} onClick={() => onFrom(from + page)}>
+                On
+            </Button>
+        </nav>
     );
 }
 

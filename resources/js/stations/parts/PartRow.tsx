@@ -1,12 +1,14 @@
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type RefObject } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, type Build, type Finding, type Line } from '../../api/client';
+import { api, Problem, type Build, type Finding, type Line } from '../../api/client';
 import { MarginNotes } from '../../frame/Margin';
 import { useOpenBuild } from '../../frame/useBuild';
 import { useLineEdit } from '../../frame/useLineEdit';
 import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
 import { DraftInput } from '../../ui/DraftInput';
+import { Field } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
 import { markOf, Peg } from '../../ui/Peg';
 import { Select } from '../../ui/Select';
@@ -106,11 +108,14 @@ function NameAndFigures({ line }: { line: Line }) {
     const under = [line.part.keyFigures, line.note === '' ? '' : `“${line.note}”`].filter((one) => one !== '').join('  ');
     return (
         <span className="min-w-0">
-            <span className={`block truncate text-[0.97rem] leading-[1.15] font-semibold ${line.chosen ? '' : 'text-pencil italic'}`}>
+            <span className={`block truncate text-[0.97rem] leading-[1.15] font-semibold ${line.chosen && !line.part.typical ? '' : 'text-pencil italic'}`}>
                 <Link className="hover:underline" to={`/builds/${build.id}/lines/${line.id}/part`} title={`${line.part.name}: what is known of it`}>
                     {line.part.name}
                 </Link>
                 {!line.chosen && <span className="font-normal"> (candidate)</span>}
+                {line.part.typical && (
+                    <span className="ml-1.5 rounded-sm border border-dashed border-edge px-1 text-xs font-normal text-pencil not-italic">typical</span>
+                )}
             </span>
             {under !== '' && (
                 <span className="block truncate text-[0.76rem] leading-[1.1] text-pencil tabular-nums" title={under}>
@@ -218,6 +223,7 @@ function More({ line, onPlace }: { line: Line; onPlace: (place: Place) => void }
     const { edit, build } = useOpenBuild();
     const notices = useNotices();
     const go = useNavigate();
+    const [having, setHaving] = useState(false);
     const shared = build.lines.filter((other) => other.slot === line.slot).length > 1;
     const remove = async () => {
         const answer = await edit((path, version) => api.remove<Build>(`${path}/lines/${line.id}`, { version }));
@@ -228,28 +234,68 @@ function More({ line, onPlace }: { line: Line; onPlace: (place: Place) => void }
         });
     };
     return (
-        <DropdownMenu.Root>
-            <DropdownMenu.Trigger className="min-h-7 min-w-8 rounded-sm leading-none text-pencil hover:text-pen" aria-label={`More for ${line.part.name}`}>
-                ⋯
-            </DropdownMenu.Trigger>
-            <DropdownMenu.Portal>
-                <DropdownMenu.Content
-                    align="end"
-                    className="z-20 min-w-52 rounded-sm border border-edge bg-leaf p-1 shadow-lg [&>*]:cursor-pointer [&>*]:rounded-sm [&>*]:px-3 [&>*]:py-2 [&>*]:data-highlighted:bg-pen-wash"
-                >
-                    {shared && !line.chosen && (
-                        <DropdownMenu.Item onSelect={() => void edit((path, version) => api.post<Build>(`${path}/lines/${line.id}/choose`, { version }))}>
-                            Choose this one
+        <>
+            <DropdownMenu.Root>
+                <DropdownMenu.Trigger className="min-h-7 min-w-8 rounded-sm leading-none text-pencil hover:text-pen" aria-label={`More for ${line.part.name}`}>
+                    ⋯
+                </DropdownMenu.Trigger>
+                <DropdownMenu.Portal>
+                    <DropdownMenu.Content
+                        align="end"
+                        className="z-20 min-w-52 rounded-sm border border-edge bg-leaf p-1 shadow-lg [&>*]:cursor-pointer [&>*]:rounded-sm [&>*]:px-3 [&>*]:py-2 [&>*]:data-highlighted:bg-pen-wash"
+                    >
+                        {shared && !line.chosen && (
+                            <DropdownMenu.Item onSelect={() => void edit((path, version) => api.post<Build>(`${path}/lines/${line.id}/choose`, { version }))}>
+                                Choose this one
+                            </DropdownMenu.Item>
+                        )}
+                        {line.part.typical && <DropdownMenu.Item onSelect={() => setHaving(true)}>I have one now …</DropdownMenu.Item>}
+                        <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: line.id, beside: null })}>Swap for another …</DropdownMenu.Item>
+                        <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: null, beside: line.id })}>
+                            Keep another candidate beside it …
                         </DropdownMenu.Item>
-                    )}
-                    <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: line.id, beside: null })}>Swap for another …</DropdownMenu.Item>
-                    <DropdownMenu.Item onSelect={() => onPlace({ role: line.role, swap: null, beside: line.id })}>
-                        Keep another candidate beside it …
-                    </DropdownMenu.Item>
-                    <DropdownMenu.Item onSelect={() => void go(`/builds/${build.id}/lines/${line.id}/part`)}>Open the part …</DropdownMenu.Item>
-                    <DropdownMenu.Item onSelect={() => void remove()}>Remove</DropdownMenu.Item>
-                </DropdownMenu.Content>
-            </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+                        <DropdownMenu.Item onSelect={() => void go(`/builds/${build.id}/lines/${line.id}/part`)}>Open the part …</DropdownMenu.Item>
+                        <DropdownMenu.Item onSelect={() => void remove()}>Remove</DropdownMenu.Item>
+                    </DropdownMenu.Content>
+                </DropdownMenu.Portal>
+            </DropdownMenu.Root>
+            {having && <HaveOne line={line} onClose={() => setHaving(false)} />}
+        </>
+    );
+}
+
+/** A typical part becomes the one that lies on the bench; its figures are asked for, one by one, by "Ask me". */
+function HaveOne({ line, onClose }: { line: Line; onClose: () => void }) {
+    const { edit, busy } = useOpenBuild();
+    const notices = useNotices();
+    const [name, setName] = useState('');
+    const [problem, setProblem] = useState<string | undefined>(undefined);
+    const take = async () => {
+        const answer = await edit((path, version) => api.post<Build>(`${path}/lines/${line.id}/mine`, { version, name: name.trim() }));
+        if (answer instanceof Problem) {
+            setProblem(answer.about('name') ?? answer.message);
+            return;
+        }
+        notices.say(`${name.trim()} is yours. Its figures are still the usual ones: "Ask me" goes through them.`);
+        onClose();
+    };
+    return (
+        <Dialog open onClose={onClose} title="The one that you have">
+            <form
+                className="grid gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void take();
+                }}
+            >
+                <p>
+                    It takes the place of “{line.part.name}”, with the usual figures in pencil until you confirm each of them. It goes into your library, too.
+                </p>
+                <Field label="What it is called" value={name} maxLength={120} data-first problem={problem} onChange={(event) => setName(event.target.value)} />
+                <Button type="submit" look="pen" disabled={busy || name.trim() === ''}>
+                    It is mine
+                </Button>
+            </form>
+        </Dialog>
     );
 }

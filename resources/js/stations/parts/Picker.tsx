@@ -18,6 +18,28 @@ export interface Place {
     beside: string | null;
 }
 
+type From = 'all' | 'typical';
+
+type Sort = 'fit' | 'price' | 'time' | 'weight';
+
+const sorts: readonly (readonly [Sort, string])[] = [
+    ['fit', 'by fit'],
+    ['price', 'by price'],
+    ['time', 'by run time'],
+    ['weight', 'by weight'],
+];
+
+/** The order in which they come is that of fit; what is not known comes last. */
+function inOrder(candidates: Candidate[], sort: Sort): Candidate[] {
+    if (sort === 'fit') return candidates;
+    const by: Record<Exclude<Sort, 'fit'>, (one: Candidate) => number> = {
+        price: (one) => (one.part.offers[0] === undefined ? Infinity : Number(one.part.offers[0].price.amount)),
+        time: (one) => -(one.vitals.runTime.usualHours ?? -Infinity),
+        weight: (one) => one.vitals.mass.grams,
+    };
+    return [...candidates].sort((a, b) => by[sort](a) - by[sort](b));
+}
+
 /** Every part for a place, each with its verdict against this build and what it would do to the vitals. */
 export function Picker({ place, onClose }: { place: Place; onClose: () => void }) {
     const { build, edit, busy } = useOpenBuild();
@@ -25,18 +47,23 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
     const [role, setRole] = useState<Role>(place.role ?? firstMissing(build));
     const [words, setWords] = useState('');
     const [at, setAt] = useState(0);
+    const [from, setFrom] = useState<From>('all');
+    const [sort, setSort] = useState<Sort>('fit');
+    const [isHiding, setIsHiding] = useState(false);
+    const typical = from === 'typical';
     const list = useId();
     const asked = useDeferredValue(words);
     const weighedAgainst = place.swap ?? place.beside;
     const query = useQuery({
-        queryKey: ['candidates', build.id, build.version, role, weighedAgainst, asked],
+        queryKey: ['candidates', build.id, build.version, role, weighedAgainst, asked, typical],
         queryFn: () =>
             api.get<{ candidates: Candidate[] }>(
-                `/builds/${build.id}/candidates?${new URLSearchParams({ role, q: asked, ...(weighedAgainst === null ? {} : { swap: weighedAgainst }) }).toString()}`,
+                `/builds/${build.id}/candidates?${new URLSearchParams({ role, q: asked, ...(typical ? { typical: '1' } : {}), ...(weighedAgainst === null ? {} : { swap: weighedAgainst }) }).toString()}`,
             ),
         placeholderData: keepPreviousData,
     });
-    const candidates = query.data?.candidates ?? [];
+    const all = query.data?.candidates ?? [];
+    const candidates = inOrder(all, sort).filter((one) => !isHiding || one.verdict !== 'clash');
     const active = candidates[Math.min(at, candidates.length - 1)];
     const against = build.lines.find((line) => line.id === weighedAgainst);
 
@@ -120,10 +147,33 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                     }}
                     onKeyDown={move}
                 />
+                <Select
+                    label="From where"
+                    options={[['all', 'mine and the shelf'] as const, ['typical', 'typical parts'] as const]}
+                    value={from}
+                    onChange={(event) => {
+                        setFrom(event.target.value as From);
+                        setAt(0);
+                    }}
+                    className="border-edge!"
+                />
+                <Select
+                    label="In which order"
+                    options={sorts}
+                    value={sort}
+                    onChange={(event) => setSort(event.target.value as Sort)}
+                    className="border-edge!"
+                />
+                <label className="flex min-h-9 items-center gap-2">
+                    <input type="checkbox" className="size-5 accent-pen" checked={isHiding} onChange={(event) => setIsHiding(event.target.checked)} /> Hide what
+                    clashes
+                </label>
             </div>
             {query.isError && <p role="alert">{query.error.message}</p>}
             {query.isPending && <p className="text-pencil">Weighing the parts against this build …</p>}
-            {query.isSuccess && candidates.length === 0 && <p className="text-pencil">No part of this role has these words. Try fewer, or another role.</p>}
+            {query.isSuccess && candidates.length === 0 && (
+                <p className="text-pencil">{all.length > 0 ? 'All of them clash.' : 'No part of this role has these words. Try fewer, or another role.'}</p>
+            )}
             <ul role="listbox" id={list} aria-label={`${roleWords[role]} parts`}>
                 {candidates.map((candidate, index) => (
                     <li
@@ -140,7 +190,9 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                         </span>
                         <span>
                             <span className="font-semibold">{candidate.part.name}</span>{' '}
-                            <span className="text-sm text-pencil">{candidate.inUse ? 'in its place now' : candidate.part.maker}</span>
+                            <span className="text-sm text-pencil">
+                                {candidate.inUse ? 'in its place now' : candidate.part.typical ? 'typical' : candidate.part.maker}
+                            </span>
                             {candidate.part.keyFigures !== '' && <span className="block text-sm tabular-nums">{candidate.part.keyFigures}</span>}
                             <span className="block text-sm text-pencil">{candidate.part.summary}</span>
                             {candidate.verdict !== 'fits' && <span className="block text-sm">{candidate.says}</span>}
