@@ -7,6 +7,7 @@ use PocketPlot\Clipping\Amount;
 use PocketPlot\Clipping\Amounts;
 use PocketPlot\Clipping\Filling;
 use PocketPlot\Clipping\Find;
+use PocketPlot\Clipping\Names;
 use PocketPlot\Clipping\Plain;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\File\PartReader;
@@ -193,3 +194,13 @@ it('says what stands in the part already, and leaves alone what is not confirmed
         'kept' => 'so',
     ])->and($filling->put($part, []))->toBe($part);
 });
+
+it('tells names of several parts from the text of one', function (string $text, bool $isList): void {
+    expect(Names::areIn($text))->toBe($isList);
+})->with([
+    'names alone' => ["my board\n5 inch panel\na gizmo", true],
+    'names with figures' => ["Petrel 2 board 5 V\nLiPo cell 3.7 V 5000 mAh\n5 inch HDMI panel 800x480, 5 V 420 mA", true],
+    'one line' => ['LiPo cell 3.7 V 5000 mAh', false],
+    'a listing' => ["5 inch IPS panel 800x480\nSupply 5V DC (micro USB), typ 420 mA\n121 x 76 x 8 mm, 94 g\nonly €31.50", false],
+    'a pack and its plug' => ["LiPo pack 7.4V 2S1P 2200mAh 16.28Wh, XT30 plug\n105 x 34 x 18 mm, 128 g\n17,50 EUR", false],
+]);

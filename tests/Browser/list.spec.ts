@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { editLine, expectAccessible, vital, withBuild } from './helpers';
+import { editLine, expectAccessible, vital, withAccount, withBuild } from './helpers';
 
 const sheet = [
     'My handheld, third try;;;;;',
@@ -79,4 +79,56 @@ test('a file that is no spreadsheet is refused in words', async ({ page }) => {
         .getByLabel('A spreadsheet: CSV, ODS or XLSX')
         .setInputFiles({ name: 'owl.xlsx', mimeType: 'image/png', buffer: Buffer.from('\x89PNG\r\n\x1a\n\0\0', 'latin1') });
     await expect(page.getByRole('dialog', { name: 'owl.xlsx' }).getByRole('alert')).toContainText('This is no spreadsheet');
+});
+
+test('a typical part stands in pencil until the builder has one and confirms its figures', async ({ page }) => {
+    await withBuild(page, 'thimble');
+    await page.locator('body').press('a');
+    const picker = page.getByRole('dialog', { name: 'Add a part' });
+    await picker.getByLabel('Role').selectOption('cooling');
+    await picker.getByLabel('From where').selectOption('typical');
+    await picker.getByRole('combobox', { name: 'Search the library' }).fill('fan 5 V');
+    await expect(picker.locator('li[role=option]')).toHaveCount(3);
+    await picker.getByLabel('In which order').selectOption('price');
+    await expectAccessible(page);
+    await page.getByRole('combobox', { name: 'Search the library' }).press('Enter');
+    const line = page.locator('[data-line="cooling"]');
+    await expect(line).toContainText('typical:');
+    await line.getByRole('button', { name: /^More for/ }).click();
+    await page.getByRole('menuitem', { name: 'I have one now' }).click();
+    await page.getByLabel('What it is called').fill('Wren fan');
+    await page.getByRole('button', { name: 'It is mine' }).click();
+    await expect(line).toContainText('Wren fan');
+    await expect(line).not.toContainText('typical:');
+    await page.locator('body').press('q');
+    const asked = page.getByRole('dialog');
+    while (!/in pencil$/.test(await asked.getByRole('heading', { level: 2 }).innerText())) {
+        await asked.getByRole('button', { name: 'I don’t know; ask me later' }).click();
+    }
+    const before = await asked.getByRole('heading', { level: 2 }).innerText();
+    await asked.getByRole('button', { name: /^Yes, it is/ }).click();
+    await expect(asked.getByRole('heading', { level: 2 })).not.toHaveText(before);
+});
+
+test('an empty account begins with a list of names', async ({ page }) => {
+    await withAccount(page);
+    await expectAccessible(page);
+    await page.getByLabel('What the build is called').fill('From the drawer');
+    await page.getByLabel('Its parts, one a line').fill('Tolmen X board\nLiPo cell 3.7 V 5000 mAh\na gizmo');
+    await page.getByRole('button', { name: 'Look through them' }).click();
+    const leaf = page.getByRole('dialog', { name: /parts by name$/ });
+    await expect(leaf.getByText('capacity 5000 mAh')).toBeVisible();
+    await leaf.getByRole('button', { name: 'Leave out a gizmo' }).click();
+    await leaf.getByRole('button', { name: 'Put them on the list' }).click();
+    await expect(page.locator('[data-line="cells"]')).toContainText('5000 mAh');
+    await expect(page.getByRole('heading', { name: 'From the drawer' })).toBeVisible();
+});
+
+test('the front page says what this is', async ({ page }) => {
+    await page.goto('/sign-in');
+    await expect(page.getByRole('heading', { name: 'Know before you order whether it goes together' })).toBeVisible();
+    const picture = page.getByRole('img', { name: /^A parts list/ });
+    await expect(picture).toBeVisible();
+    expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(600);
+    await expectAccessible(page);
 });

@@ -51,6 +51,8 @@ const answers: [RegExp, string][] = [
     [/^ready system/i, 'yes'],
     [/^need of a shutdown/i, 'no'],
     [/^opening/i, '10 x 5 mm'],
+    [/^continuous output/i, '1.2 A'],
+    [/^rating of the socket/i, '2 A'],
     [/^short peak/i, '3.6 A'],
     [/^depth with the plug/i, '30 mm'],
     [/bend/i, '20 mm'],
@@ -149,12 +151,20 @@ async function answer(page: Page, hand: Hand): Promise<number> {
     while (!(await leaf.getByText('Every figure that a check needs is known.').isVisible())) {
         const asked = await heading.innerText();
         const toTick = leaf.getByRole('checkbox');
+        if (/^(What can you|Which tools|What is in your)/.test(asked)) await expect(toTick.first()).toBeVisible();
         if ((await toTick.count()) > 0) {
             for (const one of ['soldering', 'soldering iron', 'multimeter', 'solder']) {
                 const tick = leaf.getByRole('checkbox', { name: one, exact: true });
                 if ((await tick.count()) > 0) await hand.press(tick);
             }
             await hand.press(leaf.getByRole('button', { name: 'These' }));
+            given++;
+            await expect(leaf.getByText(asked, { exact: true })).toHaveCount(0);
+            continue;
+        }
+        const yes = leaf.getByRole('button', { name: /^Yes, it is/ });
+        if (await yes.isVisible()) {
+            await hand.press(yes);
             given++;
             await expect(leaf.getByText(asked, { exact: true })).toHaveCount(0);
             continue;
@@ -216,7 +226,7 @@ test('from an empty account to a full appraisal: six texts, the first clash, its
     expect(hand.count).toBe(4 * 6 + 1);
     expect(clashAt).toBeGreaterThan(0);
     await settle(page, hand);
-    expect(hand.count).toBeLessThan(200);
+    expect(hand.count).toBeLessThan(240);
 });
 
 test('the same from a spreadsheet', async ({ page }) => {
@@ -234,5 +244,5 @@ test('the same from a spreadsheet', async ({ page }) => {
     hand.note('first clash');
     expect(hand.count).toBe(3);
     await settle(page, hand);
-    expect(hand.count).toBeLessThan(100);
+    expect(hand.count).toBeLessThan(120);
 });

@@ -52,7 +52,7 @@ test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async
     await page.getByRole('button', { name: 'More for Plover wired paddle' }).click();
     await page.getByRole('menuitem', { name: 'Swap for another' }).click();
     const picker = page.getByRole('dialog');
-    await picker.getByRole('combobox').fill('plover six');
+    await picker.getByRole('combobox', { name: 'Search the library' }).fill('plover six');
     await expect(picker.locator('li[role=option]')).toHaveCount(1);
     await page.keyboard.press('Enter');
     await expect(vital(page, 'Clashes')).toHaveText('0');

@@ -19,7 +19,17 @@ final class Names
         $telling = array_filter($lines, static fn (string $line): bool => mb_strlen($line) > 70
             || preg_match('/\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w|€|\$|eur|usd)\b.*\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w)\b|[:|\t]\s*\d/i', $line) === 1);
 
-        return count($telling) <= count($lines) / 4;
+        if (count($telling) <= count($lines) / 4) {
+            return true;
+        }
+        // A line that begins with a size, a weight or a price goes on about the one before.
+        if (preg_match('/^\s*(?:[€$£]|\d[\d.,]*\s?(?:[x×*]\s?\d|mm\b|g\b|kg\b|eur\b|usd\b|gbp\b|€|v\b|ma\b|w\b))/imu', implode("\n", $lines)) === 1) {
+            return false;
+        }
+        // Names may have figures in them; then they are for several things.
+        $roles = array_filter(array_map(static fn (string $line): ?string => mb_strlen($line) > 70 ? null : RoleGuess::of($line)?->value, $lines));
+
+        return count($roles) >= 0.6 * count($lines) && count(array_unique($roles)) >= max(2, count($lines) / 2);
     }
 
     /** @return list<string> bullets and numbers of a list left out */

@@ -7,6 +7,8 @@ namespace PocketPlot\File;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
 use PocketPlot\Quantity\Source;
 
 /** Figures of a build's parts that nobody looked up for this very part: written as a guess, or usual of its kind. */
@@ -52,7 +54,7 @@ final class PencilFigures
                     continue;
                 }
                 $found[(string) $ref] = [
-                    'line' => $line->id, 'figure' => (string) $ref, 'name' => "{$group['label']}: {$row['label']}", 'entry' => $place->toArray(),
+                    'line' => $line->id, 'figure' => (string) $ref, 'name' => $ref->key() === 'size' ? 'size' : $row['label'], 'entry' => $place->toArray(),
                     'says' => $ref->key() === 'size' ? self::sides($line) : $row['says'],
                 ];
             }
@@ -64,6 +66,11 @@ final class PencilFigures
     /** The three sides, as they are typed in one go. */
     private static function sides(Line $line): string
     {
-        return implode(' × ', array_map(static fn (float $side): string => (string) round($side, 1), $line->part->size->sidesMm())).' mm';
+        $size = $line->part->size;
+
+        return implode(' × ', array_map(
+            static fn (Figure $side): string => Number::says($side->usual()),
+            array_values(array_filter([$size->lengthMm, $size->widthMm, $size->heightMm], static fn (Figure $side): bool => $side->isKnown())),
+        )).' mm';
     }
 }

@@ -65,7 +65,7 @@ function Confirm({ figure, onLater }: { figure: PencilFigure; onLater: () => voi
     return (
         <section key={`${figure.line} ${figure.figure}`} className="mb-6" aria-live="polite">
             <h3 className="mb-1 text-lg">
-                {part?.name}: {figure.name}?
+                {capital(figure.name)} of {part?.name}?
             </h3>
             <p className="mb-3">
                 In pencil stands <strong className="figures">{figure.says}</strong>, which is usual of its kind or a guess.

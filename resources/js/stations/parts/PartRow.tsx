@@ -105,7 +105,7 @@ export function PartRow({ line, first, findings, concerned, selected, onSelect, 
 
 function NameAndFigures({ line }: { line: Line }) {
     const { build } = useOpenBuild();
-    const under = [line.part.keyFigures, line.note === '' ? '' : `“${line.note}”`].filter((one) => one !== '').join('  ');
+    const under = [line.part.typical ? 'typical:' : '', line.part.keyFigures, line.note === '' ? '' : `“${line.note}”`].filter((one) => one !== '').join(' ');
     return (
         <span className="min-w-0">
             <span className={`block truncate text-[0.97rem] leading-[1.15] font-semibold ${line.chosen && !line.part.typical ? '' : 'text-pencil italic'}`}>
@@ -113,9 +113,6 @@ function NameAndFigures({ line }: { line: Line }) {
                     {line.part.name}
                 </Link>
                 {!line.chosen && <span className="font-normal"> (candidate)</span>}
-                {line.part.typical && (
-                    <span className="ml-1.5 rounded-sm border border-dashed border-edge px-1 text-xs font-normal text-pencil not-italic">typical</span>
-                )}
             </span>
             {under !== '' && (
                 <span className="block truncate text-[0.76rem] leading-[1.1] text-pencil tabular-nums" title={under}>
