@@ -123,6 +123,7 @@ await shot('library', 'Refuge', null, {
         await at('/library?role=display')(page);
         await page.getByLabel('Compare Hawkbit 3.5 panel, bare').check();
         await page.getByLabel('Compare Wattle 3.2 panel').check();
+        await page.evaluate(() => window.scrollTo(0, 0));
     },
 });
 /** One call of the API from the page, as the page itself would make it. */

@@ -2,10 +2,12 @@ import { useState } from 'react';
 import { api, type Build, type PencilFigure } from '../api/client';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
-import { capital } from '../ui/format';
+import { capital, date } from '../ui/format';
 import { Peg } from '../ui/Peg';
+import { Select } from '../ui/Select';
 import { MeasureEntry } from './MeasureEntry';
 import { useNoteLeaf } from './NoteLeaf';
+import { keepPutOff, readPutOff, reasons, type PutOff } from './putOff';
 import { useOpenBuild } from './useBuild';
 
 /** What is asked of the builder, not of a part. */
@@ -17,7 +19,13 @@ export function Interview({ onClose }: { onClose: () => void }) {
     const [later, setLater] = useState<ReadonlySet<string>>(new Set());
     const [begun] = useState(build);
     const { toMeasure } = build.appraisal;
-    const asked = toMeasure.filter((one) => !later.has(`${one.line} ${one.figure}`));
+    const [putOffs, setPutOffs] = useState(() => readPutOff(build.id));
+    const open = toMeasure.filter((one) => !later.has(`${one.line} ${one.figure}`));
+    // What was put off before, and why, comes after what was not.
+    const asked = [
+        ...open.filter((one) => putOffs[`${one.line} ${one.figure}`] === undefined),
+        ...open.filter((one) => putOffs[`${one.line} ${one.figure}`] !== undefined),
+    ];
     const [question] = asked;
     const pencil = question === undefined ? build.appraisal.toConfirm.filter((one) => !later.has(`${one.line} ${one.figure}`)) : [];
     const putOff = toMeasure.length - asked.length;
@@ -46,13 +54,48 @@ export function Interview({ onClose }: { onClose: () => void }) {
                         {question.findings.length === 1 ? 'One verdict waits for it.' : `${question.findings.length} verdicts wait for it.`}
                     </p>
                     <MeasureEntry open={question} />
-                    <Button look="bare" className="mt-3 px-0!" onClick={() => setLater(new Set([...later, `${question.line} ${question.figure}`]))}>
-                        I don’t know; ask me later
-                    </Button>
+                    <AskLater
+                        before={putOffs[`${question.line} ${question.figure}`]}
+                        onLater={(why) => {
+                            const key = `${question.line} ${question.figure}`;
+                            setLater(new Set([...later, key]));
+                            const kept = { ...putOffs, [key]: { why, on: new Date().toISOString().slice(0, 10) } };
+                            setPutOffs(
+                                keepPutOff(
+                                    build.id,
+                                    kept,
+                                    toMeasure.map((one) => `${one.line} ${one.figure}`),
+                                ),
+                            );
+                        }}
+                    />
                 </section>
             )}
             <Settled begun={begun} build={build} />
         </Dialog>
+    );
+}
+
+/** Puts a question off, and keeps why. */
+function AskLater({ before, onLater }: { before: PutOff[string] | undefined; onLater: (why: string) => void }) {
+    const [why, setWhy] = useState<string>(before?.why ?? 'no reason');
+    return (
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+            <Button look="bare" className="px-0!" onClick={() => onLater(why)}>
+                I don’t know; ask me later
+            </Button>
+            <Select
+                label="Why it is put off"
+                options={reasons.map((one) => [one, one] as const)}
+                value={why}
+                onChange={(event) => setWhy(event.target.value)}
+            />
+            {before !== undefined && before.why !== 'no reason' && (
+                <span className="text-sm text-pencil">
+                    put off on {date(before.on)}: {before.why}
+                </span>
+            )}
+        </div>
     );
 }
 
