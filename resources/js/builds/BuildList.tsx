@@ -13,7 +13,7 @@ import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
 import { Dialog } from '../ui/Dialog';
-import { demos } from './demos';
+import { DemoList } from './DemoList';
 import { FirstPage } from './FirstPage';
 
 /** All of one's builds, and the ways to begin another. */
@@ -242,21 +242,7 @@ function Begin({ open, onClose }: { open: boolean; onClose: () => void }) {
             </form>
             <section className="mb-7">
                 <h3 className="mb-2 text-lg">From a demo build</h3>
-                <ul className="grid gap-2">
-                    {demos.map(([slug, title, words]) => (
-                        <li key={slug}>
-                            <button
-                                type="button"
-                                className="w-full rounded-sm border border-line bg-leaf p-3 text-left hover:border-pen"
-                                disabled={copy.isPending}
-                                onClick={() => copy.mutate(slug)}
-                            >
-                                <span className="font-semibold">A copy of {title}</span>
-                                <span className="block text-sm text-pencil">{words}</span>
-                            </button>
-                        </li>
-                    ))}
-                </ul>
+                <DemoList busy={copy.isPending} onPick={(slug) => copy.mutate(slug)} />
                 {copy.isError && <p role="alert">{copy.error.message}</p>}
             </section>
             <ImportFile onTaken={opened('parts')} />

@@ -7,7 +7,7 @@ import type { GivenSheet } from '../part-editor/sheet';
 import { SheetButton } from '../part-editor/SheetButton';
 import { Button } from '../ui/Button';
 import { Field, inputLook } from '../ui/Field';
-import { demos } from './demos';
+import { DemoList } from './DemoList';
 
 /** Where nobody has begun yet: four ways to begin, each one step from the first verdict. */
 export function FirstPage({ onBrief }: { onBrief: () => void }) {
@@ -76,21 +76,7 @@ export function FirstPage({ onBrief }: { onBrief: () => void }) {
             </form>
             <section aria-label="Demo builds">
                 <h2 className="mb-2 text-lg">Or look at one first</h2>
-                <ul className="grid gap-2">
-                    {demos.map(([slug, title, words]) => (
-                        <li key={slug}>
-                            <button
-                                type="button"
-                                className="w-full rounded-sm border border-line bg-leaf p-3 text-left hover:border-pen"
-                                disabled={begin.isPending}
-                                onClick={() => begin.mutate({ body: { demo: slug }, given: {} })}
-                            >
-                                <span className="font-semibold">A copy of {title}</span>
-                                <span className="block text-sm text-pencil">{words}</span>
-                            </button>
-                        </li>
-                    ))}
-                </ul>
+                <DemoList busy={begin.isPending} onPick={(demo) => begin.mutate({ body: { demo }, given: {} })} />
             </section>
         </div>
     );

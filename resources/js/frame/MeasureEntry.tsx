@@ -17,8 +17,6 @@ export const ofBuilder = ['skills', 'tools', 'consumables'] as const;
 export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure' | 'entry'> }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const id = useId();
-    const [typed, setTyped] = useState('');
     const [problem, setProblem] = useState<string | null>(null);
     const at = elsewhere[open.figure];
     if (at !== undefined) {
@@ -39,57 +37,31 @@ export function MeasureEntry({ open }: { open: Pick<OpenFigure, 'line' | 'figure
         );
     }
     const { entry } = open;
-    const write = async (text: string) => {
+    const write = async (text: string): Promise<string | null> => {
         const before = build.appraisal.vitals;
         const answer = await edit((path, version) => api.put<Build>(`${path}/lines/${open.line}/figures`, { version, figure: open.figure, typed: text }));
-        if (answer instanceof Problem) {
-            setProblem(answer.about('typed') ?? answer.about('figure') ?? answer.message);
-            return;
-        }
+        if (answer instanceof Problem) return answer.about('typed') ?? answer.about('figure') ?? answer.message;
         const { vitals } = answer.appraisal;
         notices.say(`Written down. Unmeasured ${before.unmeasured} → ${vitals.unmeasured}, clashes ${before.clashes} → ${vitals.clashes}.`);
+        return null;
     };
+    if (entry.choices.length === 0) return <TypedEntry label={`I found: ${entry.asks}`} placeholder={entry.unit} save={write} />;
     return (
-        <form
-            className="mt-1"
-            onSubmit={(event) => {
-                event.preventDefault();
-                void write(typed);
-            }}
-        >
-            <label htmlFor={id} className="block text-sm font-semibold">
-                I found: {entry.asks}
-            </label>
-            {entry.choices.length > 0 ? (
-                <span className="flex flex-wrap gap-2" id={id}>
-                    {entry.choices.map((choice) => (
-                        <Button key={choice} disabled={busy} onClick={() => void write(choice)}>
-                            {choice}
-                        </Button>
-                    ))}
-                </span>
-            ) : (
-                <span className="flex gap-2">
-                    <input
-                        id={id}
-                        className={`${inputLook} figures max-w-64`}
-                        value={typed}
-                        placeholder={entry.unit}
-                        aria-invalid={problem !== null}
-                        aria-describedby={`${id}-said`}
-                        onChange={(event) => setTyped(event.target.value)}
-                    />
-                    <Button type="submit" look="pen" disabled={typed.trim() === ''}>
-                        Write it down
+        <fieldset className="mt-1">
+            <legend className="text-sm font-semibold">I found: {entry.asks}</legend>
+            <span className="flex flex-wrap gap-2">
+                {entry.choices.map((choice) => (
+                    <Button key={choice} disabled={busy} onClick={() => void write(choice).then(setProblem)}>
+                        {choice}
                     </Button>
-                </span>
-            )}
+                ))}
+            </span>
             {problem !== null && (
-                <p id={`${id}-said`} role="alert" className="mt-1 text-sm text-clash">
+                <p role="alert" className="mt-1 text-sm text-clash">
                     {problem}
                 </p>
             )}
-        </form>
+        </fieldset>
     );
 }
 
@@ -125,6 +97,11 @@ function TickAll({ kind }: { kind: (typeof ofBuilder)[number] }) {
 function PriceEntry({ line }: { line: string }) {
     const save = useLineEdit(line);
     const { build } = useOpenBuild();
+    return <TypedEntry label="It costs" placeholder={`12.40 ${build.brief.currency}`} save={(price) => save({ price })} />;
+}
+
+/** One line that is typed and written down; what is wrong with it stands below. */
+function TypedEntry({ label, placeholder, save }: { label: string; placeholder: string; save: (typed: string) => Promise<string | null> }) {
     const id = useId();
     const [typed, setTyped] = useState('');
     const [problem, setProblem] = useState<string | null>(null);
@@ -133,19 +110,20 @@ function PriceEntry({ line }: { line: string }) {
             className="mt-1"
             onSubmit={(event) => {
                 event.preventDefault();
-                void save({ price: typed }).then(setProblem);
+                void save(typed).then(setProblem);
             }}
         >
             <label htmlFor={id} className="block text-sm font-semibold">
-                It costs
+                {label}
             </label>
             <span className="flex gap-2">
                 <input
                     id={id}
                     className={`${inputLook} figures max-w-64`}
                     value={typed}
-                    placeholder={`12.40 ${build.brief.currency}`}
+                    placeholder={placeholder}
                     aria-invalid={problem !== null}
+                    aria-describedby={`${id}-said`}
                     onChange={(event) => setTyped(event.target.value)}
                 />
                 <Button type="submit" look="pen" disabled={typed.trim() === ''}>
@@ -153,7 +131,7 @@ function PriceEntry({ line }: { line: string }) {
                 </Button>
             </span>
             {problem !== null && (
-                <p role="alert" className="mt-1 text-sm text-clash">
+                <p id={`${id}-said`} role="alert" className="mt-1 text-sm text-clash">
                     {problem}
                 </p>
             )}

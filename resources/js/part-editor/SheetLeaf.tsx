@@ -5,6 +5,7 @@ import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
 import { Select } from '../ui/Select';
 import { roles, roleWords, sheetColumns } from '../ui/words';
+import { FoundFigures } from './FoundFigures';
 import { asSent, decided, type Decision, type GivenSheet } from './sheet';
 
 export type SentRow = ReturnType<typeof asSent>;
@@ -173,15 +174,7 @@ function Row({ row, decision, decide }: { row: SheetRow; decision: Decision; dec
                     {row.name}
                 </p>
                 {told.length > 0 && <p className="figures text-sm text-pencil">{told.join(' · ')}</p>}
-                {!decision.isKnown && row.finds.length > 0 && (
-                    <p className="text-sm">
-                        {row.finds.map((find, index) => (
-                            <span key={index} className="mr-3 inline-block">
-                                <span className="text-pencil">{find.label}</span> <span className="figures">{find.says}</span>
-                            </span>
-                        ))}
-                    </p>
-                )}
+                {!decision.isKnown && <FoundFigures finds={row.finds} />}
                 {row.problems.map((problem) => (
                     <p key={problem} className="text-sm text-clash">
                         {problem}

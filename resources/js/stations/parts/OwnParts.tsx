@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { api, Problem, type Build, type Role } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
+import { FoundFigures } from '../../part-editor/FoundFigures';
 import { takeOver } from '../../part-editor/handoff';
 import { areCells } from '../../part-editor/sheet';
 import { SheetButton } from '../../part-editor/SheetButton';
@@ -198,15 +199,7 @@ function NameList({ names, set }: { names: Named[]; set: (names: Named[]) => voi
                     <Button look="bare" aria-label={`Leave out ${one.name}`} onClick={() => set(names.filter((_, at) => at !== index))}>
                         ✕
                     </Button>
-                    {one.finds.length > 0 && (
-                        <p className="basis-full text-sm">
-                            {one.finds.map((find, at) => (
-                                <span key={at} className="mr-3 inline-block">
-                                    <span className="text-pencil">{find.label}</span> <span className="figures">{find.says}</span>
-                                </span>
-                            ))}
-                        </p>
-                    )}
+                    <FoundFigures finds={one.finds} className="basis-full" />
                 </li>
             ))}
         </ul>
