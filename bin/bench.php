@@ -12,6 +12,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
 use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
@@ -24,6 +25,9 @@ use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Money;
 use PocketPlot\Quantity\Rates;
 use PocketPlot\Report\PowerReport;
+use PocketPlot\Sheet\Headings;
+use PocketPlot\Sheet\NameIndex;
+use PocketPlot\Sheet\SheetReader;
 use PocketPlot\WhatIf\Candidates;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -272,6 +276,20 @@ $manyPacks = array_map(static fn (int $index): Part => $packs[$index % count($pa
 row('sizing over 250 packs, 18 lines', timed(5, static fn () => (new PowerReport($refuge))->sizing(7.0, $manyPacks)), '300 ms or less');
 $texts = implode("\n", array_map(static fn (array $text): string => $text['text'], array_merge(...array_map(Texts::of(...), ['told', 'before', 'after']))));
 row('a pasted text of 20 kB, read', timed(10, static fn () => Reader::read(substr($texts, 0, 20_000), Role::Board)), '50 ms or less');
+$names = array_map(
+    static fn (int $index): string => $shelf[$index % count($shelf)]->name.($index < count($shelf) ? '' : ' no '.intdiv($index, count($shelf))),
+    range(0, 1999),
+);
+$cells = array_map(static fn (int $index): array => $index % 2 === 0
+    ? [strrev(implode(' ', array_reverse(explode(' ', strrev($shelf[$index % count($shelf)]->name))))), '1', '€ 7,50', 'ordered', '']
+    : ["Flat LiPo cell 3.7 V {$index}0 mAh, protected", '2', '14.50 EUR', 'here', '98'], range(0, 499));
+row('a spreadsheet of 500 rows, against 2,000 parts', timed(3, static function () use ($names, $cells): void {
+    $headings = ['Item', 'Qty', 'Price', 'Status', 'Weight (g)'];
+    $index = new NameIndex($names);
+    foreach ((new SheetReader($headings, Headings::kinds($headings, $cells)))->read($cells, 2) as $row) {
+        $index->find($row->name) ?? SureFinds::says($row->text, $row->role);
+    }
+}), '2 s or less');
 row('everything the Power page asks for, 18 lines', timed(20, static fn () => (new PowerReport($refuge))->toArray()), '');
 printf("%-52s %8.1f MB                  %s\n", 'memory of one appraisal, at its peak', $peak, '32 MB or less');
 

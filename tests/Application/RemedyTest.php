@@ -45,9 +45,9 @@ it('offers fixes that hold, applied whole: the finding is gone or milder, nothin
             $worse = Worse::after($before['appraisal']['findings'], $after['appraisal']['findings'], $finding['key']);
             [$was, $is] = [$before['appraisal']['vitals'], $after['appraisal']['vitals']];
             expect(Worse::WEIGHTS[$left])->toBeLessThan(Worse::WEIGHTS[$finding['verdict']], $what)
-                // A remedy adds nothing; a trade says what it leaves, and is for a fault only.
-                ->and(count($worse))->toBe(count($remedy['adds']), "{$what}: ".implode(', ', $worse))
-                ->and($worse === [])->toBe(in_array($remedy, $found['remedies'], true), $what)
+                // A remedy removes it and adds nothing; a trade says what it leaves, and what it adds is for a fault only.
+                ->and(count($worse) + ($left === 'fits' ? 0 : 1))->toBe(count($remedy['leaves']), "{$what}: ".implode(', ', $worse))
+                ->and($worse === [] && $left === 'fits')->toBe(in_array($remedy, $found['remedies'], true), $what)
                 ->and($worse === [] || in_array($finding['verdict'], ['clash', 'missing'], true))->toBeTrue($what)
                 ->and($is)->toEqual($remedy['vitals'])
                 ->and($is['runTime']['usualHours'] === null && $was['runTime']['usualHours'] !== null)->toBeFalse($what)
@@ -110,8 +110,8 @@ it('refuses a fix that does nothing', function (): void {
 it('applies a fix that is a figure', function (string $told, string $key, string $kind, callable $written): void {
     $build = toldBuild($this, $told);
     $path = "/api/builds/{$build->id}";
-    $remedies = $this->getJson("{$path}/remedies?finding=".urlencode($key))->assertOk()->json('remedies');
-    $remedy = collect($remedies)->firstWhere('kind', $kind);
+    $found = $this->getJson("{$path}/remedies?finding=".urlencode($key))->assertOk()->json();
+    $remedy = collect([...$found['remedies'], ...$found['trades']])->firstWhere('kind', $kind);
     expect($remedy)->not->toBeNull();
     $after = $this->postJson("{$path}/remedy", ['version' => 1, ...array_intersect_key($remedy, array_flip(['settles', 'frees', 'brightness', 'hours']))])->assertOk()->json();
     expect($written($build->refresh()))->toBeTrue()

@@ -83,7 +83,7 @@ final class CheckFile extends Command
         ]);
     }
 
-    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string, with?: list<string>, adds?: list<array{verdict: string, says: string}>, from?: string, output?: string}> */
+    /** @return list<array{kind: string, says: string, line: ?string, role: ?string, figure: ?string, part?: string, with?: list<string>, leaves?: list<array{verdict: string, says: string}>, from?: string, output?: string}> */
     private function remedies(RemedyFinder $finder, Appraisal $appraisal, Finding $finding): array
     {
         if ($finding->verdict === Verdict::Fits) {
@@ -99,7 +99,7 @@ final class CheckFile extends Command
                 'figure' => null,
                 ...($one->edits->part === null ? [] : ['part' => $one->edits->part->id]),
                 ...($one->edits->with === [] ? [] : ['with' => array_map(static fn (Part $part): string => $part->id, $one->edits->with)]),
-                ...($one->isClean() ? [] : ['adds' => $one->adds()]),
+                ...($one->isClean() ? [] : ['leaves' => $one->leaves()]),
                 ...($one->edits->settles === null ? [] : ['from' => $one->edits->settles->from, 'output' => $one->edits->settles->output]),
             ],
             [...$found->clean, ...$found->trades],

@@ -129,7 +129,7 @@ final class FindingController
             'frees' => self::join($edits->frees),
             'brightness' => $edits->brightness,
             'hours' => $edits->hours,
-            'adds' => $fix->adds(),
+            'leaves' => $fix->leaves(),
             ...$fix->effect->toArray(),
         ];
     }

@@ -58,14 +58,14 @@ final readonly class Fix
             && $this->lost === []
             && $this->effect->newClashes === []
             // One thing that is tight for another is no help.
-            && ($this->isClean() || $this->finding->verdict->isFault())
+            && ($this->added === [] || $this->finding->verdict->isFault())
             && array_filter($this->added, fn (Finding $finding): bool => ! $this->isBearable($finding)) === [];
     }
 
-    /** Nothing about the build is worse after it. */
+    /** The finding is gone, and nothing about the build is worse. */
     public function isClean(): bool
     {
-        return $this->added === [];
+        return $this->added === [] && $this->left === Verdict::Fits;
     }
 
     /** What is tight can be lived with; what nobody knows of the other parts or of the builder can be found out, of the new part it cannot. */
@@ -104,10 +104,22 @@ final readonly class Fix
         ];
     }
 
-    /** @return list<array{verdict: string, says: string}> what is worse than before, in words */
-    public function adds(): array
+    /**
+     * @return list<array{verdict: string, says: string}> what one has to live with or to find out: what is left of the finding, and what is worse than before
+     */
+    public function leaves(): array
     {
-        return array_map(static fn (Finding $finding): array => ['verdict' => $finding->verdict->value, 'says' => $finding->says()], $this->added);
+        $said = array_map(static fn (Finding $finding): array => ['verdict' => $finding->verdict->value, 'says' => $finding->says()], $this->added);
+        if ($this->left === Verdict::Fits) {
+            return $said;
+        }
+        foreach ($this->effect->concerning as $one) {
+            if ($one->key() === $this->finding->key()) {
+                return [['verdict' => $one->verdict->value, 'says' => $one->says()], ...$said];
+            }
+        }
+
+        return [['verdict' => $this->left->value, 'says' => 'It is milder, and not gone.'], ...$said];
     }
 
     /** A finding whose key is gone may stand under another key with the same rule and verdict on the changed line. */

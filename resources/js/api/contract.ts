@@ -1585,8 +1585,8 @@ export interface components {
             hours: number | null;
             /** @description library parts that go on the list together with it: solder, tape */
             with: number[];
-            /** @description what is worse after it than before; only of trades */
-            adds: {
+            /** @description what one has to live with or to find out after it: what is left of the finding, and what is worse than before; only of trades */
+            leaves: {
                 verdict: components["schemas"]["Verdict"];
                 says: string;
             }[];

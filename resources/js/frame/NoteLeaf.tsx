@@ -180,12 +180,12 @@ function Fix({ remedy, finding, onClose }: { remedy: FoundRemedy; finding: Findi
                 </Button>
             </div>
             <EffectList before={build} after={remedy.vitals} />
-            {remedy.adds.map((added) => (
+            {remedy.leaves.map((added) => (
                 <p key={added.says} className="mt-1 flex gap-1.5 text-sm">
                     <Peg verdict={added.verdict} size={16} /> <span>{added.says}</span>
                 </p>
             ))}
-            {remedy.adds.length === 0 && remedy.verdict !== 'fits' && remedy.says !== finding.says && (
+            {remedy.leaves.length === 0 && remedy.verdict !== 'fits' && remedy.says !== finding.says && (
                 <p className="mt-1 flex gap-1.5 text-sm">
                     <Peg verdict={remedy.verdict} size={16} /> {remedy.says}
                 </p>
