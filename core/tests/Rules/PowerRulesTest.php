@@ -97,6 +97,10 @@ describe(RailCurrent::id(), function () use ($pack): void {
         'does not know an unknown peak' => [[
             'pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 300), 'drawAtV' => 5]]],
         ], ['unmeasured board']],
+        // 1100 mA in heavy play are more than the 1000 it gives, whatever the peak is.
+        'flags what is too much already, whatever the peak' => [[
+            'pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 1100), 'drawAtV' => 5]]],
+        ], ['clash five']],
         'does not know an unknown rating' => [[
             'pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => ['supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'efficiency' => 0.9]]]], 'board' => $board(500),
         ], ['unmeasured five']],

@@ -43,16 +43,19 @@ final class RailCurrent extends RailRule
     private function judge(Rail $rail, float $tightAt, float $usualTightAt): Finding
     {
         $working = $this->working($rail);
-        if ($rail->missing !== []) {
+        $need = $rail->currentMa();
+        // What is known may be too much already, whatever the peaks are.
+        $isTooMuch = $need->isKnown() && $rail->continuousMa->isKnown() && ! $rail->continuousMa->source->isPencil()
+            && ! $need->source->isPencil() && $need->most() > $rail->continuousMa->least();
+        if ($rail->missing !== [] && ! $isTooMuch) {
             return $this->missing($rail, $rail->missing, $working);
         }
-        $need = $rail->currentMa();
-        $peak = $rail->peakNeedMa();
+        $peak = $rail->peakNeedMa() ?? ($isTooMuch ? $need->most() : null);
         if (! $need->isKnown() || $peak === null) {
             return $this->unmeasured($rail->line, FigureRef::of('output', 'volts', $rail->name), $rail->loads, $working, $rail->name);
         }
         $working[] = $this->row('Together, idle to heavy', $need);
-        $working[] = $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'));
+        $working = $rail->missing === [] ? [...$working, $this->row('Together, all peaks at once', Figure::exactly($peak, 'mA'))] : $working;
         $working[] = $this->row("{$rail->says()}, continuous", $rail->continuousMa);
         $isOpen = ! $rail->continuousMa->isKnown()
             || ($rail->continuousMa->source === Source::Typical && max($need->most(), $peak) > $rail->continuousMa->least() * $tightAt);
@@ -67,7 +70,7 @@ final class RailCurrent extends RailRule
             );
         }
         // A peak within the continuous rating needs no peak rating.
-        $needsPeak = $peak > $rail->continuousMa->least();
+        $needsPeak = $rail->missing === [] && $peak > $rail->continuousMa->least();
         if ($needsPeak && ! $rail->peakMa->isKnown()) {
             return $this->unmeasured($rail->line, FigureRef::of('output', 'peakMa', $rail->name), $rail->loads, $working, $rail->name);
         }
