@@ -25,10 +25,29 @@ final class PencilFigures
     {
         $found = [];
         foreach ($build->chosen() as $line) {
-            $found = [...$found, ...self::of($line)];
+            // Most parts have none; laying them out field by field takes its time.
+            $found = self::isIn($line->part->raw['facets'] ?? null) ? [...$found, ...self::of($line)] : $found;
         }
 
         return array_slice($found, 0, self::MOST);
+    }
+
+    private static function isIn(mixed $raw): bool
+    {
+        if (! is_array($raw)) {
+            return false;
+        }
+        $source = $raw['source'] ?? null;
+        if ($source === Source::Guess->value || $source === Source::Typical->value) {
+            return true;
+        }
+        foreach ($raw as $inner) {
+            if (self::isIn($inner)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<array{line: string, figure: string, name: string, says: string, entry: array{asks: string, unit: string, choices: list<string>}}> */
