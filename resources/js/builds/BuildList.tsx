@@ -2,14 +2,12 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from 
 import { DropdownMenu } from 'radix-ui';
 import { useDeferredValue, useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, Problem, type Build, type BuildCard, type ImportPreview, type Session, type Vitals } from '../api/client';
+import { api, Problem, type Build, type BuildCard, type ImportPreview, type Vitals } from '../api/client';
 import { useSession } from '../sign-in/SignedIn';
-import { Places } from '../ui/PageFrame';
-import { BrandMark } from '../ui/BrandMark';
+import { PageHead } from '../ui/PageHead';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { capital, finish, number, runTime } from '../ui/format';
-import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
 import { Peg } from '../ui/Peg';
 import { Dialog } from '../ui/Dialog';
@@ -19,7 +17,6 @@ import { FirstPage } from './FirstPage';
 /** All of one's builds, and the ways to begin another. */
 export function BuildList() {
     const cache = useQueryClient();
-    const go = useNavigate();
     const notices = useNotices();
     const session = useSession();
     const [words, setWords] = useState('');
@@ -49,35 +46,10 @@ export function BuildList() {
         },
         onError: failed,
     });
-    const signOut = useMutation({
-        mutationFn: () => api.post<Session>('/sign-out'),
-        onSuccess: (after) => {
-            cache.clear();
-            cache.setQueryData(['session'], after);
-            void go('/sign-in');
-        },
-        onError: failed,
-    });
 
     return (
         <div className="mx-auto min-h-screen max-w-6xl bg-paper px-4 py-5 sm:px-8">
-            <header className="mb-6 flex flex-wrap items-center justify-between gap-3">
-                <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
-                    <BrandMark />
-                    <Places />
-                </div>
-                <div className="flex items-center gap-1">
-                    <Button look="bare" onClick={turnLight}>
-                        Day / night
-                    </Button>
-                    <Link className="px-3 py-1 font-semibold text-pen hover:underline" to="/account">
-                        Account
-                    </Link>
-                    <Button look="bare" onClick={() => signOut.mutate()}>
-                        Sign out
-                    </Button>
-                </div>
-            </header>
+            <PageHead />
             <main>
                 <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
                     <div>

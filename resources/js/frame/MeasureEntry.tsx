@@ -113,7 +113,7 @@ function TypedEntry({ label, placeholder, save }: { label: string; placeholder: 
                 void save(typed).then(setProblem);
             }}
         >
-            <label htmlFor={id} className="block text-sm font-semibold">
+            <label htmlFor={id} className="mb-1.5 block text-sm font-semibold">
                 {label}
             </label>
             <span className="flex gap-2">
@@ -126,7 +126,7 @@ function TypedEntry({ label, placeholder, save }: { label: string; placeholder: 
                     aria-describedby={`${id}-said`}
                     onChange={(event) => setTyped(event.target.value)}
                 />
-                <Button type="submit" look="pen" disabled={typed.trim() === ''}>
+                <Button type="submit" look="pen" className="shrink-0 whitespace-nowrap" disabled={typed.trim() === ''}>
                     Write it down
                 </Button>
             </span>
