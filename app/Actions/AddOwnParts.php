@@ -9,7 +9,6 @@ use App\Models\BuildRecord;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Clipping\Filling;
-use PocketPlot\Clipping\Proposal;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\Clipping\SureFinds;
@@ -46,14 +45,11 @@ final class AddOwnParts
     {
         $part = ['name' => $name, 'role' => $role->value, 'facets' => []];
         $text = $given['text'] ?? '';
+        $today = (string) Today::day();
         if ($text === '') {
             // What a name says of itself, the builder wrote: "LiPo cell 3.7 V 5000 mAh".
-            return (new Filling(Reader::read($name, $role), $role, (string) Today::day(), $name))->put(
-                $part,
-                array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($name, $role)),
-            );
+            return SureFinds::into($part, $name, $role, $today);
         }
-        $today = (string) Today::day();
 
         return [
             ...(new Filling(Reader::read($text, $role), $role, $today, $text))->put($part, $given['take'] ?? []),

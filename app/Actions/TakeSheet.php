@@ -10,9 +10,6 @@ use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\SupplyState;
-use PocketPlot\Clipping\Filling;
-use PocketPlot\Clipping\Proposal;
-use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Part\Role;
@@ -78,8 +75,7 @@ final class TakeSheet
             $part['clippings'] = [['text' => $text, 'on' => (string) Today::day()]];
         }
         if ($text !== '') {
-            $take = array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($text, $role));
-            $part = (new Filling(Reader::read($text, $role), $role, (string) Today::day(), $text))->put($part, $take);
+            $part = SureFinds::into($part, $text, $role, (string) Today::day());
         }
         if (($row['maker'] ?? '') !== '') {
             $part['maker'] = $row['maker'];

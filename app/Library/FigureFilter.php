@@ -9,15 +9,9 @@ use Illuminate\Support\Collection;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\PartFilter;
 
-/** Words of a search that are figures ("6 to 9 V", "under 20 mm"), and the orders that figures give. */
+/** Parts of the library by their figures: those that a search keeps ("6 to 9 V", "under 20 mm"), in the orders that figures give. */
 final class FigureFilter
 {
-    /** @return array{string, list<PartFilter>} what is left to be looked for in names, and what the figures have to be */
-    public static function of(string $words): array
-    {
-        return PartFilter::among($words);
-    }
-
     /**
      * @param  Collection<int, PartRecord>  $rows
      * @param  list<PartFilter>  $wanted

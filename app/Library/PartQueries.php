@@ -11,6 +11,7 @@ use App\Models\VendorRecord;
 use Illuminate\Support\Collection;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
+use PocketPlot\Part\PartFilter;
 
 /** What is asked of the library: the builder's own parts and those that ship with the application. */
 final class PartQueries
@@ -28,7 +29,7 @@ final class PartQueries
     public static function search(User $user, array $asked): array
     {
         $from = ($asked['typical'] ?? false) ? PartRecord::query()->where('user_id', User::typical()->id) : PartRecord::visibleTo($user);
-        [$words, $wanted] = FigureFilter::of($asked['q'] ?? '');
+        [$words, $wanted] = PartFilter::among($asked['q'] ?? '');
         $query = PartRecord::matching($from, $words);
         $query->when($asked['role'] ?? null, static fn ($query, $role) => $query->where('role', $role))
             ->when($asked['facet'] ?? null, static fn ($query, $facet) => $query->whereRaw('json_contains_path(spec, \'one\', ?)', ["\$.facets.{$facet}"]))
@@ -52,7 +53,7 @@ final class PartQueries
     public static function ofRole(User $user, string $role, string $words = '', int $most = self::MOST, bool $typical = false): Collection
     {
         $from = $typical ? PartRecord::query()->where('user_id', User::typical()->id) : PartRecord::visibleTo($user);
-        [$rest, $wanted] = FigureFilter::of($words);
+        [$rest, $wanted] = PartFilter::among($words);
         $query = PartRecord::matching($from, $rest)->where('role', $role)->orderBy('name');
 
         /** @var Collection<int, PartRecord> $rows */

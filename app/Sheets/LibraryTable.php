@@ -21,9 +21,9 @@ final class LibraryTable
             $offer = $part->bestOffer();
             $link = $part->raw['link'] ?? '';
             $rows[] = [
-                $part->name, $part->role->says(), $part->maker, $offer === null ? '' : (float) $offer->price->rounded(), $offer === null ? ''
-                    : $offer->price->currency,
-                $offer === null ? '' : $offer->vendor, is_string($link) ? $link : '', $part->summary,
+                $part->name, $part->role->says(), $part->maker,
+                ...($offer === null ? ['', '', ''] : [(float) $offer->price->rounded(), $offer->price->currency, $offer->vendor]),
+                is_string($link) ? $link : '', $part->summary,
             ];
         }
 

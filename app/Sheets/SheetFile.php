@@ -6,6 +6,7 @@ namespace App\Sheets;
 
 use Illuminate\Validation\ValidationException;
 use PhpOffice\PhpSpreadsheet\Cell\Cell;
+use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Cell\DataType;
 use PhpOffice\PhpSpreadsheet\Reader\IReader;
 use PhpOffice\PhpSpreadsheet\Reader\IReadFilter;
@@ -32,6 +33,9 @@ final readonly class SheetFile
 
     private const MOST_CELL_SIGNS = 4000;
 
+    /** First bytes of the compound files of before 2007. */
+    private const OLD_BINARY = "\xD0\xCF\x11\xE0";
+
     /**
      * @param  list<string>  $sheets  names of all of them; one without a name for a CSV file
      * @param  list<list<string>>  $rows
@@ -54,8 +58,7 @@ final readonly class SheetFile
         return match (true) {
             $bytes === '' => self::refuse('The file is empty.'),
             str_starts_with($bytes, "PK\x03\x04") => self::packed($bytes, $sheet),
-            str_starts_with($bytes,
-                "\xD0\xCF\x11\xE0") => self::refuse('This is the old binary kind of spreadsheet. Save it as XLSX, ODS or CSV, then choose it again.'),
+            str_starts_with($bytes, self::OLD_BINARY) => self::refuse('This is the old binary kind of spreadsheet. Save it as XLSX, ODS or CSV, then choose it again.'),
             default => self::text($bytes),
         };
     }
@@ -137,9 +140,7 @@ final readonly class SheetFile
 
             public function readCell(string $columnAddress, int $row, string $worksheetName = ''): bool
             {
-                return $row <= $this->rows && strlen($columnAddress) <= 2
-                    && (strlen($columnAddress) === 1 ? ord($columnAddress) - 64
-                        : (ord($columnAddress[0]) - 64) * 26 + ord($columnAddress[1]) - 64) <= $this->columns;
+                return $row <= $this->rows && Coordinate::columnIndexFromString($columnAddress) <= $this->columns;
             }
         });
         $reader->setReadEmptyCells(false);
@@ -148,12 +149,8 @@ final readonly class SheetFile
         $sheet = $book->getActiveSheet();
         $rows = [];
         foreach ($sheet->getCoordinates() as $coordinate) {
-            [$column, $row] = [0, 0];
-            sscanf($coordinate, '%[A-Z]%d', $letters, $row);
-            foreach (str_split((string) $letters) as $letter) {
-                $column = $column * 26 + ord($letter) - 64;
-            }
-            $rows[(int) $row - 1][$column - 1] = self::value($sheet->getCell($coordinate));
+            [$column, $row] = Coordinate::indexesFromString($coordinate);
+            $rows[$row - 1][$column - 1] = self::value($sheet->getCell($coordinate));
         }
         $remarks = self::unmerge($sheet, $rows);
         $book->disconnectWorksheets();
@@ -168,10 +165,9 @@ final readonly class SheetFile
             $format = $cell->getStyle()->getNumberFormat()->getFormatCode() ?? '';
             $text = is_int($value) ? (string) $value : rtrim(rtrim(number_format($value, 6, '.', ''), '0'), '.');
             // The currency of a price is often only its format.
-            $sign = preg_match('/€|£|\bEUR\b|\bUSD\b|\bGBP\b|\bCHF\b|\$(?!-)/u', (string) preg_replace('/\[\$-[^]]*\]|\[\$([^\]-]+)-?[^]]*\]/u', '$1',
-                $format), $found) === 1 ? " {$found[0]}" : '';
+            $said = (string) preg_replace('/\[\$-[^]]*\]|\[\$([^\]-]+)-?[^]]*\]/u', '$1', $format);
 
-            return $text.$sign;
+            return preg_match('/€|£|\bEUR\b|\bUSD\b|\bGBP\b|\bCHF\b|\$(?!-)/u', $said, $found) === 1 ? "{$text} {$found[0]}" : $text;
         }
 
         return match (true) {
@@ -192,11 +188,12 @@ final readonly class SheetFile
     {
         $merged = 0;
         foreach ($sheet->getMergeCells() as $range) {
-            sscanf((string) $range, '%[A-Z]%d:%[A-Z]%d', $left, $top, $right, $bottom);
-            if ($left === $right && is_int($top) && is_int($bottom) && $bottom > $top && $bottom <= self::MOST_ROWS && strlen((string) $left) === 1) {
-                $column = ord((string) $left) - 65;
+            [$first, $last] = [...explode(':', (string) $range), ''];
+            [$left, $top] = Coordinate::indexesFromString($first);
+            [$right, $bottom] = Coordinate::indexesFromString($last === '' ? $first : $last);
+            if ($left === $right && $bottom > $top && $bottom <= self::MOST_ROWS) {
                 for ($row = $top; $row < $bottom; $row++) {
-                    $rows[$row][$column] = $rows[$top - 1][$column] ?? '';
+                    $rows[$row][$left - 1] = $rows[$top - 1][$left - 1] ?? '';
                 }
                 $merged++;
             }
@@ -240,8 +237,8 @@ final readonly class SheetFile
     /** The sign that parts the first lines into the most equal columns. */
     private static function separator(string $text): string
     {
-        $lines = array_slice(array_values(array_filter(explode("\n", substr($text, 0, 20_000)), static fn (string $line): bool => trim($line) !== '')), 0,
-            25);
+        $written = array_filter(explode("\n", substr($text, 0, 20_000)), static fn (string $line): bool => trim($line) !== '');
+        $lines = array_slice($written, 0, 25);
         $best = [1.5, ','];
         foreach (["\t", ';', ',', '|'] as $separator) {
             $counts = array_count_values(array_map(static fn (string $line): int => count(str_getcsv($line, $separator, '"', '')), $lines));

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use PocketPlot\Appraisal;
-use PocketPlot\Clipping\Filling;
 use PocketPlot\Clipping\Names;
-use PocketPlot\Clipping\Proposal;
-use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\Clipping\SureFinds;
 use PocketPlot\File\BuildReader;
@@ -24,9 +21,8 @@ function fromTexts(string $kind, array &$guessed = []): Appraisal
             continue;
         }
         $guessed[$role->value] = RoleGuess::of($piece)?->value;
-        $take = array_map(static fn (Proposal $one): int => $one->id, SureFinds::of($piece, $role));
         $id = "part-{$role->value}";
-        $parts[] = (new Filling(Reader::read($piece, $role), $role, '2026-11-26', $piece))->put(['id' => $id, 'name' => Names::first($piece), 'role' => $role->value, 'facets' => []], $take);
+        $parts[] = SureFinds::into(['id' => $id, 'name' => Names::first($piece), 'role' => $role->value, 'facets' => []], $piece, $role, '2026-11-26');
         $lines[] = ['id' => $role->value, 'part' => $id];
     }
 

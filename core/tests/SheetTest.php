@@ -58,6 +58,28 @@ it('reads money as people write it', function (string $cell, ?string $amount, st
     ['free', '0', ''], ['gift', '0', ''], ['ask him', null, ''], ['', null, ''], ['4-6 EUR', null, 'EUR'], ['-', null, ''],
 ]);
 
+it('reads the currency that a cell or a heading names', function (string $cell, string $currency): void {
+    expect(Cells::currency($cell))->toBe($currency);
+})->with([
+    ['€', 'EUR'], ['eur', 'EUR'], ['Euros', 'EUR'], ['US$', 'USD'], ['Price (£)', 'GBP'], ['Einzelpreis in EUR', 'EUR'], ['Cost 2026, CHF', 'CHF'], ['Price each', ''], ['', ''], ['QQQ', ''],
+]);
+
+it('takes a price in the currency of its cell, of its row, of its heading, in this order', function (string $table, string $currency): void {
+    expect(readSheet($table)[0]->currency)->toBe($currency);
+})->with([
+    'the cell' => ["Item|Price (EUR)|Currency\nFan|2 USD|GBP", 'USD'],
+    'the row' => ["Item|Price (EUR)|Currency\nFan|2|GBP", 'GBP'],
+    'one that is not known goes as it is' => ["Item|Price|Currency\nFan|2|qqq", 'QQQ'],
+    'the heading' => ["Item|Price (EUR)|Qty\nFan|2|1", 'EUR'],
+    'none' => ["Item|Price|Qty\nFan|2|1", ''],
+]);
+
+it('keeps what is too long for a name, among what the row says', function (): void {
+    $name = 'Boost board '.str_repeat('very ', 24).'strong, 5.1 V, 3 A';
+    $row = readSheet("Item|Price|Qty\n{$name}|2|1")[0];
+    expect($row->name)->toBe(mb_substr($name, 0, 120))->and($row->text)->toContain('5.1 V, 3 A');
+});
+
 it('reads numbers of pieces', function (string $cell, ?int $pieces): void {
     expect(Cells::quantity($cell))->toBe($pieces);
 })->with([['2', 2], ['2x', 2], ['x 3', 3], ['4 pcs', 4], ['1.0', 1], ['10 Stück', 10], ['two', 2], ['a pair', 2], ['0', null], ['some', null], ['99999', null], ['', null], ['1-2', null]]);

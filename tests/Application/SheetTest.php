@@ -78,10 +78,13 @@ it('takes what was worked out, and works nothing out; merged cells are said of e
         $sheet = $book->getActiveSheet();
         $sheet->fromArray([['Item', 'Qty', 'Vendor', 'Price'], ['Fan', 1, 'Cellmart', 2], ['Heatsink', 1, '', 3], ['Lamp', 1, '', '=WEBSERVICE("http://evil.example/")']]);
         $sheet->mergeCells('C2:C4');
+        $sheet->fromArray([['Notes'], ['quiet'], [''], ['']], null, 'AB1');
+        $sheet->mergeCells('AB2:AB3');
         $sheet->setCellValue('B2', '=1+1');
     });
     $preview = $this->postJson('/api/sheets', ['file' => $file])->assertOk()->json();
     expect(array_column($preview['rows'], 'vendor'))->toBe(['Cellmart', 'Cellmart', 'Cellmart'])
+        ->and(array_column($preview['rows'], 'note'))->toBe(['quiet', 'quiet', ''])
         ->and($preview['rows'][0]['quantity'])->toBe(2)
         ->and($preview['rows'][2]['price'])->toBeNull()
         ->and($preview['remarks'])->toBe(['What stands in merged cells is taken for each of their rows.']);

@@ -76,8 +76,8 @@ final class FindingController
         if ($swap !== null) {
             Lines::find($build, $swap);
         }
-        $answers = JudgedParts::of($build, PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST,
-            $request->boolean('typical')), $role, $swap);
+        $parts = PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST, $request->boolean('typical'));
+        $answers = JudgedParts::of($build, $parts, $role, $swap);
         // Mildest first; by name among equals.
         usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b));
 
@@ -92,8 +92,8 @@ final class FindingController
         $finding = $before->finding(is_string($given['finding']) ? $given['finding'] : '');
         abort_if($finding === null, 404);
         // Solder and tape go with whatever asks for them.
-        $roles = array_unique([...array_filter(array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies())),
-            Role::Material->value]);
+        $asked = array_map(static fn (Remedy $remedy): ?string => $remedy->role?->value, $finding->remedies());
+        $roles = array_unique([...array_filter($asked), Role::Material->value]);
         $library = $ids = [];
         foreach ($roles as $role) {
             $rows = PartQueries::ofRole($user, $role, '', self::MOST_TRIED);

@@ -22,8 +22,9 @@ final class LibraryController
     public function search(Request $request, User $user): JsonResponse
     {
         $given = $request->validate([
-            'q' => ['nullable', 'string', 'max:200'], 'role' => ['nullable', 'string', 'max:20'], 'facet' => ['nullable', 'string',
-                'regex:/^[a-zA-Z]{1,20}$/'],
+            'q' => ['nullable', 'string', 'max:200'],
+            'role' => ['nullable', 'string', 'max:20'],
+            'facet' => ['nullable', 'string', 'regex:/^[a-zA-Z]{1,20}$/'],
             'own' => ['nullable', 'boolean'], 'typical' => ['nullable', 'boolean'], 'sort' => ['nullable', 'in:name,price,weight,size,date'],
             'from' => ['nullable', 'integer', 'min:0', 'max:100000'],
         ]);

@@ -58,10 +58,9 @@ final class SheetController
     public function ofBuild(BuildRecord $build, string $format): Response
     {
         $appraisal = Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
-        $slug = Str::slug($build->name);
+        $slug = Str::slug($build->name) ?: 'build';
 
-        return SheetOut::answer(['Parts' => PartsTable::lines($appraisal), 'Findings' => PartsTable::findings($appraisal)], $format, ($slug === '' ? 'build'
-            : $slug).'-parts');
+        return SheetOut::answer(['Parts' => PartsTable::lines($appraisal), 'Findings' => PartsTable::findings($appraisal)], $format, "{$slug}-parts");
     }
 
     /** One's own library, with every figure of its parts on a second sheet. */

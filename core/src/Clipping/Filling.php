@@ -342,8 +342,9 @@ final readonly class Filling
             }
         }
 
-        $part = self::pushed($part, ['facets', 'sockets'], [...$socket, ...($count > 1 ? ['count' => $count] : []), ...($find->says['own'] ?? '') === 'yes'
-            ? ['ownLead' => true] : []]);
+        $several = $count > 1 ? ['count' => $count] : [];
+        $lead = ($find->says['own'] ?? '') === 'yes' ? ['ownLead' => true] : [];
+        $part = self::pushed($part, ['facets', 'sockets'], [...$socket, ...$several, ...$lead]);
 
         return $this->role === 'board' && $carries === 'usb' && $socket['direction'] === 'out' ? $this->withUsbPower($part) : $part;
     }
@@ -389,8 +390,9 @@ final readonly class Filling
             default => null,
         };
 
-        return $carries !== null && self::at($part, ['facets', 'cable', 'carries']) === null ? self::with($part, ['facets', 'cable', 'carries'], $carries)
-            : $part;
+        $path = ['facets', 'cable', 'carries'];
+
+        return $carries !== null && self::at($part, $path) === null ? self::with($part, $path, $carries) : $part;
     }
 
     /**

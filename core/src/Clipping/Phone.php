@@ -32,8 +32,8 @@ final class Phone
                 'protection' => 'built-in'];
         }
         $sockets = is_array($facets['sockets'] ?? null) ? array_values(array_filter($facets['sockets'], is_array(...))) : [];
-        $inlets = array_values(array_filter($sockets, static fn (array $one): bool => str_starts_with(is_string($one['connector'] ?? null)
-            ? $one['connector'] : '', 'usb')));
+        $connector = static fn (array $one): string => is_string($one['connector'] ?? null) ? $one['connector'] : '';
+        $inlets = array_values(array_filter($sockets, static fn (array $one): bool => str_starts_with($connector($one), 'usb')));
         $hosts = array_filter($inlets, static fn (array $one): bool => ($one['carries'] ?? '') === 'usb');
         if ($inlets !== [] && $hosts === []) {
             // The same socket charges it and takes a pad.

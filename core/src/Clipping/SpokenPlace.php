@@ -39,8 +39,8 @@ final readonly class SpokenPlace
     {
         $role = Role::tryFrom(is_string($raw['role'] ?? null) ? $raw['role'] : '') ?? Role::Board;
         $finds = Reader::read($typed, $role);
-        $take = array_keys(array_filter($finds, fn (Find $find): bool => ($find->what === 'socket' ? 'sockets'
-            : Places::of($find->what, $role->value, false)[0] ?? '') === $this->facet));
+        $facet = static fn (Find $find): string => $find->what === 'socket' ? 'sockets' : Places::of($find->what, $role->value, false)[0] ?? '';
+        $take = array_keys(array_filter($finds, fn (Find $find): bool => $facet($find) === $this->facet));
         $written = (new Filling($finds, $role, $on))->put($raw, $take);
         if ($written === $raw) {
             throw new BadFigure("nothing new was understood in \"{$typed}\"; write {$this->asks}");

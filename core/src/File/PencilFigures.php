@@ -57,8 +57,8 @@ final class PencilFigures
         foreach (PartSheet::of($line->part) as $group) {
             $isMany = FacetBook::isMany($group['facet']);
             foreach ($group['rows'] as $row) {
-                if (! in_array($row['source'], [Source::Guess->value, Source::Typical->value], true) || ($isMany
-                    && ! isset(self::BY_NAME[$group['facet']]))) {
+                $isPencil = in_array($row['source'], [Source::Guess->value, Source::Typical->value], true);
+                if (! $isPencil || ($isMany && ! isset(self::BY_NAME[$group['facet']]))) {
                     continue;
                 }
                 $path = explode('/', $row['field']);

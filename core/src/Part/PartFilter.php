@@ -72,17 +72,15 @@ final readonly class PartFilter
         $sides = array_values(array_filter([$part->size->lengthMm, $part->size->widthMm, $part->size->heightMm],
             static fn (Figure $side): bool => $side->isKnown()));
         usort($sides, static fn (Figure $a, Figure $b): int => $a->usual() <=> $b->usual());
-        $supplies = static fn (string $field): array => array_map(static fn (SupplyInput $input): Figure => $field === 'volts' ? $input->volts
-            : $input->drawMa, $part->supplies);
-        $outputs = static fn (string $field): array => array_map(static fn (Output $output): Figure => $field === 'volts' ? $output->volts
-            : $output->continuousMa, $part->outputs);
+        $packs = $part->pack === null ? [] : [$part->pack];
+        $drawn = $part->outputs === [] ? array_column($part->supplies, 'drawMa') : [];
 
         return match ($this->unit) {
-            'v' => [...$supplies('volts'), ...$outputs('volts'), ...($part->pack === null ? [] : [$part->pack->volts()])],
-            'ma' => [...$outputs('current'), ...($part->outputs === [] ? $supplies('draw') : []), ...($part->charger === null ? []
-                : [$part->charger->chargeMa])],
-            'mah' => $part->pack === null ? [] : [$part->pack->capacityMah],
-            'wh' => $part->pack === null ? [] : [$part->pack->wattHours()],
+            'v' => [...array_column($part->supplies, 'volts'), ...array_column($part->outputs, 'volts'),
+                ...array_map(static fn (Pack $pack): Figure => $pack->volts(), $packs)],
+            'ma' => [...array_column($part->outputs, 'continuousMa'), ...$drawn, ...($part->charger === null ? [] : [$part->charger->chargeMa])],
+            'mah' => array_column($packs, 'capacityMah'),
+            'wh' => array_map(static fn (Pack $pack): Figure => $pack->wattHours(), $packs),
             'w' => array_map(static fn (SupplyInput $input): Figure => $input->watts(), $part->supplies),
             'g' => [$part->size->massG],
             'gb' => $part->storage === null ? [] : [$part->storage->capacityGb],

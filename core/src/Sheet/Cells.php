@@ -59,6 +59,12 @@ final class Cells
         return [self::decimal($found[1]), $currency];
     }
 
+    /** @return string three letters, of a cell or a heading that names a currency without an amount: "€", "EUR", "Price in £"; "" where none is named */
+    public static function currency(string $cell): string
+    {
+        return self::money(preg_replace('/\d/', '', $cell).' 1')[1];
+    }
+
     /** "1.234,50", "1,234.50", "12,5", "1 200": the last mark with one or two figures behind it is the decimal one. */
     public static function decimal(string $text): ?string
     {

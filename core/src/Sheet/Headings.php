@@ -108,12 +108,10 @@ final class Headings
      */
     private static function byCells(string $heading, array $cells, array $taken): Column
     {
-        $share = static fn (string $pattern): float => $cells === [] ? 0.0
-            : count(array_filter($cells, static fn (string $cell): bool => preg_match($pattern, $cell) === 1))
-            / count($cells);
         if ($cells === []) {
             return Column::Ignored;
         }
+        $share = static fn (string $pattern): float => count(preg_grep($pattern, $cells) ?: []) / count($cells);
 
         return match (true) {
             ! isset($taken['link']) && $share('~^(?:https?://|www\.)\S+$~i') > 0.6 => Column::Link,
@@ -141,8 +139,7 @@ final class Headings
         $order = [...array_keys($kinds, Column::Figure, true), ...array_keys($kinds, Column::Role, true), ...array_keys($kinds, Column::Ignored, true)];
         foreach ($order as $at) {
             $cells = array_filter(array_map(static fn (array $row): string => trim($row[$at] ?? ''), array_slice($below, 0, self::SAMPLE)));
-            $words = array_filter($cells, static fn (string $cell): bool => preg_match('/\p{L}{3,}/u', $cell) === 1 && preg_match('~^https?://~',
-                $cell) !== 1);
+            $words = preg_grep('~^(?!https?://).*\p{L}{3,}~us', $cells) ?: [];
             if ($cells !== [] && count($words) > 0.6 * count($cells)) {
                 return array_values(array_replace($kinds, [$at => Column::Name]));
             }

@@ -13,6 +13,10 @@ final class SheetReader
 {
     private const MOST_NAME_SIGNS = 120;
 
+    private const MOST_VENDOR_SIGNS = 120;
+
+    private const MOST_MAKER_SIGNS = 80;
+
     private const MOST_NOTE_SIGNS = 2000;
 
     private ?Role $group = null;
@@ -45,7 +49,8 @@ final class SheetReader
     /** @param  list<string>  $cells */
     private function row(array $cells, int $number): SheetRow
     {
-        $name = mb_substr((string) preg_replace('/\s+/u', ' ', $this->first($cells, Column::Name)), 0, self::MOST_NAME_SIGNS);
+        // What is too long for a name still says something of the part.
+        $name = (string) preg_replace('/\s+/u', ' ', $this->first($cells, Column::Name));
         $problems = [];
         $leftOut = $this->whyNot($cells, $name);
         $quantityCell = $this->first($cells, Column::Quantity);
@@ -66,12 +71,15 @@ final class SheetReader
                 $note = trim("{$note}\n{$cell}");
             }
         }
-        $origin = Origin::tryFrom(mb_strtolower($this->first($cells, Column::Origin))) ?? Cells::origin($vendor);
+        $byVendor = Cells::origin($vendor);
+        $origin = Origin::tryFrom(mb_strtolower($this->first($cells, Column::Origin))) ?? $byVendor;
+        $role = Cells::role($this->first($cells, Column::Role)) ?? RoleGuess::of($name) ?? $this->group;
+        $maker = $this->first($cells, Column::Maker);
 
         return new SheetRow(
-            $number, $name, Cells::role($this->first($cells, Column::Role)) ?? RoleGuess::of($name) ?? $this->group, $quantity ?? 1, $price, $currency,
-            Cells::origin($vendor) === null ? mb_substr($vendor, 0, 120) : '', mb_substr($this->first($cells, Column::Maker), 0, 80), $link ?? '', $state,
-            $origin,
+            $number, mb_substr($name, 0, self::MOST_NAME_SIGNS), $role, $quantity ?? 1, $price, $currency,
+            $byVendor === null ? mb_substr($vendor, 0, self::MOST_VENDOR_SIGNS) : '', mb_substr($maker, 0, self::MOST_MAKER_SIGNS), $link ?? '',
+            $state, $origin,
             mb_substr($note, 0, self::MOST_NOTE_SIGNS), $this->text($cells, $name), $leftOut === '' ? $problems : [], $leftOut,
         );
     }
@@ -136,15 +144,14 @@ final class SheetReader
     {
         $cell = $this->first($cells, Column::Currency);
         $heading = $this->headings[(int) array_search($kind, $this->kinds, true)] ?? '';
-        foreach ([$said, $cell === '' ? '' : Cells::money("{$cell} 1")[1], preg_match('/^[A-Za-z]{3}$/', $cell) === 1 ? $cell : '',
-            Cells::money(preg_replace('/\d/', '', $heading).' 1')[1]] as $one) {
+        $unknown = preg_match('/^[A-Za-z]{3}$/', $cell) === 1 ? $cell : '';
+        foreach ([$said, Cells::currency($cell), $unknown] as $one) {
             if ($one !== '') {
                 return $one;
             }
         }
-        preg_match('/€|\$|£|\b(?:eur|usd|gbp|chf|sek|nok|dkk|pln|czk|jpy)\b/iu', $heading, $found);
 
-        return $found === [] ? '' : Cells::money("{$found[0]} 1")[1];
+        return Cells::currency($heading);
     }
 
     private static function shared(string $amount, int $quantity): string

@@ -12,8 +12,8 @@ use PocketPlot\Check\Verdict;
 /** A remedy that was tried whole on a build: what is done, what becomes of the build, and what it leaves to live with. */
 final readonly class Fix
 {
-    /** In tenths of what the old part gave. */
-    private const MUCH = 2;
+    /** In tenths of what the old part gave: who gives away more gets something else than was wanted. */
+    private const LITTLE_LOSS_TENTHS = 2;
 
     /**
      * @param  int  $loss  what the new part gives away, in tenths (Downgrade)
@@ -96,8 +96,7 @@ final readonly class Fix
                 $this->edits->part === null => 0,
                 default => 1,
             },
-            // Who gives away much gets something else than was wanted.
-            $this->loss > self::MUCH ? 1 : 0,
+            $this->loss > self::LITTLE_LOSS_TENTHS ? 1 : 0,
             $this->effect->verdict->weight(),
             count($this->added),
             $this->loss,

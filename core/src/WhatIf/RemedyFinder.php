@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\WhatIf;
 
+use Brick\Math\BigDecimal;
 use PocketPlot\Appraisal;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\People\Consumables;
@@ -17,8 +18,8 @@ use PocketPlot\Quantity\Day;
 
 /**
  * Asks the library which single swap, addition or other join settles a finding. What is offered was tried whole: the
- * finding is gone or milder, no vital is lost, and nothing is worse than before. Trades, which leave something else
- * *tight* or open, stand apart and say what they leave.
+ * finding is gone, no vital is lost, and nothing is worse than before. Trades, which leave the finding milder or something
+ * else *tight* or open, stand apart and say what they leave.
  */
 final class RemedyFinder
 {
@@ -68,8 +69,8 @@ final class RemedyFinder
                 }
             }
         }
-        usort($found, static fn (Fix $a,
-            Fix $b): int => $a->rank() <=> $b->rank() ?: $a->effect->vitals->cost->amount->compareTo($b->effect->vitals->cost->amount));
+        $cost = static fn (Fix $fix): BigDecimal => $fix->effect->vitals->cost->amount;
+        usort($found, static fn (Fix $a, Fix $b): int => $a->rank() <=> $b->rank() ?: $cost($a)->compareTo($cost($b)));
         $clean = array_values(array_filter($found, static fn (Fix $fix): bool => $fix->isClean()));
         $trades = array_values(array_filter($found, static fn (Fix $fix): bool => ! $fix->isClean()));
 
@@ -98,9 +99,10 @@ final class RemedyFinder
                 }
                 $edits = Edits::add($part, $remedy->role, $part->isConverter() ? $join : null);
                 $from = $edits->frees === null ? $before : ($freed ??= Appraisal::toCompare($before->build->withoutJoin($edits->frees), $this->today));
-                if (self::isInBetween($part, $finding, $from->after($edits->applyTo($before->build), $this->today))) {
-                    yield $this->whole($before, $from, $finding, $edits);
+                if ($part->isConverter() && ! self::isInBetween($finding, $from->after($edits->applyTo($before->build), $this->today))) {
+                    continue;
                 }
+                yield $this->whole($before, $from, $finding, $edits);
             }
         }
     }
@@ -133,8 +135,8 @@ final class RemedyFinder
         $wanted = $asks ? $edits->part?->work->asked($before->build->brief->mustHaves)->consumables ?? [] : [];
         $with = [];
         foreach (array_diff($wanted, Consumables::there($before->facts)) as $lacking) {
-            $serving = array_values(array_filter($this->partsFor(Role::Material), static fn (Part $part): bool => in_array($lacking, $part->work->serves,
-                true)));
+            $serves = static fn (Part $part): bool => in_array($lacking, $part->work->serves, true);
+            $serving = array_values(array_filter($this->partsFor(Role::Material), $serves));
             usort($serving, static fn (Part $a, Part $b): int => self::price($a) <=> self::price($b));
             $with = [...$with, ...array_slice($serving, 0, 1)];
         }
@@ -178,11 +180,11 @@ final class RemedyFinder
     }
 
     /** A converter that is added for an input has to feed it, or it settles nothing that was not settled without it. */
-    private static function isInBetween(Part $part, Finding $finding, Appraisal $after): bool
+    private static function isInBetween(Finding $finding, Appraisal $after): bool
     {
         $feed = $finding->subject->feed;
 
-        return $feed === null || ! $part->isConverter() || str_starts_with($after->facts->feeds()[$feed->key()]->railId ?? '', Candidates::TRIAL.':');
+        return $feed === null || str_starts_with($after->facts->feeds()[$feed->key()]->railId ?? '', Candidates::TRIAL.':');
     }
 
     /** @return list<Remedy> what the rule asks for, once each */

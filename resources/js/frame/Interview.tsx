@@ -7,7 +7,7 @@ import { Peg } from '../ui/Peg';
 import { Select } from '../ui/Select';
 import { MeasureEntry } from './MeasureEntry';
 import { useNoteLeaf } from './NoteLeaf';
-import { keepPutOff, readPutOff, reasons, type PutOff } from './putOff';
+import { keepPutOff, keyOf, readPutOff, reasons, type PutOff } from './putOff';
 import { useOpenBuild } from './useBuild';
 
 /** What is asked of the builder, not of a part. */
@@ -20,14 +20,12 @@ export function Interview({ onClose }: { onClose: () => void }) {
     const [begun] = useState(build);
     const { toMeasure } = build.appraisal;
     const [putOffs, setPutOffs] = useState(() => readPutOff(build.id));
-    const open = toMeasure.filter((one) => !later.has(`${one.line} ${one.figure}`));
+    const open = toMeasure.filter((one) => !later.has(keyOf(one)));
     // What was put off before, and why, comes after what was not.
-    const asked = [
-        ...open.filter((one) => putOffs[`${one.line} ${one.figure}`] === undefined),
-        ...open.filter((one) => putOffs[`${one.line} ${one.figure}`] !== undefined),
-    ];
+    const asked = [...open.filter((one) => putOffs[keyOf(one)] === undefined), ...open.filter((one) => putOffs[keyOf(one)] !== undefined)];
     const [question] = asked;
-    const pencil = question === undefined ? build.appraisal.toConfirm.filter((one) => !later.has(`${one.line} ${one.figure}`)) : [];
+    const setAside = (one: { line: string; figure: string }) => () => setLater(new Set([...later, keyOf(one)]));
+    const pencil = question === undefined ? build.appraisal.toConfirm.filter((one) => !later.has(keyOf(one))) : [];
     const putOff = toMeasure.length - asked.length;
     return (
         <Dialog
@@ -36,7 +34,7 @@ export function Interview({ onClose }: { onClose: () => void }) {
             title={question !== undefined ? `${asked.length} to ask` : pencil.length > 0 ? `${pencil.length} in pencil` : 'Nothing more to ask'}
         >
             {question === undefined && pencil[0] !== undefined ? (
-                <Confirm figure={pencil[0]} onLater={() => setLater(new Set([...later, `${pencil[0]?.line} ${pencil[0]?.figure}`]))} />
+                <Confirm figure={pencil[0]} onLater={setAside(pencil[0])} />
             ) : question === undefined ? (
                 <p className="mb-5">
                     {putOff === 0
@@ -44,7 +42,7 @@ export function Interview({ onClose }: { onClose: () => void }) {
                         : `${putOff} ${putOff === 1 ? 'is' : 'are'} put off, and stay unmeasured. Open this again to be asked once more.`}
                 </p>
             ) : (
-                <section key={`${question.line} ${question.figure}`} className="mb-6" aria-live="polite">
+                <section key={keyOf(question)} className="mb-6" aria-live="polite">
                     <h3 className="mb-1 text-lg">
                         {asksOf[question.figure] ??
                             `${capital(question.name)} of ${build.lines.find((line) => line.id === question.line)?.part.name ?? question.line}?`}
@@ -55,18 +53,11 @@ export function Interview({ onClose }: { onClose: () => void }) {
                     </p>
                     <MeasureEntry open={question} />
                     <AskLater
-                        before={putOffs[`${question.line} ${question.figure}`]}
+                        before={putOffs[keyOf(question)]}
                         onLater={(why) => {
-                            const key = `${question.line} ${question.figure}`;
-                            setLater(new Set([...later, key]));
-                            const kept = { ...putOffs, [key]: { why, on: new Date().toISOString().slice(0, 10) } };
-                            setPutOffs(
-                                keepPutOff(
-                                    build.id,
-                                    kept,
-                                    toMeasure.map((one) => `${one.line} ${one.figure}`),
-                                ),
-                            );
+                            setAside(question)();
+                            const kept = { ...putOffs, [keyOf(question)]: { why, on: new Date().toISOString().slice(0, 10) } };
+                            setPutOffs(keepPutOff(build.id, kept, toMeasure.map(keyOf)));
                         }}
                     />
                 </section>
@@ -106,7 +97,7 @@ function Confirm({ figure, onLater }: { figure: PencilFigure; onLater: () => voi
     const confirm = () =>
         edit((path, version) => api.put<Build>(`${path}/lines/${figure.line}/figures`, { version, figure: figure.figure, typed: figure.says }));
     return (
-        <section key={`${figure.line} ${figure.figure}`} className="mb-6" aria-live="polite">
+        <section key={keyOf(figure)} className="mb-6" aria-live="polite">
             <h3 className="mb-1 text-lg">
                 {capital(figure.name)} of {part?.name}?
             </h3>

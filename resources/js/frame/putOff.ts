@@ -5,6 +5,9 @@ const place = (build: string) => `pocketplot.put-off.${build}`;
 
 export const reasons = ['I have to measure it', 'I asked its maker', 'I do not have it yet', 'no reason'] as const;
 
+/** What a figure of a line is kept under. */
+export const keyOf = (one: { line: string; figure: string }) => `${one.line} ${one.figure}`;
+
 export function readPutOff(build: string): PutOff {
     try {
         const kept: unknown = JSON.parse(localStorage.getItem(place(build)) ?? '{}');

@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { api, Problem, type SheetColumn, type SheetPreview, type SheetRow } from '../api/client';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
+import { DialogFoot } from '../ui/DialogFoot';
 import { Select } from '../ui/Select';
 import { roles, roleWords, sheetColumns } from '../ui/words';
 import { FoundFigures } from './FoundFigures';
@@ -60,19 +61,14 @@ export function SheetLeaf({
             onClose={onClose}
             title={given.name}
             foot={
-                <div className="flex flex-wrap items-center justify-end gap-3">
-                    {problem !== null && (
-                        <p role="alert" className="min-w-0 flex-1 text-sm text-clash">
-                            {problem}
-                        </p>
-                    )}
+                <DialogFoot problem={problem}>
                     {open.length > 0 && (
                         <p className="text-sm text-pencil">Say what {open.length === 1 ? `"${open[0]?.name ?? ''}" is` : `${open.length} of them are`} for.</p>
                     )}
                     <Button look="pen" disabled={busy || ticked.length === 0 || open.length > 0} onClick={() => void put()}>
                         Put {ticked.length} {ticked.length === 1 ? 'row' : 'rows'} into {into}
                     </Button>
-                </div>
+                </DialogFoot>
             }
         >
             {preview === null && problem === null && <p className="text-pencil">Reading the sheet …</p>}

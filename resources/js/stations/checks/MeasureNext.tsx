@@ -1,6 +1,7 @@
 import { useOpenBuild } from '../../frame/useBuild';
 import { MeasureEntry } from '../../frame/MeasureEntry';
 import { useNoteLeaf } from '../../frame/NoteLeaf';
+import { keyOf } from '../../frame/putOff';
 import { capital } from '../../ui/format';
 
 /** The open figures, the one that settles most first, each with how to find it out without harm. */
@@ -21,7 +22,7 @@ export function MeasureNext() {
     return (
         <ol className="max-w-4xl">
             {toMeasure.map((figure, index) => (
-                <li key={`${figure.line} ${figure.figure}`} className="grid gap-x-5 border-t border-line py-3 sm:grid-cols-[3.5rem_minmax(0,1fr)]">
+                <li key={keyOf(figure)} className="grid gap-x-5 border-t border-line py-3 sm:grid-cols-[3.5rem_minmax(0,1fr)]">
                     <p className="figures text-3xl leading-none font-semibold text-unmeasured" aria-hidden="true">
                         {index + 1}
                     </p>

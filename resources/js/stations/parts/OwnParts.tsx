@@ -9,6 +9,7 @@ import { SheetButton } from '../../part-editor/SheetButton';
 import { SheetLeaf } from '../../part-editor/SheetLeaf';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+import { DialogFoot } from '../../ui/DialogFoot';
 import { Field, inputLook } from '../../ui/Field';
 import { useNotices } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
@@ -135,18 +136,13 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
             onClose={onClose}
             title={isList ? `${names.length} parts by name` : 'A part out of a text'}
             foot={
-                <div className="flex flex-wrap items-center justify-end gap-3">
-                    {problem !== null && (
-                        <p role="alert" className="min-w-0 flex-1 text-sm text-clash">
-                            {problem}
-                        </p>
-                    )}
+                <DialogFoot problem={problem}>
                     {open && <p className="text-sm text-pencil">{isList ? 'Say what each of them is for.' : 'Give it a name, and say what it is for.'}</p>}
                     {isList && <Button onClick={() => setNames([])}>It is the text of one part</Button>}
                     <Button look="pen" disabled={busy || open} onClick={() => void put()}>
                         Put {isList ? 'them' : 'it'} on the list
                     </Button>
-                </div>
+                </DialogFoot>
             }
         >
             {isList ? (
