@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Sourcing;
+
+/** One way to meet a demand: so many packets of one offer, and what they come to. */
+final readonly class Choice
+{
+    /**
+     * @param  int  $goods  in hundredths of the vendor's currency
+     * @param  int  $atHome  the goods in hundredths at home
+     * @param  int  $duty  at home, when the whole order is dutiable
+     * @param  array{int, int}  $tax  at home, without duty and with it
+     */
+    public function __construct(
+        public MarketOffer $offer,
+        public Demand $demand,
+        public int $packets,
+        public int $goods,
+        public int $grams,
+        public int $atHome,
+        public int $duty,
+        public array $tax,
+    ) {}
+
+    /** Goods, duty and tax in hundredths at home. */
+    public function cost(bool $dutiable): int
+    {
+        return $this->atHome + ($dutiable ? $this->duty + $this->tax[1] : $this->tax[0]);
+    }
+}

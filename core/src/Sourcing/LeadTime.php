@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Sourcing;
+
+/** Days from the order to the parcel. */
+final readonly class LeadTime
+{
+    public function __construct(public int $least, public int $usual, public int $most) {}
+}
