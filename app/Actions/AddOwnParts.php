@@ -29,19 +29,21 @@ final class AddOwnParts
      */
     public static function to(BuildRecord $build, User $user, array $parts): void
     {
+        $currency = is_string($build->brief['currency'] ?? null) ? $build->brief['currency'] : 'EUR';
         foreach ($parts as $index => $given) {
             $name = trim($given['name']);
             $role = Role::tryFrom($given['role'] ?? '') ?? RoleGuess::of($name)
                 ?? throw ValidationException::withMessages(["parts.{$index}.role" => "Choose what \"{$name}\" is for; its name does not tell."]);
-            AddLine::to($build, KeepPart::asNew($user, self::spec($name, $role, $given)), $role->value, null);
+            AddLine::to($build, KeepPart::asNew($user, self::spec($name, $role, $given, $currency)), $role->value, null);
         }
     }
 
     /**
      * @param  Given  $given
+     * @param  string  $currency  of prices that say none
      * @return array<string, mixed>
      */
-    private static function spec(string $name, Role $role, array $given): array
+    private static function spec(string $name, Role $role, array $given, string $currency): array
     {
         $part = ['name' => $name, 'role' => $role->value, 'facets' => []];
         $text = $given['text'] ?? '';
@@ -52,7 +54,7 @@ final class AddOwnParts
         }
 
         return [
-            ...(new Filling(Reader::read($text, $role), $role, $today, $text))->put($part, $given['take'] ?? []),
+            ...(new Filling(Reader::read($text, $role), $role, $today, $text, $currency))->put($part, $given['take'] ?? []),
             'clippings' => [['text' => $text, 'on' => $today]],
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\PartFileRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -27,6 +28,9 @@ final class KeepPart
     /** Bytes of a library file around its parts. */
     private const FRAME_BYTES = 200;
 
+    /** How long what was taken out can be put back. */
+    private const KEPT_DAYS = 30;
+
     /**
      * @param  array<string, mixed>  $given  as the editor sends it, figures as typed text; refused as BadFile with one problem a field
      */
@@ -45,21 +49,83 @@ final class KeepPart
     public static function over(PartRecord $part, int $version, array $given): PartRecord
     {
         return DB::transaction(static function () use ($part, $version, $given): PartRecord {
-            $locked = PartRecord::query()->whereKey($part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
-            if ($locked->version !== $version) {
-                throw new StalePart;
-            }
-            $spec = self::spec([...$given, 'id' => $locked->key]);
-            $locked->fill(self::columns($spec, BuildReader::parts(self::fields([$spec]))))->fill(['version' => $version + 1])->save();
-            self::refuseTooMuch(User::query()->findOrFail($locked->user_id));
+            $locked = self::locked([$part->id => $version])[$part->id];
+            $before = $locked->spec;
+            self::write($locked, self::spec([...$given, 'id' => $locked->key]));
+            PartHistory::note($locked, $before, ChangedBy::Editor);
 
             return $locked;
         });
     }
 
+    /**
+     * Parts to be written over, in the order of their ids, so that two who want the same ones wait for each other.
+     *
+     * @param  array<int, int>  $versions  by id, the version that was opened
+     * @return array<int, PartRecord> by id
+     *
+     * @throws StalePart when one was changed or taken out meanwhile
+     */
+    public static function locked(array $versions): array
+    {
+        $rows = PartRecord::query()->whereKey(array_keys($versions))->orderBy('id')->tap(static fn ($query) => $query->lockForUpdate())->get()->keyBy('id');
+        foreach ($versions as $id => $version) {
+            if ($rows->get($id)?->version !== $version) {
+                throw new StalePart;
+            }
+        }
+
+        return $rows->all();
+    }
+
+    /** @param  array<string, mixed>  $spec  as spec() gives it */
+    public static function write(PartRecord $locked, array $spec): void
+    {
+        $locked->fill(self::columns($spec, BuildReader::parts(self::fields([$spec]))))->fill(['version' => $locked->version + 1])->save();
+        self::refuseTooMuch(User::query()->findOrFail($locked->user_id));
+    }
+
     public static function remove(PartRecord $part): void
     {
-        DB::transaction(static fn () => $part->delete());
+        DB::transaction(static fn () => self::takeOut($part));
+    }
+
+    /** Its files and history stay with it for a month; its key is free for another part at once. */
+    public static function takeOut(PartRecord $part): void
+    {
+        self::letGoOld($part->user_id);
+        $part->fill(['key' => Str::limit($part->key, 60, '')."~{$part->id}"])->save();
+        $part->delete();
+    }
+
+    /** Of an account, parts and files that were taken out more than a month ago. */
+    public static function letGoOld(int $user): void
+    {
+        $old = now()->subDays(self::KEPT_DAYS);
+        PartRecord::onlyTrashed()->where('user_id', $user)->where('removed_at', '<', $old)->forceDelete();
+        PartFileRecord::onlyTrashed()->where('removed_at', '<', $old)
+            ->where(static fn ($query) => $query->whereIn('part_id', PartRecord::query()->where('user_id', $user)->select('id')))->forceDelete();
+    }
+
+    /** Puts back what was taken out, under its own key where that is still free. */
+    public static function restore(PartRecord $part): PartRecord
+    {
+        return DB::transaction(static function () use ($part): PartRecord {
+            self::putBack($part);
+            self::refuseTooMuch(User::query()->findOrFail($part->user_id));
+
+            return $part;
+        });
+    }
+
+    public static function putBack(PartRecord $part): void
+    {
+        $user = User::query()->findOrFail($part->user_id);
+        $key = self::text($part->spec, 'id');
+        $isTaken = PartRecord::query()->where('user_id', $user->id)->where('key', $key)->exists();
+        $key = $isTaken ? self::freeKey($user, $part->name) : $key;
+        $part->restore();
+        $part->fill(['key' => $key, 'spec' => [...$part->spec, 'id' => $key]])->save();
     }
 
     public static function copy(User $user, PartRecord $part): PartRecord
@@ -105,11 +171,12 @@ final class KeepPart
     /**
      * Stores every part of a file, all or nothing. A part that is there already under the same key is written over only when asked.
      *
+     * @param  list<string>|bool  $overwrite  the keys of those that are written over; true for all
      * @return array{added: int, changed: int, left: int}
      *
      * @throws BadFile
      */
-    public static function all(User $user, string $text, bool $overwrite): array
+    public static function all(User $user, string $text, array|bool $overwrite): array
     {
         $parts = self::read($text);
 
@@ -130,11 +197,13 @@ final class KeepPart
                         'created_at' => $now,
                         'updated_at' => $now,
                     ];
-                } elseif ($overwrite) {
+                } elseif ($overwrite === true || (is_array($overwrite) && in_array($part->id, $overwrite, true))) {
                     $row = PartRecord::query()->where(
                         'user_id',
                         $user->id)->where('key', $part->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+                    $before = $row->spec;
                     $row->fill($columns)->fill(['spec' => $part->raw, 'version' => $row->version + 1])->save();
+                    PartHistory::note($row, $before, ChangedBy::File);
                     $changed++;
                 }
             }

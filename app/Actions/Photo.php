@@ -17,11 +17,12 @@ final class Photo
 
     /**
      * @param  string  $dataUrl  as a page or a file hands it over
+     * @param  int  $longSidePx  to which it is made smaller
      * @return string the bytes of the JPEG
      *
      * @throws ValidationException when it is no picture
      */
-    public static function jpeg(string $dataUrl): string
+    public static function jpeg(string $dataUrl, int $longSidePx = self::LONG_SIDE_PX): string
     {
         $bytes = preg_match('#^data:image/[a-z+.-]+;base64,#', $dataUrl, $head) === 1 ? base64_decode(substr($dataUrl, strlen($head[0])), true) : false;
         if ($bytes === false || strlen($bytes) > self::MOST_BYTES) {
@@ -33,7 +34,7 @@ final class Photo
         if ($picture === false) {
             throw ValidationException::withMessages(['photo' => 'This file is no photograph that can be read; choose a JPEG, PNG or WebP.']);
         }
-        $times = min(1.0, self::LONG_SIDE_PX / max(imagesx($picture), imagesy($picture)));
+        $times = min(1.0, $longSidePx / max(imagesx($picture), imagesy($picture)));
         $small = imagescale($picture, max(1, (int) round(imagesx($picture) * $times)), max(1, (int) round(imagesy($picture) * $times)));
         ob_start();
         imagejpeg($small === false ? $picture : $small, null, self::QUALITY);

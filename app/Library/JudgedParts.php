@@ -22,6 +22,9 @@ final class JudgedParts
 {
     private const KEPT_SECONDS = 1800;
 
+    /** Sentences of what a part settles. */
+    private const MOST_SAID = 2;
+
     /**
      * @param  Collection<int, PartRecord>  $rows
      * @param  string|null  $swap  the line to swap; null to add one
@@ -68,7 +71,9 @@ final class JudgedParts
             $answers[] = [
                 'libraryId' => $rows[$index]->id,
                 'part' => BuildView::part($one['part']),
+                'own' => $rows[$index]->user_id === $build->user_id,
                 'inUse' => $inUse === $one['part']->id,
+                'settles' => $one['effect']->settles(self::MOST_SAID),
                 ...$one['effect']->toArray(),
             ];
         }

@@ -88,11 +88,11 @@ final class PartQueries
 
     /**
      * @param  list<string>  $keys
-     * @return Collection<string, int> those of them that are in the builder's own library, as keys
+     * @return Collection<string, PartRecord> those of them that are in the builder's own library, by key
      */
-    public static function ownKeys(User $user, array $keys): Collection
+    public static function ownByKey(User $user, array $keys): Collection
     {
-        return PartRecord::query()->where('user_id', $user->id)->whereIn('key', $keys)->pluck('key')->flip();
+        return PartRecord::query()->where('user_id', $user->id)->whereIn('key', $keys)->get()->toBase()->keyBy('key');
     }
 
     /** @return list<array<string, mixed>> the builder's own parts as files keep them, by name */
@@ -103,12 +103,15 @@ final class PartQueries
         );
     }
 
-    /** @return list<array{id: string, name: string}> the builder's builds with a copy of the part of this key */
-    public static function buildsWith(User $user, string $key): array
+    /**
+     * @param  list<string>  $keys
+     * @return list<array{id: string, name: string}> the builder's builds with a copy of the part of one of these keys
+     */
+    public static function buildsWith(User $user, array $keys): array
     {
         $inUse = static fn ($lines) => $lines->select('build_part_id')->from('build_lines')->whereNull('removed_at');
 
-        return array_values($user->builds()->whereHas('parts', static fn ($query) => $query->where('key', $key)->whereIn('id', $inUse))
+        return array_values($user->builds()->whereHas('parts', static fn ($query) => $query->whereIn('key', $keys)->whereIn('id', $inUse))
             ->get()->map(static fn (BuildRecord $build): array => ['id' => $build->id, 'name' => $build->name])->all());
     }
 

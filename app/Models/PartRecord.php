@@ -7,6 +7,8 @@ namespace App\Models;
 use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * A part in somebody's library.
@@ -20,15 +22,33 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $summary
  * @property array<string, mixed> $spec
  * @property int $version grows with every change
+ * @property ?list<string> $also_keys keys of parts that turned out to be this one
+ * @property \Illuminate\Support\Carbon $created_at
  */
 final class PartRecord extends Model
 {
+    use SoftDeletes;
+
+    public const DELETED_AT = 'removed_at';
+
     protected $table = 'parts';
 
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['spec' => Document::class, 'version' => 'integer'];
+    protected $casts = ['spec' => Document::class, 'version' => 'integer', 'also_keys' => 'array'];
+
+    /** @return HasMany<PartFileRecord, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(PartFileRecord::class, 'part_id');
+    }
+
+    /** @return HasMany<PartChangeRecord, $this> */
+    public function history(): HasMany
+    {
+        return $this->hasMany(PartChangeRecord::class, 'part_id');
+    }
 
     /**
      * The builder's own parts and the shared shelf.

@@ -297,6 +297,18 @@ describe('the library', function (): void {
             ->and(array_search('clash', $verdicts, true))->toBeGreaterThan(array_search('tight', $verdicts, true));
     });
 
+    it('puts what settles something first among equals, says what it settles, and marks what is one\'s own', function (): void {
+        $build = $this->refuge($this->user);
+        $own = ['name' => 'A buck of mine', 'role' => 'regulator', 'facets' => []];
+        $this->postJson('/api/parts', ['part' => $own])->assertCreated();
+        $candidates = $this->getJson("/api/builds/{$build->id}/candidates?role=regulator")->assertOk()->json('candidates');
+        $fitting = array_values(array_filter($candidates, static fn (array $one): bool => $one['verdict'] === 'fits'));
+        expect($fitting[0]['part']['name'])->toBe('Sluice 12 V buck-boost, 1 A')
+            ->and($fitting[0]['settles'])->toBe(['Rook 9 panel needs 9 to 13 V. Ridge LiFePO4 pack, 12 Ah gives 10 to 14.6 V.'])
+            ->and($fitting[3]['settles'])->toBe([])
+            ->and(array_column(array_filter($candidates, static fn (array $one): bool => $one['own']), 'part'))->sequence(static fn ($part) => $part->name->toBe('A buck of mine'));
+    });
+
     it('judges each part once a version of the build; a further search only filters', function (): void {
         $build = $this->refuge($this->user);
         $says = fn (string $words = ''): array => array_column($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&q={$words}")->assertOk()->json('candidates'), 'says');

@@ -51,3 +51,24 @@ it('has no database open', function (): void {
     $this->artisan('plot:check', ['file' => base_path('demo/thimble.pocketplot.json')])->assertExitCode(0);
     expect(DB::connection()->getRawPdo())->not->toBeInstanceOf(PDO::class);
 });
+
+it('plans a basket from a file, without a database', function (): void {
+    $run = static function (array $arguments, ?string $input = null): Process {
+        $process = new Process([PHP_BINARY, base_path('artisan'), 'plot:basket', ...$arguments], base_path(), ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1'], $input);
+        $process->run();
+
+        return $process;
+    };
+    $said = $run([base_path('demo/refuge.market.json')]);
+    expect($said->getExitCode())->toBe(0)->and($said->getOutput())->toContain('Together 151.95 EUR, and nothing is cheaper.')->toContain('Without only new: 124.47 EUR, 27.48 less');
+    $json = json_decode($run([base_path('demo/refuge.market.json'), '--json'])->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+    expect($json['total'])->toBe('151.95')->and($json['exact'])->toBeTrue();
+    // What the build itself still needs, of which this market sells next to nothing.
+    $market = json_decode((string) file_get_contents(base_path('demo/refuge.market.json')), true);
+    $market['build'] = json_decode((string) file_get_contents(base_path('demo/refuge.pocketplot.json')));
+    unset($market['demands']);
+    $part = $run(['-'], (string) json_encode($market));
+    expect($part->getExitCode())->toBe(1)->and($part->getOutput())->toContain('Plover wired paddle')->toContain('Nobody sells under these conditions: 1 × Rook 9 panel');
+    expect($run(['-'], '{"format":"pocketplot-market","version":2}')->getExitCode())->toBe(3)
+        ->and($run(['/nowhere/at/all.json'])->getExitCode())->toBe(3);
+});

@@ -16,7 +16,7 @@ beforeEach(function (): void {
 it('reads a text, marks where each find stands, and stores nothing', function (): void {
     $answer = $this->assertShape($this->postJson('/api/clippings', ['text' => PASTED])->assertOk(), 'Clipping')->json();
     $says = array_column($answer['proposals'], 'says', 'label');
-    expect($answer)->toMatchArray(['role' => 'display', 'name' => 'Quoll 5 panel', 'names' => [], 'part' => null])
+    expect($answer)->toMatchArray(['role' => 'display', 'name' => 'Quoll 5 panel', 'isList' => false, 'part' => null])
         ->and($says)->toMatchArray(['supply window' => '5 V', 'draw, idle to heavy' => '420, at most 610 mA', 'price' => '31.50 EUR', 'weight' => '94 g']);
     $price = collect($answer['proposals'])->firstWhere('what', 'price');
     expect(mb_substr(PASTED, $price['start'], $price['end'] - $price['start']))->toBe('€ 31,50')
@@ -39,10 +39,18 @@ it('puts the confirmed finds into the part that the editor holds, and nothing el
 
 it('tells a list of names from a text', function (): void {
     $answer = $this->postJson('/api/clippings', ['text' => "- Tolmen X board\n- 5 inch panel\n- LiPo pack 5000\n- some gizmo"])->assertOk()->json();
-    expect($answer['names'])->toBe([
+    expect($answer['isList'])->toBeTrue()->and($answer['names'])->toBe([
         ['name' => 'Tolmen X board', 'role' => 'board', 'finds' => []], ['name' => '5 inch panel', 'role' => 'display', 'finds' => []],
         ['name' => 'LiPo pack 5000', 'role' => 'cells', 'finds' => [['label' => 'chemistry', 'says' => 'LiPo']]], ['name' => 'some gizmo', 'role' => null, 'finds' => []],
     ]);
+});
+
+it('takes a text for what its builder says: its lines are at hand as names', function (): void {
+    $two = $this->postJson('/api/clippings', ['text' => "A board\n12 V, 60 W"])->assertOk();
+    $two->assertJsonPath('isList', false)->assertJsonPath('names.1.name', '12 V, 60 W')->assertJsonPath('names.1.role', null);
+    $this->postJson('/api/clippings', ['text' => 'LiPo cell 3.7 V'])->assertOk()->assertJsonPath('isList', false)->assertJsonPath('names', []);
+    $long = $this->postJson('/api/clippings', ['text' => implode("\n", array_fill(0, 150, 'fan'))])->assertOk();
+    expect($long->json('names'))->toHaveCount(100);
 });
 
 it('says what is wrong with a text', function (array $given, string $field, string $says): void {
@@ -103,4 +111,12 @@ it('takes half-known parts, and what they lack one answer after the other', func
     // What was pasted before counts now: 5000 mAh.
     expect($open($whole))->not->toContain('pack.chemistry')->not->toContain('pack.series')->not->toContain('pack.capacityMah')
         ->and(collect($whole['lines'])->firstWhere('id', 'cells')['part']['keyFigures'])->toContain('5000 mAh');
+});
+
+it('reads a price without a currency in the money that is asked for', function (): void {
+    $given = ['text' => "Tarn mini pc board, want 45 ono\n12 V, 100 x 100 mm", 'currency' => 'SEK'];
+    $read = $this->assertShape($this->postJson('/api/clippings', $given)->assertOk(), 'Clipping');
+    $price = collect($read->json('proposals'))->firstWhere('label', 'price');
+    expect($price['says'])->toBe('45.00 SEK, in no currency said')->and($price['isUnsure'])->toBeTrue();
+    $this->postJson('/api/clippings', [...$given, 'currency' => 'crowns'])->assertStatus(422)->assertJsonPath('fields.currency.0', 'Write the currency as three letters, such as EUR.');
 });

@@ -82,11 +82,6 @@ describe('parts of one\'s own', function (): void {
         $this->refuge($this->builder('other@example.test'));
         expect($this->getJson("/api/parts/{$this->part('panel-rook-9')}")->json('usedIn'))->toBe([['id' => $build->id, 'name' => 'Refuge']]);
     });
-    it('takes out, answering what it took so that it can be put back', function (): void {
-        $id = KeepPart::asNew($this->user, $this->given)->id;
-        $spec = $this->deleteJson("/api/parts/{$id}")->assertOk()->json('part');
-        $this->postJson('/api/parts', ['part' => $spec])->assertCreated()->assertJsonPath('part.name', 'Brass lamp board');
-    });
     it('goes out as a file and comes in again', function (): void {
         KeepPart::asNew($this->user, $this->given);
         $file = (string) $this->get('/api/parts/file')->assertOk()->getContent();

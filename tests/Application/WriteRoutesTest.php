@@ -3,9 +3,12 @@
 declare(strict_types=1);
 
 use App\Actions\Lines;
+use App\Actions\PartFiles;
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
+use App\Models\PartChangeRecord;
+use App\Models\PartFileRecord;
 use App\Models\PartRecord;
 use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\DB;
@@ -49,6 +52,12 @@ const GOOD = [
     'PUT /api/parts/{part}' => ['version' => 1, 'part' => ['name' => 'Changed', 'role' => 'tool']],
     'DELETE /api/parts/{part}' => [],
     'POST /api/parts/{part}/copy' => [],
+    'POST /api/parts/{part}/restore' => [],
+    'POST /api/parts/{part}/merge' => ['version' => 1, 'other' => '{other}', 'otherVersion' => 1, 'take' => ['name' => 1]],
+    'POST /api/parts/{part}/changes/{change}/back' => ['version' => 1],
+    'POST /api/parts/{part}/files' => ['name' => 'pins.txt', 'data' => 'data:text/plain;base64,cGluIDE='],
+    'DELETE /api/parts/{part}/files/{file}' => [],
+    'POST /api/parts/{part}/files/{file}/restore' => [],
     'DELETE /api/builds/{build}' => [],
     'POST /api/builds/{build}/restore' => [],
     'PUT /api/builds/{build}/brief' => ['version' => 2, 'name' => 'Changed', 'brief' => ['currency' => 'EUR', 'games' => []]],
@@ -83,6 +92,13 @@ beforeEach(function (): void {
     $this->actingAs($this->user);
     $this->postJson('/api/parts', ['part' => ['name' => 'Mine', 'role' => 'tool']])->assertCreated();
     $this->own = PartRecord::query()->where('user_id', $this->user->id)->sole()->id;
+    $own = PartRecord::query()->findOrFail($this->own);
+    $this->other = $this->postJson('/api/parts', ['part' => ['name' => 'Mine as well', 'role' => 'tool']])->assertCreated()->json('libraryId');
+    // Each has been changed once, a file added, and one taken away.
+    $this->change = $own->history()->create(['how' => 'editor', 'note' => '', 'changes' => [], 'before' => [...$own->spec, 'name' => 'Mine once']])->id;
+    $this->file = PartFiles::add($own, 'holes.txt', 'data:text/plain;base64,cGluIDE=')->id;
+    $this->away = PartFiles::add($own, 'away.txt', 'data:text/plain;base64,cGluIDE=')->id;
+    PartFiles::remove($own, $this->away);
     $this->build = StartBuild::fromDemo($this->user, 'thimble', null);
     // Something has to be wanting.
     LineRecord::query()->where('build_id', $this->build->id)->where('role', 'case')->update(['removed_at' => now()]);
@@ -97,12 +113,19 @@ beforeEach(function (): void {
         (string) $this->get("/api/builds/{$this->build->id}/file")->assertOk()->getContent(),
         (string) $this->get('/api/parts/file')->assertOk()->getContent(),
         $this->getJson("/api/builds/{$this->build->id}/bench")->assertOk()->json(),
-        BuildRecord::withTrashed()->count(), PartRecord::query()->count(),
+        $this->getJson("/api/parts/{$this->own}")->assertOk()->json(),
+        BuildRecord::withTrashed()->count(), PartRecord::query()->count(), PartFileRecord::query()->count(), PartChangeRecord::query()->count(),
     ];
     $this->ask = function (string $method, string $path, array $given): TestResponse {
-        $path = str_replace(['{build}', '{line}', '{reading}', '{part}'], [$this->build->id, 'board', $this->reading, (string) $this->own], $path);
+        $file = str_contains($path, 'restore') ? $this->away : $this->file;
+        $path = str_replace(
+            ['{build}', '{line}', '{reading}', '{part}', '{change}', '{file}'],
+            [$this->build->id, 'board', $this->reading, (string) $this->own, (string) $this->change, (string) $file],
+            $path,
+        );
+        $means = ['{library}' => fn (): int => $this->part('reg-sluice-12'), '{other}' => fn (): int => $this->other];
 
-        return $this->json($method, $path, array_map(fn (mixed $value): mixed => $value === '{library}' ? $this->part('reg-sluice-12') : $value, $given));
+        return $this->json($method, $path, array_map(static fn (mixed $value): mixed => is_string($value) && isset($means[$value]) ? $means[$value]() : $value, $given));
     };
 });
 

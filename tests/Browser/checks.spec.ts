@@ -159,7 +159,7 @@ test('an own part is described, refused, kept, compared and used', async ({ page
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Keep the change' }).click();
     await expect(page.getByRole('heading', { name: 'Kitchen panel' })).toBeVisible();
-    await expect(page.getByText('18 to 20 V')).toBeVisible();
+    await expect(page.getByText('18 to 20 V').first()).toBeVisible();
     await page.goto('/library?own=1');
     await expect(page.getByText('1 part', { exact: true })).toBeVisible();
 });

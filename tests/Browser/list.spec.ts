@@ -103,7 +103,7 @@ test('a typical part stands in pencil until the builder has one and confirms its
     await page.locator('body').press('q');
     const asked = page.getByRole('dialog');
     while (!/in pencil$/.test(await asked.getByRole('heading', { level: 2 }).innerText())) {
-        await asked.getByRole('button', { name: 'I don’t know; ask me later' }).click();
+        await asked.getByRole('button', { name: 'I don’t know; ask me later' }).first().click();
     }
     const before = await asked.getByRole('heading', { level: 2 }).innerText();
     await asked.getByRole('button', { name: /^Yes, it is/ }).click();

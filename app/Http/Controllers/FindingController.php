@@ -78,8 +78,8 @@ final class FindingController
         }
         $parts = PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST, $request->boolean('typical'));
         $answers = JudgedParts::of($build, $parts, $role, $swap);
-        // Mildest first; by name among equals.
-        usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b));
+        // Mildest first, among equals what settles most; then by name.
+        usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b) ?: $b['settled'] <=> $a['settled']);
 
         return new JsonResponse(['candidates' => $answers]);
     }

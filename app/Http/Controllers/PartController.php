@@ -9,17 +9,19 @@ use App\Http\Requests\ImportRequest;
 use App\Http\Requests\PartRequest;
 use App\Journal\Journal;
 use App\Library\PartQueries;
+use App\Library\PartView;
 use App\Mapping\BuildView;
 use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
+use PocketPlot\File\PartChanges;
 use PocketPlot\File\PartComparison;
 use PocketPlot\File\PartReader;
-use PocketPlot\File\PartSheet;
 use PocketPlot\Part\Part;
 
 /** The builder's own parts beside the shared shelf. */
@@ -27,40 +29,44 @@ final class PartController
 {
     private const MOST_COMPARED = 4;
 
+    /** Parts of a file whose changes are shown before it is taken in. */
+    private const MOST_SHOWN = 200;
+
     public function show(User $user, PartRecord $part): JsonResponse
     {
         self::refuseForeign($user, $part);
 
-        return new JsonResponse(self::view($user, $part));
+        return new JsonResponse(PartView::of($user, $part));
     }
 
     public function store(PartRequest $request, User $user): JsonResponse
     {
-        return new JsonResponse(self::view($user, KeepPart::asNew($user, $request->part())), 201);
+        return new JsonResponse(PartView::of($user, KeepPart::asNew($user, $request->part())), 201);
     }
 
     public function update(PartRequest $request, User $user, PartRecord $part): JsonResponse
     {
-        abort_unless($part->user_id === $user->id, 404);
-
-        return new JsonResponse(self::view($user, KeepPart::over($part, $request->integer('version'), $request->part())));
+        return new JsonResponse(PartView::of($user, KeepPart::over($part, $request->integer('version'), $request->part())));
     }
 
     public function copy(User $user, PartRecord $part): JsonResponse
     {
         self::refuseForeign($user, $part);
 
-        return new JsonResponse(self::view($user, KeepPart::copy($user, $part)), 201);
+        return new JsonResponse(PartView::of($user, KeepPart::copy($user, $part)), 201);
     }
 
-    public function destroy(User $user, PartRecord $part): JsonResponse
+    /** Builds keep their own copies. It can be put back for a month. */
+    public function destroy(PartRecord $part): JsonResponse
     {
-        abort_unless($part->user_id === $user->id, 404);
-        $spec = $part->spec;
         KeepPart::remove($part);
 
-        // Builds keep their own copies; what is answered is enough to take it back.
-        return new JsonResponse(['part' => $spec]);
+        return new JsonResponse(['libraryId' => $part->id]);
+    }
+
+    public function restore(User $user, PartRecord $part): JsonResponse
+    {
+        return new JsonResponse(PartView::of($user, $part->trashed() ? KeepPart::restore($part) : $part));
     }
 
     /** Up to four parts side by side, row by row. */
@@ -87,26 +93,28 @@ final class PartController
     public function preview(ImportRequest $request, User $user): JsonResponse
     {
         $parts = KeepPart::tried($user, $request->string('text')->toString());
-        $there = PartQueries::ownKeys($user, array_keys($parts));
+        $there = PartQueries::ownByKey($user, array_keys($parts));
 
         return new JsonResponse([
             'count' => count($parts),
             'known' => $there->count(),
             'parts' => array_map(
                 static fn (Part $part): array => [
+                    'key' => $part->id,
                     'name' => $part->name,
                     'role' => $part->role->value,
                     'known' => $there->has($part->id),
                     'blank' => $part->isBlank(),
+                    'changes' => $there->has($part->id) ? PartChanges::between(PartReader::read($there[$part->id]->spec), $part) : [],
                 ],
-                array_slice(array_values($parts), 0, 200),
+                self::mostTelling($parts, $there),
             ),
         ]);
     }
 
     public function import(ImportRequest $request, User $user): JsonResponse
     {
-        return new JsonResponse(KeepPart::all($user, $request->string('text')->toString(), $request->boolean('overwrite')), 201);
+        return new JsonResponse(KeepPart::all($user, $request->string('text')->toString(), $request->overwrite()), 201);
     }
 
     public function exportFile(User $user): Response
@@ -123,20 +131,18 @@ final class PartController
         ]);
     }
 
-    /** @return array<string, mixed> */
-    private static function view(User $user, PartRecord $row): array
+    /**
+     * Those that are known already come first: they may be written over.
+     *
+     * @param  array<string, Part>  $parts
+     * @param  Collection<string, PartRecord>  $there
+     * @return list<Part>
+     */
+    private static function mostTelling(array $parts, Collection $there): array
     {
-        $part = PartReader::read($row->spec);
+        $known = array_filter($parts, static fn (Part $part): bool => $there->has($part->id));
 
-        return [
-            'libraryId' => $row->id,
-            'own' => $row->user_id === $user->id,
-            'version' => $row->version,
-            'part' => BuildView::part($part),
-            'spec' => (object) $row->spec,
-            'sheet' => PartSheet::of($part),
-            'usedIn' => PartQueries::buildsWith($user, $row->key),
-        ];
+        return array_slice(array_values($known + $parts), 0, self::MOST_SHOWN);
     }
 
     private static function refuseForeign(User $user, PartRecord $part): void

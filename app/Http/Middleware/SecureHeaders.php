@@ -16,9 +16,11 @@ final class SecureHeaders
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
+        // What builders brought along is handed out under a stricter rule of its own.
+        $own = $response->headers->get('Content-Security-Policy');
         $response->headers->add([
             // Styles may be set inline because positioned menus and dialogs do so; scripts may not.
-            'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+            'Content-Security-Policy' => $own ?? "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',

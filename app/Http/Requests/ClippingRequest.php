@@ -25,6 +25,7 @@ final class ClippingRequest extends FormRequest
             }],
             'role' => ['nullable', Rule::enum(Role::class)],
             'part' => ['nullable', 'array', 'max:60'],
+            'currency' => ['nullable', 'string', 'regex:/^[A-Z]{3}\z/'],
             'take' => ['nullable', 'array', 'max:500'],
             'take.*' => ['integer', 'min:0'],
         ];
@@ -33,7 +34,7 @@ final class ClippingRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['text.required' => 'Paste a text first.', 'role.*' => 'Choose what the part is for.'];
+        return ['text.required' => 'Paste a text first.', 'role.*' => 'Choose what the part is for.', 'currency.*' => 'Write the currency as three letters, such as EUR.'];
     }
 
     /** @return array<string, mixed> */

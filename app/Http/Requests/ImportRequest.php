@@ -15,6 +15,8 @@ final class ImportRequest extends FormRequest
         return [
             'text' => ['required', 'string'],
             'name' => ['nullable', 'string', 'max:120'],
+            'overwrite' => ['nullable'],
+            'overwrite.*' => ['string', 'max:80'],
         ];
     }
 
@@ -22,5 +24,13 @@ final class ImportRequest extends FormRequest
     public function messages(): array
     {
         return ['text.*' => 'Choose a file that ends in .pocketplot.json.'];
+    }
+
+    /** @return list<string>|bool the keys of parts that are written over; true for all that are known */
+    public function overwrite(): array|bool
+    {
+        $given = $this->input('overwrite');
+
+        return is_array($given) ? array_values(array_filter($given, is_string(...))) : $this->boolean('overwrite');
     }
 }

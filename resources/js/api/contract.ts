@@ -1186,6 +1186,125 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/parts/{part}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a part back that was taken out */
+        post: operations["postPartsPartRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/merge/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What two parts of one’s own say differently */
+        get: operations["getPartsPartMergeOther"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two parts become the one that they are */
+        post: operations["postPartsPartMerge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/changes/{change}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Back to what a part was before a change */
+        post: operations["postPartsPartChangesChangeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a photograph or a file with a part */
+        post: operations["postPartsPartFiles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a file of a part away */
+        delete: operations["deletePartsPartFilesFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/parts/{part}/files/{file}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a file of a part back */
+        post: operations["postPartsPartFilesFileRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1538,7 +1657,10 @@ export interface components {
         Candidate: {
             libraryId: number;
             part: components["schemas"]["Part"];
+            own: boolean;
             inUse: boolean;
+            /** @description sentences of what clashed or was missing and is not any more */
+            settles: string[];
             verdict: components["schemas"]["Verdict"];
             says: string;
             settled: number;
@@ -1614,6 +1736,8 @@ export interface components {
             figure: string;
             name: string;
             how: string;
+            /** @description where it usually stands on a listing or on the part; empty when it is not printed */
+            stands: string;
             findings: string[];
             entry: components["schemas"]["FigureEntry"] | null;
         };
@@ -1671,6 +1795,23 @@ export interface components {
             usedIn: {
                 id: string;
                 name: string;
+            }[];
+            /** @description the day on which it was written down */
+            since: string;
+            files: {
+                id: number;
+                name: string;
+                isPhoto: boolean;
+                bytes: number;
+            }[];
+            /** @description newest first */
+            history: {
+                id: number;
+                on: string;
+                /** @enum {unknown} */
+                how: "editor" | "file" | "merge" | "back";
+                note: string;
+                changes: components["schemas"]["PartChange"][];
             }[];
         };
         LinePart: {
@@ -1750,10 +1891,13 @@ export interface components {
             count: number;
             known: number;
             parts: {
+                key: string;
                 name: string;
                 role: components["schemas"]["Role"];
                 known: boolean;
                 blank: boolean;
+                /** @description what writing over the known one would change */
+                changes: components["schemas"]["PartChange"][];
             }[];
         };
         Echo: {
@@ -2185,7 +2329,9 @@ export interface components {
             role: components["schemas"]["Role"] | null;
             /** @description a name out of the first line */
             name: string;
-            /** @description of a list of names: each, with what it is for; empty for the text of one part */
+            /** @description whether it is a list of names rather than the text of one part, as far as its lines tell */
+            isList: boolean;
+            /** @description its lines as names, each with what it is for; none of a single line */
             names: {
                 name: string;
                 role: components["schemas"]["Role"] | null;
@@ -2253,6 +2399,24 @@ export interface components {
                 unit: string;
                 choices: string[];
             };
+        };
+        PartChange: {
+            label: string;
+            before: string | null;
+            after: string | null;
+            source: string;
+        };
+        PartsMerge: {
+            names: string[];
+            versions: number[];
+            differences: {
+                key: string;
+                label: string;
+                says: (string | null)[];
+                source: string[];
+                /** @description which of the two is proposed: 0 the one that stays, 1 the other */
+                take: number;
+            }[];
         };
     };
     responses: never;
@@ -3711,7 +3875,8 @@ export interface operations {
             content: {
                 "application/json": {
                     text: string;
-                    overwrite?: boolean;
+                    /** @description the keys of the parts that are written over; true for all that are known */
+                    overwrite?: boolean | string[];
                 };
             };
         };
@@ -3827,7 +3992,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        part: Record<string, never>;
+                        libraryId: number;
                     };
                 };
             };
@@ -4803,6 +4968,8 @@ export interface operations {
                     role?: components["schemas"]["Role"] | null;
                     part?: Record<string, never> | null;
                     take?: number[] | null;
+                    /** @description three letters, of prices that say none */
+                    currency?: string | null;
                 };
             };
         };
@@ -5123,6 +5290,252 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPartsPartMergeOther: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartsMerge"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    other: number;
+                    otherVersion: number;
+                    take?: {
+                        [key: string]: number;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartChangesChangeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartFiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    /** @description as a data address */
+                    data: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deletePartsPartFilesFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postPartsPartFilesFileRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                part: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartPage"];
                 };
             };
             /** @description what went wrong */

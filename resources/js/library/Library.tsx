@@ -1,19 +1,20 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState, type ChangeEvent } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, Problem, type Facets, type LibraryPart, type PartsPreview } from '../api/client';
+import { api, Problem, type Facets, type LibraryPart } from '../api/client';
 import type { GivenSheet } from '../part-editor/sheet';
 import { SheetButton } from '../part-editor/SheetButton';
 import { SheetLeaf } from '../part-editor/SheetLeaf';
 import { roles, roleWords } from '../ui/words';
 import { Button } from '../ui/Button';
 import { inputLook } from '../ui/Field';
+import { Mine } from '../ui/Mine';
 import { useNotices } from '../ui/Notices';
 import { SaveMenu } from '../ui/SaveMenu';
 import { Select } from '../ui/Select';
-import { Dialog } from '../ui/Dialog';
 import { useShortcuts } from '../ui/useShortcuts';
 import { PageFrame } from '../ui/PageFrame';
+import { ImportParts } from './ImportParts';
 
 const page = 50;
 const most = 4;
@@ -176,7 +177,7 @@ export default function Library() {
                                 {part.name}
                             </Link>
                             {part.typical && <span className="ml-2 rounded-sm border border-dashed border-edge px-1 text-xs text-pencil">typical</span>}
-                            {part.own && <span className="ml-2 rounded-sm border border-pen px-1 text-xs text-pen">mine</span>}
+                            {part.own && <Mine />}
                             {part.keyFigures !== '' && <span className="block text-sm tabular-nums">{part.keyFigures}</span>}
                             <span className="block truncate text-sm text-pencil">{[part.maker, part.summary].filter((text) => text !== '').join(' · ')}</span>
                         </span>
@@ -241,82 +242,5 @@ function Leaves({ total, from, onFrom }: { total: number; from: number; onFrom: 
                 On
             </Button>
         </nav>
-    );
-}
-
-function ImportParts({ onClose }: { onClose: () => void }) {
-    const cache = useQueryClient();
-    const notices = useNotices();
-    const [text, setText] = useState('');
-    const [overwrite, setOverwrite] = useState(false);
-    const preview = useMutation({ mutationFn: (file: string) => api.post<PartsPreview>('/parts/imports/preview', { text: file }) });
-    const take = useMutation({
-        mutationFn: () => api.post<{ added: number; changed: number; left: number }>('/parts/imports', { text, overwrite }),
-        onSuccess: ({ added, changed, left }) => {
-            void cache.invalidateQueries({ queryKey: ['library'] });
-            notices.say(`${added} taken in, ${changed} written over, ${left} left as they were.`);
-            onClose();
-        },
-    });
-    const choose = async (event: ChangeEvent<HTMLInputElement>) => {
-        const file = event.target.files?.[0];
-        if (file === undefined) return;
-        const read = await file.text();
-        setText(read);
-        preview.mutate(read);
-    };
-    const problem = [preview.error, take.error].find((error) => error instanceof Problem);
-    return (
-        <Dialog
-            open
-            onClose={onClose}
-            title="Import parts"
-            foot={
-                <Button look="pen" disabled={preview.data === undefined || take.isPending} onClick={() => take.mutate()}>
-                    {preview.data === undefined ? 'Take them in' : `Take ${preview.data.count} in`}
-                </Button>
-            }
-        >
-            <label className="mb-4 block">
-                <span className="mb-1 block text-sm font-semibold">A .pocketplot.json file of parts</span>
-                <input type="file" accept=".json" onChange={(event) => void choose(event)} />
-            </label>
-            {preview.isPending && <p className="text-pencil">Reading …</p>}
-            {problem !== undefined && (
-                <div role="alert" className="text-clash">
-                    <p className="font-semibold">{problem.message}</p>
-                    <ul className="list-disc pl-5">
-                        {problem.lines.slice(0, 40).map((one) => (
-                            <li key={one}>{one}</li>
-                        ))}
-                    </ul>
-                </div>
-            )}
-            {preview.data !== undefined && (
-                <>
-                    <p className="mb-2">
-                        {preview.data.count} parts were read; {preview.data.known} of them you have already.
-                    </p>
-                    {preview.data.known > 0 && (
-                        <label className="mb-3 flex items-center gap-2">
-                            <input type="checkbox" className="size-5 accent-pen" checked={overwrite} onChange={(event) => setOverwrite(event.target.checked)} />{' '}
-                            Write over those I have
-                        </label>
-                    )}
-                    <ul className="text-sm">
-                        {preview.data.parts.map((part, index) => (
-                            <li key={index}>
-                                {part.name}{' '}
-                                <span className="text-pencil">
-                                    {roleWords[part.role]}
-                                    {part.known ? ', known' : ''}
-                                    {part.blank ? ', nothing written down that a rule can use' : ''}
-                                </span>
-                            </li>
-                        ))}
-                    </ul>
-                </>
-            )}
-        </Dialog>
     );
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, type PartPage as PartAnswer } from '../api/client';
 import { roleWords } from '../ui/words';
@@ -8,6 +8,9 @@ import { useNotices } from '../ui/Notices';
 import { BackTo, PageFrame } from '../ui/PageFrame';
 import { Clippings } from '../part-editor/Clippings';
 import { PartFigures } from '../part-editor/PartFigures';
+import { MergePart } from './MergePart';
+import { PartFiles } from './PartFiles';
+import { PartHistory } from './PartHistory';
 
 /** One part of the library in full. */
 export default function PartPage() {
@@ -26,17 +29,18 @@ export default function PartPage() {
         onError: failed,
     });
     const remove = useMutation({
-        mutationFn: () => api.remove<{ part: object }>(`/parts/${id}`),
-        onSuccess: ({ part }) => {
+        mutationFn: () => api.remove(`/parts/${id}`),
+        onSuccess: () => {
             void cache.invalidateQueries({ queryKey: ['library'] });
             notices.say('The part was taken out of your library. Builds keep their own copies.', 'good', {
                 words: 'Put it back',
-                run: () => void api.post<PartAnswer>('/parts', { part }).then(() => cache.invalidateQueries({ queryKey: ['library'] }), failed),
+                run: () => void api.post<PartAnswer>(`/parts/${id}/restore`).then(() => cache.invalidateQueries({ queryKey: ['library'] }), failed),
             });
             void go('/library');
         },
         onError: failed,
     });
+    const [merging, setMerging] = useState(false);
     const page = found.data;
     useEffect(() => {
         if (page !== undefined) document.title = `${page.part.name} · Pocket Plot`;
@@ -54,6 +58,7 @@ export default function PartPage() {
                             Take out
                         </Button>
                     )}
+                    {page.own && <Button onClick={() => setMerging(true)}>Merge</Button>}
                     <Button onClick={() => copy.mutate()}>Copy and adjust</Button>
                     {page.own && (
                         <Button look="pen" onClick={() => void go(`/library/${id}/edit`)}>
@@ -70,6 +75,7 @@ export default function PartPage() {
                 </p>
             ))}
             <PartFigures sheet={page.sheet} />
+            {page.own && <PartFiles page={page} />}
             <Clippings spec={page.spec} />
             <section className="mb-5">
                 <h2 className="mb-1 border-b border-ink text-lg">Can be had at</h2>
@@ -86,7 +92,7 @@ export default function PartPage() {
                     ))}
                 </ul>
             </section>
-            <section>
+            <section className="mb-5">
                 <h2 className="mb-1 border-b border-ink text-lg">Used in</h2>
                 {page.usedIn.length === 0 && <p className="text-pencil">None of your builds.</p>}
                 <ul>
@@ -99,6 +105,8 @@ export default function PartPage() {
                     ))}
                 </ul>
             </section>
+            {page.own && <PartHistory page={page} />}
+            {merging && <MergePart page={page} onClose={() => setMerging(false)} />}
         </PageFrame>
     );
 }

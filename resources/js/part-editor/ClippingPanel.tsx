@@ -17,7 +17,7 @@ export interface ReadClipping {
 }
 
 /** A pasted text and its reading. Nothing counts before it is ticked and taken. */
-export function useClipping(part: unknown = null): ReadClipping {
+export function useClipping(part: unknown = null, currency: string | null = null): ReadClipping {
     const [text, setText] = useState('');
     const [reading, setReading] = useState<Clipping | null>(null);
     const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
@@ -27,7 +27,7 @@ export function useClipping(part: unknown = null): ReadClipping {
         setBusy(true);
         setText(given);
         try {
-            const answer = await api.post<Clipping>('/clippings', { text: given, role, part });
+            const answer = await api.post<Clipping>('/clippings', { text: given, role, part, currency });
             setReading(answer);
             setTaken(new Set(answer.proposals.filter((one) => one.isPlaced && !one.isUnsure && one.was === '').map((one) => one.id)));
             setProblem(null);

@@ -115,6 +115,14 @@ export function PartForm({
                     />
                 </label>
                 <Field className="sm:col-span-2" label="In a few words" value={text('summary')} onChange={(event) => set({ summary: event.target.value })} />
+                <Field
+                    className="sm:col-span-2"
+                    label="Seen at"
+                    inputMode="url"
+                    placeholder="https://…"
+                    value={text('link')}
+                    onChange={(event) => set({ link: event.target.value })}
+                />
                 <label className="flex min-h-9 items-center gap-2 sm:col-span-2">
                     <input
                         type="checkbox"

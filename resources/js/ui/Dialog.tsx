@@ -1,7 +1,9 @@
 import { Dialog as RadixDialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
-/** A loose leaf laid over the page: from the right edge, or in the middle. */
+const focusable = 'input, select, textarea, button, a';
+
+/** A loose leaf laid over the page: from the right edge, or in the middle. What is marked data-first, or the first field in it, is where the hands begin. */
 export function Dialog({
     open,
     onClose,
@@ -17,6 +19,8 @@ export function Dialog({
     wide?: boolean;
     foot?: ReactNode;
 }) {
+    // A leaf opened by a key or a paste has no button of its own to go back to.
+    const before = useRef<Element | null>(null);
     return (
         <RadixDialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
             <RadixDialog.Portal>
@@ -24,11 +28,17 @@ export function Dialog({
                 <RadixDialog.Content
                     aria-describedby={undefined}
                     onOpenAutoFocus={(event) => {
+                        before.current = document.activeElement;
                         const first = event.currentTarget instanceof HTMLElement ? event.currentTarget.querySelector<HTMLElement>('[data-first]') : null;
-                        if (first !== null) {
+                        const toFocus = first?.matches(focusable) === true ? first : first?.querySelector<HTMLElement>(focusable);
+                        if (toFocus instanceof HTMLElement) {
                             event.preventDefault();
-                            first.focus();
+                            toFocus.focus();
                         }
+                    }}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        if (before.current instanceof HTMLElement && before.current.isConnected) before.current.focus();
                     }}
                     className={`fixed z-40 flex flex-col bg-paper shadow-2xl ${
                         wide

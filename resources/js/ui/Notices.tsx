@@ -44,6 +44,7 @@ export function NoticeBoard({ children }: { children: ReactNode }) {
                         {notice.action !== undefined && (
                             <Button
                                 look="bare"
+                                className="shrink-0 whitespace-nowrap"
                                 onClick={() => {
                                     notice.action?.run();
                                     putAway(notice.id);

@@ -2,6 +2,7 @@ import type { Problem } from '../../api/client';
 import { useVocabulary } from '../../ui/useVocabulary';
 import { cautions, inputs, kinds, steps, type Kind } from './kinds';
 import { big, Choice, Labelled } from './Labelled';
+import { dataUrl } from '../../ui/dataUrl';
 
 export type Fields = Record<string, string>;
 
@@ -128,14 +129,4 @@ export function Surroundings({ fields, set, problem, onPhoto }: Entry & { onPhot
             </div>
         </details>
     );
-}
-
-function dataUrl(file: File | undefined): Promise<string | null> {
-    if (file === undefined) return Promise.resolve(null);
-    return new Promise((resolve) => {
-        const reader = new FileReader();
-        reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : null);
-        reader.onerror = () => resolve(null);
-        reader.readAsDataURL(file);
-    });
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { api, Problem, type Build, type Role } from '../../api/client';
+import { api, Problem, type Build, type Clipping } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { ClippingPanel, useClipping } from '../../part-editor/ClippingPanel';
 import { FoundFigures } from '../../part-editor/FoundFigures';
@@ -15,11 +15,7 @@ import { useNotices } from '../../ui/Notices';
 import { Select } from '../../ui/Select';
 import { roles } from '../../ui/words';
 
-interface Named {
-    name: string;
-    role: Role | null;
-    finds: { label: string; says: string }[];
-}
+type Named = Clipping['names'][number];
 
 const roleOptions = [['', 'by its name'] as const, ...roles.map(([value, name]) => [value as string, name] as const)];
 
@@ -98,14 +94,17 @@ export function OwnParts() {
 
 /** What was pasted into the list: one part out of a text, or a part for each name. */
 function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
-    const { edit, busy } = useOpenBuild();
+    const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
-    const clipping = useClipping();
+    const clipping = useClipping(null, build.brief.currency);
     const [name, setName] = useState('');
     const [role, setRole] = useState('');
-    const [names, setNames] = useState<Named[]>([]);
+    // What was changed about the names holds until the text is read anew.
+    const [changed, setChanged] = useState<{ of: Clipping; names: Named[] } | null>(null);
+    const [isList, setIsList] = useState(false);
     const [problem, setProblem] = useState<string | null>(null);
-    const { read } = clipping;
+    const { read, reading } = clipping;
+    const names = (changed !== null && changed.of === reading ? changed.names : reading?.names) ?? [];
     const begun = useRef(false);
     useEffect(() => {
         if (begun.current) return;
@@ -114,11 +113,10 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
             if (answer === null) return;
             setName(answer.name);
             setRole(answer.role ?? '');
-            setNames(answer.names);
+            setIsList(answer.isList);
         });
     }, [read, text]);
-    const isList = names.length > 0;
-    const open = isList ? names.some((one) => one.role === null) : role === '' || name.trim() === '';
+    const open = isList ? names.length === 0 || names.some((one) => one.role === null) : role === '' || name.trim() === '';
     const put = async () => {
         const parts = isList
             ? names.map(({ name: called, role: use }) => ({ name: called, role: use }))
@@ -138,7 +136,9 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
             foot={
                 <DialogFoot problem={problem}>
                     {open && <p className="text-sm text-pencil">{isList ? 'Say what each of them is for.' : 'Give it a name, and say what it is for.'}</p>}
-                    {isList && <Button onClick={() => setNames([])}>It is the text of one part</Button>}
+                    {names.length > 1 && (
+                        <Button onClick={() => setIsList(!isList)}>{isList ? 'It is the text of one part' : 'Each line is a part of its own'}</Button>
+                    )}
                     <Button look="pen" disabled={busy || open} onClick={() => void put()}>
                         Put {isList ? 'them' : 'it'} on the list
                     </Button>
@@ -146,7 +146,7 @@ function Pasted({ text, onClose }: { text: string; onClose: () => void }) {
             }
         >
             {isList ? (
-                <NameList names={names} set={setNames} />
+                <NameList names={names} set={(changedTo) => reading !== null && setChanged({ of: reading, names: changedTo })} />
             ) : (
                 <>
                     <div className="mb-3 grid gap-x-4 gap-y-2 sm:grid-cols-2">
@@ -190,7 +190,7 @@ function NameList({ names, set }: { names: Named[]; set: (names: Named[]) => voi
                         className="border-edge!"
                         value={one.role ?? ''}
                         options={[['', 'choose …'] as const, ...roleOptions.slice(1)]}
-                        onChange={(event) => change(index, { role: event.target.value === '' ? null : (event.target.value as Role) })}
+                        onChange={(event) => change(index, { role: event.target.value === '' ? null : (event.target.value as Named['role']) })}
                     />
                     <Button look="bare" aria-label={`Leave out ${one.name}`} onClick={() => set(names.filter((_, at) => at !== index))}>
                         ✕

@@ -9,6 +9,7 @@ import { useNotices } from '../../ui/Notices';
 import { Peg } from '../../ui/Peg';
 import { Select } from '../../ui/Select';
 import { Dialog } from '../../ui/Dialog';
+import { Mine } from '../../ui/Mine';
 import { roles, roleWords } from '../../ui/words';
 
 /** Where a part is wanted: a role, in place of a line, or as one more candidate beside a line. */
@@ -139,7 +140,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                     aria-label="Search the library"
                     data-first
                     className={`${inputLook} min-w-48 flex-1`}
-                    placeholder={`Search ${roleWords[role].toLowerCase()} parts`}
+                    placeholder={`${roleWords[role]} parts: words or figures, “under 20 mm”`}
                     value={words}
                     onChange={(event) => {
                         setWords(event.target.value);
@@ -193,8 +194,14 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                             <span className="text-sm text-pencil">
                                 {candidate.inUse ? 'in its place now' : candidate.part.typical ? 'typical' : candidate.part.maker}
                             </span>
+                            {candidate.own && <Mine />}
                             {candidate.part.keyFigures !== '' && <span className="block text-sm tabular-nums">{candidate.part.keyFigures}</span>}
                             <span className="block text-sm text-pencil">{candidate.part.summary}</span>
+                            {candidate.settles.map((one) => (
+                                <span key={one} className="block text-sm">
+                                    <strong>Settles:</strong> {one}
+                                </span>
+                            ))}
                             {candidate.verdict !== 'fits' && <span className="block text-sm">{candidate.says}</span>}
                         </span>
                         <span className="figures text-right text-sm">
