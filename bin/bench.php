@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Models\PartRecord;
 use App\Models\User;
+use CoreTests\LinearModel;
+use CoreTests\Markets;
 use CoreTests\Texts;
 use Illuminate\Contracts\Console\Kernel;
 use PocketPlot\Appraisal;
@@ -28,6 +30,8 @@ use PocketPlot\Report\PowerReport;
 use PocketPlot\Sheet\Headings;
 use PocketPlot\Sheet\NameIndex;
 use PocketPlot\Sheet\SheetReader;
+use PocketPlot\Sourcing\Basket;
+use PocketPlot\Sourcing\Wishes;
 use PocketPlot\WhatIf\Candidates;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -185,6 +189,25 @@ row(
     timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)),
     '60 ms or less',
 );
+$baskets = array_map(static fn (int $seed): array => Markets::drawn(1000 + $seed, 40, 8), range(1, 50));
+$each = $others = [];
+foreach ($baskets as [$demands, $market]) {
+    $began = hrtime(true);
+    Basket::cheapest($demands, $market, new Wishes);
+    $each[] = (hrtime(true) - $began) / 1e6;
+    $model = LinearModel::of($demands, $market);
+    $began = hrtime(true);
+    $isThere = LinearModel::solved($model) !== null;
+    $others[] = $isThere ? (hrtime(true) - $began) / 1e6 : NAN;
+}
+sort($each);
+sort($others);
+row('basket of 40 demands and 8 vendors, exact, 50 cases', [$each[0], $each[25], $each[49]], '500 ms or less');
+row('the same models by glpsol (nan where it is not there)', [$others[0], $others[25], $others[49]], 'ours not slower');
+[$demands, $market] = Markets::drawn(7, 120, 15);
+$large = Basket::cheapest($demands, $market, new Wishes);
+row('basket of 120 demands and 15 vendors', timed(2, static fn () => Basket::cheapest($demands, $market, new Wishes)), '2 s or less');
+printf("%-52s %8.2f %%\n", 'its distance from the bound', 100 * ($large->total() - $large->bound) / $large->bound);
 $loads = static fn (int $count): array => array_map(static fn (int $index): array => [
     'id' => "load-{$index}", 'name' => "Load {$index}", 'role' => 'display',
     'facets' => [

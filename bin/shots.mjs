@@ -236,10 +236,12 @@ await shot('asked-phone', 'Refuge', null, {
         await page.goto(`/builds/${build.id}/parts`);
         await page.getByRole('button', { name: 'Ask me' }).click();
         const asked = page.getByRole('dialog', { name: /to ask$/ });
-        while (!/Supply window/.test(await asked.getByRole('heading', { level: 3 }).first().innerText())) {
-            await asked.getByRole('button', { name: 'I don’t know; ask me later' }).click();
+        const window = asked.locator('[data-question="board supply.volts"]');
+        await asked.locator('[data-question]').first().waitFor();
+        while (!(await window.isVisible())) {
+            await asked.getByRole('button', { name: 'I don’t know; ask me later' }).first().click();
         }
-        await page.getByLabel(/I found/).fill('4.75 to 5.25 V');
+        await window.getByLabel(/I found/).fill('4.75 to 5.25 V');
     },
 });
 await browser.close();

@@ -8,8 +8,10 @@ use App\Http\Middleware\HoldsSession;
 use App\Http\Requests\EmailRequest;
 use App\Journal\Journal;
 use App\Models\BuildRecord;
+use App\Models\PartRecord;
 use App\Models\User;
 use App\Policies\BuildPolicy;
+use App\Policies\PartPolicy;
 use App\Standins\Bench\BenchInstrument;
 use App\Standins\Bench\SimulatedBench;
 use App\Standins\Mailbox\MailboxTransport;
@@ -41,6 +43,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Gate::policy(BuildRecord::class, BuildPolicy::class);
+        Gate::policy(PartRecord::class, PartPolicy::class);
         Model::shouldBeStrict(config('app.env') !== 'production');
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
         Event::listen(Login::class, static function (Login $login): void {

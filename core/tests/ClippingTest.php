@@ -10,6 +10,7 @@ use PocketPlot\Clipping\Find;
 use PocketPlot\Clipping\Names;
 use PocketPlot\Clipping\Plain;
 use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Role;
 
@@ -86,6 +87,7 @@ it('reads what stands there and falls into no trap', function (string $file, flo
     'a fourth lot' => ['hard4', 0.93, 0.92],
     'a fifth lot' => ['hard5', 0.93, 0.9],
     'a sixth lot' => ['hard6', 0.93, 0.88],
+    'second-hand ads and pages of shops' => ['hard7', 0.94, 0.88],
 ]);
 
 it('takes anything without harm', function (string $text): void {
@@ -178,6 +180,44 @@ it('puts finds into a part, and the part can be read', function (string $text, R
     'a packet' => ['Tact switches, bag of 50, 2.80 EUR', Role::Controls, ['packetOf' => 50, 'offers.0.price.amount' => '2.80']],
 ]);
 
+it('makes a proposal of whatever it finds in any text', function (string $file): void {
+    foreach (Texts::of($file) as $text) {
+        $role = Role::from($text['role']);
+        $filling = new Filling(Reader::read($text['text'], $role), $role, '2026-11-27', $text['text'], 'GBP');
+        $proposals = $filling->proposals(['name' => 'Mine', 'role' => $role->value, 'facets' => []]);
+        foreach ($proposals as $one) {
+            expect($one->label)->not->toBe('', $text['name'])->and($one->says)->not->toBe('', $text['name']);
+        }
+    }
+    expect(Texts::of($file))->not->toBe([]);
+})->with(['before', 'after', 'later', 'blind', 'last', 'hard', 'hard2', 'hard3', 'hard4', 'hard5', 'hard6', 'hard7']);
+
+it('says of a price without a currency in which money it would be taken', function (): void {
+    $filling = new Filling(Reader::read('Tarn mini pc, want 45 ono', Role::Board), Role::Board, '2026-11-27', '', 'GBP');
+    expect(array_column(array_map(static fn ($one): array => $one->toArray(), $filling->proposals([])), 'says'))->toBe(['45.00 GBP, in no currency said'])
+        ->and($filling->put(['name' => 'Mine', 'role' => 'board', 'facets' => []], [0])['offers'][0]['price'])->toBe(['amount' => '45.00', 'currency' => 'GBP']);
+});
+
+it('reads thousands, bare sums and questions as people mean them', function (Role $role, string $text, string $what, array $says): void {
+    $found = array_values(array_filter(Reader::read($text, $role), static fn ($find): bool => $find->what === $what));
+    expect(array_map(static fn ($find): array => array_intersect_key($find->toArray(), ['usual' => 1, 'least' => 1, 'most' => 1, 'amount' => 1, 'currency' => 1, 'packet' => 1]), $found))->toEqual($says);
+})->with([
+    'a point that parts thousands' => [Role::Cells, 'Powerbank 10.000 mAh, 5 V', 'capacity', [['usual' => 10000]]],
+    'a comma that does, among decimal commas' => [Role::Cells, 'Akku 3,7 V, 10,000 mAh, 1,5 A', 'capacity', [['usual' => 10000]]],
+    'decimals of ampere-hours' => [Role::Cells, 'LiFePO4 12.8 V 1.250 Ah', 'capacity', [['usual' => 1250]]],
+    'a draw in thousands' => [Role::Board, 'draws 1.250 mA at most, 5 V', 'draw', [['most' => 1250]]],
+    'a price each' => [Role::Cooling, 'fan 40 mm, 1.50 each', 'price', [['amount' => '1.50', 'packet' => 1]]],
+    'a round price' => [Role::Board, 'my old board, want 45 ono', 'price', [['amount' => '45.00', 'packet' => 1]]],
+    'a dash for the cents' => [Role::Regulator, 'step down, 3,- for one, 10,- for all 4', 'price', [['amount' => '3.00', 'packet' => 1], ['amount' => '10.00', 'packet' => 4]]],
+    'a label' => [Role::Display, "Panel 5 inch\nPrice | 64,90", 'price', [['amount' => '64.90', 'packet' => 1]]],
+    'post that is in it' => [Role::Board, 'board, 9 € shipping included', 'price', [['amount' => '9.00', 'currency' => 'EUR', 'packet' => 1]]],
+    'post that is not' => [Role::Board, 'board, 9 €, 4 € shipping', 'price', [['amount' => '9.00', 'currency' => 'EUR', 'packet' => 1]]],
+    'a size is no price' => [Role::Board, 'board 85.60 x 56.50 mm', 'price', []],
+    'volts are none' => [Role::Regulator, 'output 5.10 V, input 6.00 to 24.00', 'price', []],
+    'what somebody asks' => [Role::Board, "5 V\nQ: can it run from 3.3 V? A: No.", 'supply voltage', [['usual' => 5]]],
+    'a window without its unit' => [Role::Regulator, 'step down board. in 4.5-40, out turnable 1.3 - 37', 'supply voltage', [['least' => 4.5, 'most' => 40]]],
+]);
+
 it('says what stands in the part already, and leaves alone what is not confirmed', function (): void {
     $finds = Reader::read('Supply 5 V, weight 46 g, 7 inch', Role::Display);
     $filling = new Filling($finds, Role::Display, '2026-11-26');
@@ -203,4 +243,18 @@ it('tells names of several parts from the text of one', function (string $text, 
     'one line' => ['LiPo cell 3.7 V 5000 mAh', false],
     'a listing' => ["5 inch IPS panel 800x480\nSupply 5V DC (micro USB), typ 420 mA\n121 x 76 x 8 mm, 94 g\nonly €31.50", false],
     'a pack and its plug' => ["LiPo pack 7.4V 2S1P 2200mAh 16.28Wh, XT30 plug\n105 x 34 x 18 mm, 128 g\n17,50 EUR", false],
+    'a body and what it is printed of' => ["Printed shell, two halves, PLA\ninside 190 x 120 x 45 mm, wall 2.4 mm\n190 g, 6 EUR of filament", false],
+    'names that begin with a figure' => ["Old tablet board, 2 GB\n7 inch panel\nflat LiPo cell 3.7 V 4000 mAh\n8 buttons and d-pad\n5 V boost board, 2 A\nprinted case 190 x 100 x 24 mm", true],
+    'a list with numbers' => ["1. Compute board 45 g\n2. 10 inch monitor panel 12 V\n3. 12 V power brick 5 A\n4. arcade buttons x 16\n5. 2 joysticks\n6. amp board 12 V 2x10 W", true],
+    'names and what they need' => ["12 V barrel supply 60 W\nbuck converter 5 V 5 A\nmini PC board 12 V 3 A\nHDMI lead 1 m\n15 inch panel 12 V 1.2 A", true],
+    'packs and fans' => ["5 inch display 5 V 400 mA\n18650 pack 2S 7.4 V 5200 mAh\n30 mm fan 5 V 120 mA\n64 GB card", true],
+]);
+
+it('guesses what a part is for by its name, or leaves it open', function (string $name, string $role): void {
+    expect(RoleGuess::of($name)->value ?? 'open')->toBe($role);
+})->with([
+    ['2 joysticks', 'controls'], ['analog sticks', 'controls'], ['pair of paddles', 'controls'], ['64 GB card', 'storage'], ['two heatsinks', 'cooling'],
+    ['12 V barrel supply 60 W', 'charger'], ['USB-C supply 5 V 3 A and lead', 'charger'], ['9 V plug-in supply', 'charger'], ['Charge and boost board', 'charger'],
+    ['7-inch ribbon panel', 'display'], ['panel ribbon', 'cable'], ['old monitors', 'display'], ['sound board', 'sound'], ['headphones', 'sound'],
+    ['toolbox', 'case'], ['thin client', 'board'], ['thermal pads', 'material'], ['some gizmo', 'open'], ['', 'open'],
 ]);

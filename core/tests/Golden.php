@@ -147,6 +147,8 @@ final class Golden
             ];
         }
         $all = $appraisal->toArray();
+        // Where a figure stands printed is help, and no answer.
+        $all['toMeasure'] = array_map(static fn (array $one): array => array_diff_key($one, ['stands' => true]), $all['toMeasure']);
         $report = new PowerReport($build);
         $power = $report->toArray();
         if ($isOfTree) {

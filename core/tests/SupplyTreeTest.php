@@ -84,6 +84,6 @@ it('takes a backup pack to feed from its own cells, not from the wall that charg
 it('says what is missing, on every rail above it', function () use ($pack, $five): void {
     $tree = new SupplyTree(Make::build(['pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5)]]]]));
     foreach (['five:out', 'pack:pack'] as $rail) {
-        expect($tree->rails[$rail]->watts->isKnown())->toBeFalse()->and((string) $tree->rails[$rail]->missing[0]->figure)->toBe('supply.drawAtV');
+        expect($tree->rails[$rail]->watts->isKnown())->toBeFalse()->and((string) $tree->rails[$rail]->missing[0]->figure)->toBe('supply.drawMa');
     }
 });

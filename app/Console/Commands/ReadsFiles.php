@@ -19,12 +19,15 @@ trait ReadsFiles
     /** @throws BadFile with one problem a line */
     private function buildOf(string $name): Build
     {
-        $text = $name === '-' ? stream_get_contents(STDIN) : (is_file($name) ? file_get_contents($name) : false);
-        if ($text === false) {
-            throw BadFile::ofWhole("There is no file \"{$name}\" that can be read.");
-        }
+        return BuildReader::read((new Format(Format::BUILD, $this->schema('build')))->decode($this->textOf($name)));
+    }
 
-        return BuildReader::read((new Format(Format::BUILD, $this->schema('build')))->decode($text));
+    /** @throws BadFile when there is no such file */
+    private function textOf(string $name): string
+    {
+        $text = $name === '-' ? stream_get_contents(STDIN) : (is_file($name) ? file_get_contents($name) : false);
+
+        return $text === false ? throw BadFile::ofWhole("There is no file \"{$name}\" that can be read.") : $text;
     }
 
     /** @return list<Part> the parts that ship with the application */

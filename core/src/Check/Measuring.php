@@ -248,6 +248,9 @@ final class Measuring
         'surface.bare' => ['surface', 'Look at it: are there bare contacts, solder points or a metal back?'],
         'tools' => ['your tools', 'Tick in the brief what is on your bench, so that what is missing is priced.'],
         'consumables' => ['your consumables', 'Tick in the brief what is in your drawer.'],
+        'charger' => ['job', 'Read its label: which cells, how many in series and at what current; or the volts and amps that a wall supply gives.'],
+        'cable' => ['two ends', 'Look at both plugs, and at what it is sold for: power, data, a picture.'],
+        'switch' => ['kind and rating', 'Read what is moulded or printed on it: amps, volts, and whether it is a switch or a fuse.'],
         'facets' => ['facts', 'Open the part and write down what you know: size, supply, sockets. Mark what you guess as a guess.'],
     ];
 

@@ -49,7 +49,7 @@ final readonly class OpenFigure
         return in_array($this->figure->key(), ['price', 'rate'], true);
     }
 
-    /** @return array{line: string, figure: string, name: string, how: string, findings: list<string>} */
+    /** @return array{line: string, figure: string, name: string, how: string, stands: string, findings: list<string>} */
     public function toArray(): array
     {
         return [
@@ -57,6 +57,7 @@ final readonly class OpenFigure
             'figure' => (string) $this->figure,
             'name' => Measuring::name($this->figure),
             'how' => Measuring::how($this->figure),
+            'stands' => WhereItStands::of($this->figure),
             'findings' => $this->findings,
         ];
     }

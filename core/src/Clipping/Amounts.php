@@ -7,6 +7,9 @@ namespace PocketPlot\Clipping;
 /** Finds numbers with units in a piece of text, as many hands write them. */
 final readonly class Amounts
 {
+    /** Units of which a number has no three decimals. */
+    private const IN_THOUSANDS = [['mAh', 1.0], ['mA', 1.0]];
+
     public const NUMBER = '(?:\d{1,3}(?:[ \']\d{3})+(?!\d)(?:[.,]\d+)?|\d{1,3}(?:,\d{3})+(?![\d,])(?:\.\d+)?|\d+(?:[.,]\d+)?|[.]\d+)';
 
     /** What one of each unit is, in the unit that an amount has. Inch, ounce and pound by international definition. */
@@ -124,7 +127,7 @@ final readonly class Amounts
         $start = $match[0][1];
         [$ua, $ub] = [$this->unitAt($text('ua'), $text('a'), $match['ua'][1] ?? -1, $piece), $this->unitAt($text('ub'), $text('b'), $match['ub'][1] ?? -1,
             $piece)];
-        $a = $this->part($text('a'));
+        $a = $this->part($text('a'), $ua ?? $ub);
         if (($match['sign'][0] ?? null) !== null && preg_match('/[\dA-Za-z"]\s?$/', substr($piece, 0, $start)) !== 1) {
             $a = -$a;
         }
@@ -133,7 +136,7 @@ final readonly class Amounts
         $isBetween = $op !== 'and' || preg_match('/between\s*$/i', substr($piece, 0, $start)) === 1;
         if ($op !== '' && $text('b') !== '' && $isBetween) {
             $end = $offset + ($ub === null ? ($match['b'][1] ?? 0) + strlen($text('b')) : ($match['ub'][1] ?? 0) + strlen($text('ub')));
-            $range = $this->range([$a, $ua], $op, [$this->part(ltrim($text('b'), '+')), $ub], $offset + $start, $end);
+            $range = $this->range([$a, $ua], $op, [$this->part(ltrim($text('b'), '+'), $ub ?? $ua), $ub], $offset + $start, $end);
             if ($range !== null) {
                 return [$range];
             }
@@ -223,8 +226,13 @@ final readonly class Amounts
     }
 
     /** A bare number as a shop writes it, or one with a fraction: "9-1/4" is 9.25, "1/4" is 0.25; no unit, the sign kept. */
-    public function part(string $text): float
+    /** @param  array{string, float}|null  $unit */
+    public function part(string $text, ?array $unit = null): float
     {
+        // Nobody writes a thousandth of a milliamp-hour: "10.000 mAh" are ten thousand, whatever parts decimals elsewhere.
+        if (in_array($unit, self::IN_THOUSANDS, true) && preg_match('/^[1-9]\d{0,2}[.,]\d{3}$/', $text) === 1) {
+            return (float) preg_replace('/\D/', '', $text);
+        }
         if (preg_match('~^(?:(\d+)[ -])?(\d+)/(\d+)$~', $text, $found) === 1) {
             return (float) $found[1] + (float) $found[2] / max(1.0, (float) $found[3]);
         }

@@ -12,6 +12,8 @@ final class Clauses
 
     private const MOST_BYTES = 300;
 
+    private const QUESTION = '/^\W{0,3}(?:q(?:uestion)?\W{1,3})?(?:can|could|does|do|is|are|will|would|has|may|should|kann|geht|hat|ist)\b[^?]*\?["\')]?\s*$/i';
+
     /** What short headings of a sheet stand for. */
     private const SHORT = [
         'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
@@ -89,6 +91,10 @@ final class Clauses
         }
         $clauses = [];
         foreach (self::pieces(substr($line, $from)) as [$piece, $at]) {
+            // What somebody asks is not so: "can it run from 3.3 V?".
+            if (preg_match(self::QUESTION, ltrim($piece)) === 1) {
+                continue;
+            }
             $clauses[] = new Clause($piece, $start + $from + $at, $label, $heading);
         }
         if ($label !== '') {

@@ -71,12 +71,12 @@ final class Cues
     public static function amps(string $role): array
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
-        $peak = ['peak draw', '/\bpeaks?\b|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidle\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $peak = ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
+        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
-                ['switch-off current', '/self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
+                ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
@@ -114,7 +114,7 @@ final class Cues
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
-                ['draw', '/draws?\b|consum\w*|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
+                ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
                 ['draw', '/current/', 60.0],
             ],
         };

@@ -36,8 +36,9 @@ final readonly class Filling
      * @param  list<Find>  $finds  as Reader::read() gives them
      * @param  string  $on  the day, year-month-day
      * @param  string  $text  that they were found in
+     * @param  string  $currency  three letters, of prices that say none
      */
-    public function __construct(private array $finds, Role $role, private string $on, private string $text = '')
+    public function __construct(private array $finds, Role $role, private string $on, private string $text = '', private string $currency = 'EUR')
     {
         $this->role = $role->value;
         $this->isGuard = $role === Role::Regulator
@@ -403,7 +404,7 @@ final readonly class Filling
     {
         $packet = (int) ($find->number('packet') ?? 1.0);
         $offer = ['vendor' => 'not said', 'price' => ['amount' => (string) ($find->says['amount'] ?? '0'),
-            'currency' => (string) ($find->says['currency'] ?? 'EUR')]];
+            'currency' => (string) ($find->says['currency'] ?? $this->currency)]];
 
         return self::pushed($packet > 1 ? [...$part, 'packetOf' => $packet] : $part, ['offers'], $offer);
     }
@@ -465,8 +466,10 @@ final readonly class Filling
         }
         if (isset($find->says['amount'])) {
             $packet = (int) ($find->number('packet') ?? 1.0);
+            $currency = $find->says['currency'] ?? null;
+            $sum = $find->says['amount'].' '.($currency ?? $this->currency).($packet > 1 ? " for {$packet}" : '');
 
-            return "{$find->says['amount']} {$find->says['currency']}".($packet > 1 ? " for {$packet}" : '');
+            return $currency === null ? "{$sum}, in no currency said" : $sum;
         }
         if (isset($find->says['connector'])) {
             $count = (int) ($find->number('count') ?? 1.0);

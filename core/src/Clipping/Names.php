@@ -9,6 +9,11 @@ final class Names
 {
     private const MOST_SIGNS = 120;
 
+    /** A size, a weight, a price, volts, amps or watts go on about the part before. */
+    private const BEGINS_WITH_FIGURE = '/^\s*(?:[€$£]|\d[\d.,]*\s?(?:[x×*]\s?\d|mm\b|g\b|kg\b|eur\b|usd\b|gbp\b|€|v\b|ma\b|w\b))/iu';
+
+    private const BEGINS_WITH_PRICE = '/^\s*(?:[€$£]|\d[\d.,]*\s?(?:eur\b|usd\b|gbp\b|€))/iu';
+
     /** Whether a text is a list of names rather than the text of one part: short lines without figures of their own. */
     public static function areIn(string $text): bool
     {
@@ -22,9 +27,10 @@ final class Names
         if (count($telling) <= count($lines) / 4) {
             return true;
         }
-        // A line that begins with a size, a weight or a price goes on about the one before.
-        if (preg_match('/^\s*(?:[€$£]|\d[\d.,]*\s?(?:[x×*]\s?\d|mm\b|g\b|kg\b|eur\b|usd\b|gbp\b|€|v\b|ma\b|w\b))/imu', implode("\n", $lines)) === 1) {
-            return false;
+        foreach ($lines as $line) {
+            if (preg_match(self::BEGINS_WITH_FIGURE, $line) === 1 && ! self::namesAThing($line)) {
+                return false;
+            }
         }
         // Names may have figures in them; then they are for several things.
         $roles = array_filter(array_map(static fn (string $line): ?string => mb_strlen($line) > 70 ? null : RoleGuess::of($line)?->value, $lines));
@@ -53,5 +59,11 @@ final class Names
         $name = (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', preg_split('/\s[|–—]\s|\t|,\s|;|\.\s/u', $line)[0] ?? '');
 
         return trim((string) preg_replace('/\s+/u', ' ', mb_substr($name, 0, 60)));
+    }
+
+    /** Whether a line that begins with a figure tells before its first comma what it is of: "5 V boost board, 2 A", not "190 g, of filament". */
+    private static function namesAThing(string $line): bool
+    {
+        return preg_match(self::BEGINS_WITH_PRICE, $line) !== 1 && RoleGuess::of(explode(', ', $line)[0]) !== null;
     }
 }

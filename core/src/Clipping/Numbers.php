@@ -77,6 +77,13 @@ final readonly class Numbers
                 && ! $this->hasUnit($amounts, 'mm')],
             ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator'],
             ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
+            ['supply voltage', "/(?<![\\w.])(?:in|input|takes|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
+                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
+            ['output voltage', "/(?<![\\w.])(?:out|output|gives|vout)\\b(?: \\w+){0,2}?\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|"
+                .'volts?|mm|x|a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
+            ['wall', "/\\bwalls?\\b\\W{1,3}(?:about |ca\\.? )?{$number} ?(?:-|to) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|x|cm)\\b)/", 'range', $this->role === 'case'],
+            ['diagonal', "/(?:lcd|tft|ips|oled)\\s{$number}(?= (?:tft|lcd|ips|oled|colou?r|spi|hdmi))/", 'usual', $this->role === 'display'
+                && ! $clause->says('/"|inch|\\bin\\b/')],
             ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
                 .'c\\b))/', 'usual', true],
             ['diagonal', "/(?<![\\w.]){$number} (?:screen|panel|display|lcd|monitor)\\b/", 'usual', $this->role === 'display'

@@ -166,7 +166,7 @@ final readonly class Phrases
                 'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
+                'yes' => 'power.?path|power (?:goes|passes) through|works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
                     .'without|the output stays|works)|same time|while plugged in|output stays on|(?:also|even) (?:during|while) charging|during charging|'
                         .'play (?:and|'
                         .'while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',

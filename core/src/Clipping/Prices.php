@@ -28,7 +28,8 @@ final readonly class Prices
     {
         $found = $taken = [];
         foreach ($clauses as $index => $clause) {
-            foreach ($this->sums($clause) as [$amount, $currency, $from, $to]) {
+            $sums = $this->sums($clause);
+            foreach ($sums === [] ? $this->bareSums($clause) : $sums as [$amount, $currency, $from, $to]) {
                 $taken[$index][] = [$from, $to];
                 if ($this->isThePrice($clause, $from, $to)) {
                     $found[] = [$clause, $amount, $currency, $from, $to];
@@ -42,8 +43,10 @@ final readonly class Prices
             $own = $this->packetBeside($clause, $from, $to);
             // A packet that another sum is for says nothing of this one.
             $pieces = $own ?? ($isSaid ? 1 : $packet);
-            $find = new Find('price', ['amount' => number_format($amount, 2, '.', ''), 'currency' => $currency, 'packet' => $pieces], $clause->start + $from,
-                $clause->start + $to);
+            $says = ['amount' => number_format($amount, 2, '.', ''), ...($currency === '' ? [] : ['currency' => $currency]), 'packet' => $pieces];
+            $find = new Find('price', $says, $clause->start + $from, $clause->start + $to);
+            // In which money, nobody says: it is shown, and taken when the builder says so.
+            $find = $currency === '' ? $find->unsure() : $find;
             // One price a size of packet: the first one that is said; two in one breath are two versions.
             $before = $finds[$pieces] ?? null;
             $finds[$pieces] = $before === null ? $find : ($clauseOf[$pieces] === $clause && $before->says['amount'] !== $find->says['amount']
@@ -58,6 +61,45 @@ final readonly class Prices
         }
 
         return [array_values($finds), $taken];
+    }
+
+    /**
+     * Sums without a currency, where the words leave no doubt that they are sums: "1.50 each", "3,- for one", "want 45 ono", "price 64.90".
+     *
+     * @return list<array{float, string, int, int}> as sums() gives them
+     */
+    private function bareSums(Clause $clause): array
+    {
+        $cents = '\d{1,4}[.,]\d{2}(?![\d.,]|\s?(?:mm|cm|v|ma|a|w|g|kg|wh|mah|x|%|ohm|hz)\b)';
+        $round = '\d{1,4}(?![\d.,]|\s?(?:mm|cm|v|ma|a|w|g|kg|wh|mah|x|%|ohm|hz|px|pin|inch)\b)';
+        $patterns = [
+            "/(?<![\w.,])(\d{1,4})[.,]-(?=\W|$)/",
+            "/(?<![\w.,])({$cents}|{$round})\s?(?:o\.?n\.?o\b|obo\b|vb\b|vhb\b|fixed price|firm\b)/",
+            "/(?<![\w.,])({$cents})\s?(?:each|apiece|a piece|per piece|\/ ?pc|the (?:set|lot|pack|bag|pair)|for (?:one|two|three|four|five|six|all|the|\d+\b)|"
+                .'all in|incl(?:uding|\.)?\b|posted|shipped|shipping incl)/',
+            "/(?:asking|\bwants?|\bpreis|\bcosts?|\bprice(?: as shown| now)?|sells? (?:for|at))\W{1,3}(?:is |only |about )?({$cents}|{$round})/",
+            "/(?:all (?:\w+ )?|the lot |everything |both )for ({$cents}|{$round})/",
+            "/^\W*({$cents})\W*$/",
+        ];
+        if (preg_match('/^(?:unit |sale |our )?(?:price|preis|costs?)\b/', $clause->label) === 1) {
+            $patterns[] = "/^\W*({$cents}|{$round})\b/";
+        }
+        $sums = [];
+        foreach ($patterns as $pattern) {
+            if (preg_match_all($pattern, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) < 1) {
+                continue;
+            }
+            foreach ($all as $match) {
+                $from = $match[1][1];
+                $to = $from + strlen($match[1][0]);
+                if (array_filter($sums, static fn (array $one): bool => $from < $one[3] && $to > $one[2]) === []) {
+                    $sums[] = [$this->money($match[1][0]), '', $from, $to];
+                }
+            }
+        }
+        usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
+
+        return $sums;
     }
 
     /** @return list<array{float, string, int, int}> amount, currency, from, to */
@@ -124,7 +166,7 @@ final readonly class Prices
             $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
 
         return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1
-            && preg_match('/^\s*(?:off\b|more\b|extra|shipping|post(?:age)?\b|p&p|discount|less\b|voucher)/', $after) !== 1
+            && preg_match('/^\s*(?:off\b|more\b|extra|shipping(?! (?:is )?incl)|post(?:age)?\b(?! (?:is )?incl)|p&p|discount|less\b|voucher)/', $after) !== 1
             && ! $clause->isOfAnother($from);
     }
 
@@ -133,6 +175,9 @@ final readonly class Prices
         $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty';
         $near = substr($clause->lower, max(0, $from - 30), min(30, $from)).' # '.$clause->after($to, 24);
         $match = match (true) {
+            preg_match("/# \W*for all ({$words})\b/", $near, $found) === 1 => $found[1],
+            preg_match("/\ball ({$words}) for\W*# /", $near, $found) === 1 => $found[1],
+            preg_match('/# \W*(?:the lot|for the lot|for everything)/', $near) === 1 => '1',
             preg_match("/({$words}) for\W*(?:us ?)?\W*# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
             preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],

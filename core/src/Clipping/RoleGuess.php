@@ -11,22 +11,23 @@ final class RoleGuess
 {
     /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
     private const WORDS = [
-        'cable' => '\b(?:cable|kabel|lead|ribbon|pigtail|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
-        'charger' => '\b(?:charger|netzteil|ladegerät|charge board|charging (?:board|module)|wall (?:plug|wart|supply)|power supply|psu|solar panel|brick|mains adapter|'
-            .'ups board)\b',
-        'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulator|ldo|converter|bms|protection board|pcm)\b',
-        'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|akkus?|batterien?|cells?|pack)\b',
-        'sound' => '\b(?:amp|lautsprecher|verstärker|amplifier|speakers?|loudspeaker|dac|sound card|buzzer)\b',
-        'storage' => '\b(?:micro ?sd|sd card|memory card|ssd|usb stick|flash drive|nvme)\b',
-        'cooling' => '\b(?:fan|lüfter|kühlkörper|heat ?sink|cooler|blower|heat spreader)\b',
-        'switch' => '\b(?:schalter|sicherung|(?:slide|rocker|toggle|power|push) switch|switch|fuse|polyfuse)\b',
-        'display' => '\b(?:display|screen|monitor|lcd|oled|tft|ips panel|touch ?screen|panel|bildschirm|anzeige)\b',
-        'controls' => '\b(?:controller|game ?pad|joy ?stick|d-?pad|buttons?|thumb ?stick|arcade|membrane|encoder|keypad|pad)\b',
-        'case' => '\b(?:case|shell|enclosure|housing|box|gehäuse|console kit|dead (?:\w+ )?(?:player|console|toy|radio)|donor)\b',
+        'cable' => '\b(?:cables?|kabel|lead|ribbon(?! panel)|pigtails?|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
+        'charger' => '\b(?:chargers?|netzteil|ladegerät|(?:charge|charging)(?: (?:and|with) boost)? (?:board|module)|(?:wall|plug.in) (?:plug|wart|supply)|'
+            .'(?:power|barrel|usb-?c|\d+ ?[vw]) supply|psu|solar panel|bricks?|mains adapter|ups board)\b',
+        'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulators?|ldo|converters?|bms|protection board|pcm)\b',
+        'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|akkus?|batterien?|cells?|packs?)\b',
+        'sound' => '\b(?:amp|lautsprecher|verstärker|amplifier|speakers?|loudspeaker|dac|sound (?:card|board)|buzzers?|headphones)\b',
+        'storage' => '\b(?:micro ?sd|sd cards?|(?:memory|\d+ ?gb) card|ssd|usb stick|flash drive|nvme)\b',
+        'cooling' => '\b(?:fans?|lüfter|kühlkörper|heat ?sinks?|cooler|blower|heat spreader)\b',
+        'switch' => '\b(?:schalter|sicherung|(?:slide|rocker|toggle|power|push) switch(?:es)?|switch|fuses?|polyfuse)\b',
+        'display' => '\b(?:displays?|screens?|monitors?|lcd|oled|tft|ips panel|touch ?screen|panels?|bildschirm|anzeige)\b',
+        'controls' => '\b(?:controllers?|game ?pads?|joy ?sticks?|paddles?|d-?pads?|buttons?|(?:thumb|analogu?e?) ?sticks?|arcade|'
+            .'membranes?|encoders?|keypads?|pad)\b',
+        'case' => '\b(?:case|shell|enclosure|housing|(?:tool|lunch ?)?box|gehäuse|console kit|dead (?:\w+ )?(?:player|console|toy|radio)|donor)\b',
         'fastener' => '\b(?:screws?|schrauben?|muttern|bolts?|nuts?|inserts?|standoffs?|spacers?)\b',
         'tool' => '\b(?:multimeter|soldering iron|drill|pliers|callipers?|calipers?|tweezers|screwdriver|saw|crimp(?:er|ing tool))\b',
-        'material' => '\b(?:tape(?! (?:player|deck|recorder))|solder|glue|wire|heat.?shrink|filament|paint|foam|flux|thermal pad)\b',
-        'board' => '\b(?:board|mainboard|sbc|computer|motherboard|mini pc|module|phone|console|einplatinenrechner|platine)\b',
+        'material' => '\b(?:tape(?! (?:player|deck|recorder))|solder|glue|wire|heat.?shrink|filament|paint|foam|flux|thermal pads?)\b',
+        'board' => '\b(?:board|mainboard|sbc|computer|motherboard|mini pc|thin client|module|phone|console|einplatinenrechner|platine)\b',
     ];
 
     /** Signs of a text that are looked at: the name and what stands beside it. */

@@ -16,6 +16,8 @@ final readonly class Format
 
     public const LIBRARY = 'pocketplot-library';
 
+    public const MARKET = 'pocketplot-market';
+
     public const VERSION = 2;
 
     /** A build with its photographs and logs; whatever is kept of one build stays below this, so that its file can always be taken in again. */
@@ -24,7 +26,7 @@ final readonly class Format
     /** Groups within groups, unknown ones included; deeper ones cannot be kept. */
     public const MOST_DEPTH = 24;
 
-    /** @param  string  $schema the text of core/schema/build.schema.json or library.schema.json */
+    /** @param  string  $schema the text of a file of core/schema */
     public function __construct(private string $kind, private string $schema) {}
 
     /**

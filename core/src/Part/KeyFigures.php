@@ -80,7 +80,7 @@ final class KeyFigures
     {
         $pack = $part->pack;
         if ($pack === null) {
-            return [];
+            return self::halfKnownPack($part);
         }
         $volts = $pack->volts();
 
@@ -89,6 +89,20 @@ final class KeyFigures
             ...($volts->isKnown() && ! $pack->sealed ? [$volts->says()] : []),
             ...($pack->capacityMah->isKnown() ? [Number::says($pack->capacityMah->usual()).' mAh'] : []),
             ...($pack->sealed ? self::outputs($part) : []),
+        ];
+    }
+
+    /** @return list<string> of a pack that says nothing yet, for something about it is still to be found out, what is written down */
+    private static function halfKnownPack(Part $part): array
+    {
+        $facets = $part->raw['facets'] ?? null;
+        $pack = is_array($facets) && is_array($facets['pack'] ?? null) ? $facets['pack'] : [];
+        $capacity = $pack['capacityMah'] ?? null;
+        $mah = is_array($capacity) ? $capacity['value'] ?? null : $capacity;
+
+        return [
+            ...(is_string($pack['chemistry'] ?? null) ? [$pack['chemistry']] : []),
+            ...(is_int($mah) || is_float($mah) ? [Number::says((float) $mah).' mAh'] : []),
         ];
     }
 

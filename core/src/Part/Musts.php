@@ -20,6 +20,9 @@ final class Musts
         'cooling' => ['supply.volts', 'supply.drawMa'],
         'controls' => ['controls.padMode', 'controls'],
         'storage' => ['storage.capacityGb'],
+        'charger' => ['charger'],
+        'cable' => ['cable'],
+        'switch' => ['switch'],
     ];
 
     /** @return list<FigureRef> none for roles whose parts have nothing in common */

@@ -526,7 +526,7 @@ final class SupplyTree
         } else {
             $peak = $supply->peakWatts();
             if (! $own->isKnown()) {
-                $missing[] = new Missing($load, FigureRef::supply($supply, $supply->drawAtV->isKnown() ? 'drawMa' : 'drawAtV'));
+                $missing[] = new Missing($load, FigureRef::supply($supply, $supply->drawMa->isKnown() ? 'drawAtV' : 'drawMa'));
             } elseif (! $peak->isKnown()) {
                 $missing[] = new Missing($load, FigureRef::supply($supply, 'peakMa'));
             }

@@ -18,6 +18,7 @@ final readonly class Effect
     /**
      * @param  Verdict  $verdict  of the change: a clash when it brings one, else the worst about the changed line
      * @param  list<string>  $settled  keys of clashes that are gone
+     * @param  list<Finding>  $gone  those clashes, as they were
      * @param  list<string>  $newClashes
      * @param  list<Finding>  $concerning  findings about the changed line, worst first
      * @param  array<string, Verdict>  $verdicts  of all findings after the change, by key, the worst of each
@@ -27,6 +28,7 @@ final readonly class Effect
         public Verdict $whole,
         public Vitals $vitals,
         public array $settled,
+        private array $gone,
         public array $newClashes,
         public array $concerning,
         public array $verdicts,
@@ -50,7 +52,16 @@ final readonly class Effect
         $newClashes = [...array_values(array_diff($clashes, $clashed)), ...array_values(array_diff($lacks, $was))];
         $verdict = $newClashes !== [] ? Verdict::Clash : ($concerning === [] ? Verdict::Fits : $concerning[0]->verdict);
 
-        return new self($verdict, $after->verdict, $after->vitals, array_values(array_diff($was, $is)), $newClashes, $concerning, $verdicts);
+        $settled = array_values(array_diff($was, $is));
+        $gone = array_values(array_filter(array_map($before->finding(...), $settled)));
+
+        return new self($verdict, $after->verdict, $after->vitals, $settled, $gone, $newClashes, $concerning, $verdicts);
+    }
+
+    /** @return list<string> sentences of what clashed or was missing and is not any more, at most so many */
+    public function settles(int $most): array
+    {
+        return array_map(static fn (Finding $finding): string => $finding->says(), array_slice($this->gone, 0, $most));
     }
 
     /** @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} with the sentence of the worst about the changed line */

@@ -36,12 +36,8 @@ final class Unmeasured extends LineRule
         if (in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)) {
             return;
         }
-        $musts = Musts::lacking($line->part, $line->role);
-        foreach ($musts as $must) {
+        foreach (Musts::lacking($line->part, $line->role) as $must) {
             yield $this->unmeasured($line, $must, [], [], (string) $must, 'no rule can judge it');
-        }
-        if ($musts === [] && $line->part->isBlank()) {
-            yield $this->unmeasured($line, 'facets', [], [], 'blank', 'no rule can judge it');
         }
     }
 
