@@ -9,7 +9,7 @@ export default defineConfig({
     forbidOnly: true,
     timeout: 60_000,
     expect: { timeout: 10_000 },
-    reporter: 'line',
+    reporter: 'dot',
     use: {
         baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:8480',
         viewport: { width: 1280, height: 800 },

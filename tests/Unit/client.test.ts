@@ -42,8 +42,21 @@ describe('a call', () => {
     });
 
     it('but not for ever', async () => {
-        answering(json(419, { code: 'signed-out', message: 'signed out' }), json(200, {}), json(419, { code: 'signed-out', message: 'signed out' }));
+        const ranOut = () => json(419, { code: 'signed-out', message: 'signed out' });
+        const asked = answering(ranOut(), json(200, {}), ranOut(), json(200, {}), ranOut());
         await expect(api.patch('/builds/1', {})).rejects.toMatchObject({ code: 'signed-out' });
+        expect(asked).toHaveLength(5);
+    });
+
+    it('goes out a third time when another call changed the key on the way', async () => {
+        answering(json(419, {}), json(200, {}), json(419, {}), json(200, {}), json(200, { version: 2 }));
+        expect(await api.patch('/builds/1', {})).toEqual({ version: 2 });
+    });
+
+    it('waits for the look that another call began', async () => {
+        const asked = answering(json(419, {}), json(419, {}), json(200, {}), json(200, { a: 1 }), json(200, { b: 2 }));
+        expect(await Promise.all([api.patch('/builds/1', {}), api.patch('/builds/2', {})])).toEqual([{ a: 1 }, { b: 2 }]);
+        expect(asked.map(([url]) => url)).toEqual(['/api/builds/1', '/api/builds/2', '/api/session', '/api/builds/1', '/api/builds/2']);
     });
 
     it('to nobody says so and keeps what was typed', async () => {

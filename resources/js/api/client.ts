@@ -93,8 +93,20 @@ function crossSiteKey(): string {
 }
 
 const keyRanOut = 419;
+const triesForAKey = 3;
+let keyOnItsWay: Promise<unknown> | null = null;
 
-async function send<T>(method: string, path: string, body?: unknown, again = false): Promise<T> {
+/** A look at the session brings a new key; calls that need one at the same moment wait for the same look. */
+function newKey(): Promise<unknown> {
+    keyOnItsWay ??= fetch('/api/session', { credentials: 'same-origin' })
+        .catch(() => undefined)
+        .finally(() => {
+            keyOnItsWay = null;
+        });
+    return keyOnItsWay;
+}
+
+async function send<T>(method: string, path: string, body?: unknown, tries = triesForAKey): Promise<T> {
     let response: Response;
     try {
         response = await fetch(`/api${path}`, {
@@ -110,10 +122,10 @@ async function send<T>(method: string, path: string, body?: unknown, again = fal
     } catch {
         throw new Problem('away', away);
     }
-    if (response.status === keyRanOut && !again) {
-        // The page outlived its key; a look at the session brings a new one, and what was typed is sent once more.
-        await fetch('/api/session', { credentials: 'same-origin' }).catch(() => undefined);
-        return send<T>(method, path, body, true);
+    if (response.status === keyRanOut && tries > 1) {
+        // The page outlived its key, or another call changed it on the way; what was typed is sent once more.
+        await newKey();
+        return send<T>(method, path, body, tries - 1);
     }
     if (!response.ok) throw await problemOf(response);
     try {
