@@ -28,5 +28,9 @@ final class ChangeLine
             $line->fill(['expected_on' => $given['expectedOn']]);
         }
         $line->save();
+        if ($line->owned > 0 && $line->owned !== $line->quantity && $line->wasChanged('quantity')) {
+            // Of what lies in the drawer, the line had just what it needed; now it is to be said anew.
+            DrawerPieces::letGo($build, $key);
+        }
     }
 }

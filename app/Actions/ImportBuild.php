@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Models\Written;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Build\Vendor;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
@@ -66,6 +67,7 @@ final class ImportBuild
                 'brief' => $brief,
                 'rates' => BuildWriter::rates($core->rates),
                 'extra' => $core->extra,
+                'vendors' => $core->vendors === [] ? null : array_values(array_map(static fn (Vendor $one): array => $one->raw, $core->vendors)),
                 'profiles' => $core->profiles === [] ? null : array_map(BuildWriter::profile(...), $core->profiles),
             ]);
             $lines = BuildRows::write($core, $build);

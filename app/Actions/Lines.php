@@ -30,9 +30,15 @@ final class Lines
     /** The build's own copy of a library part; made when there is none of the same content yet. */
     public static function ownCopy(BuildRecord $build, PartRecord $part): BuildPartRecord
     {
-        $key = $part->key;
+        return self::copyOf($build, $part->key, $part->spec);
+    }
+
+    /** @param  array<string, mixed>  $content */
+    public static function copyOf(BuildRecord $build, string $name, array $content): BuildPartRecord
+    {
+        $key = $name;
         for ($copy = 2; ; $copy++) {
-            $spec = [...$part->spec, 'id' => $key];
+            $spec = [...$content, 'id' => $key];
             $own = BuildPartRecord::query()->where('build_id', $build->id)->where('key', $key)->first();
             if ($own === null) {
                 return BuildPartRecord::query()->create(['build_id' => $build->id, 'key' => $key, 'spec' => $spec]);
@@ -41,7 +47,7 @@ final class Lines
             if ($own->spec == $spec) {
                 return $own;
             }
-            $key = Str::limit($part->key, 74, '')."-{$copy}";
+            $key = Str::limit($name, 74, '')."-{$copy}";
         }
     }
 

@@ -12,6 +12,7 @@ use App\Mapping\UnreadableBuild;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\JoinRecord;
+use App\Models\OrderRecord;
 use App\Models\ReadingRecord;
 use App\Models\TickRecord;
 use App\Models\Written;
@@ -36,6 +37,8 @@ final class ReadBack
     public const MOST_TICKS = 5000;
 
     public const MOST_READINGS = 500;
+
+    public const MOST_ORDERS = 500;
 
     /** Bytes of a file besides its parts, readings and photographs and lines: keys, brackets, the brief. */
     private const FRAME_BYTES = 1000;
@@ -76,6 +79,7 @@ final class ReadBack
             $pieces[] = match (true) {
                 $row instanceof BuildPartRecord => ['part', $row->spec],
                 $row instanceof ReadingRecord => ['reading', $row->document],
+                $row instanceof OrderRecord => ['order', $row->document],
                 default => null,
             };
         }
@@ -94,6 +98,7 @@ final class ReadBack
             'part' => [$build->lines->count(), self::MOST_LINES, 'lines'],
             'join' => [$build->joins->count(), self::MOST_JOINS, 'settled joins'],
             'step' => [$build->ticks->count(), self::MOST_TICKS, 'ticked steps'],
+            'items' => [$build->orders->count(), self::MOST_ORDERS, 'orders'],
         ] as $field => [$there, $most, $what]) {
             if ($there > $most) {
                 throw ValidationException::withMessages([$field => "A build holds at most {$most} {$what}. Remove some, or begin another build."]);
@@ -116,7 +121,8 @@ final class ReadBack
         $lines = $build->lines->sum(
             static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')),
         );
-        $rest = strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles]))
+        $orders = $build->orders->sum(static fn (OrderRecord $row): int => 2 + strlen((string) $row->getRawOriginal('document')));
+        $rest = (int) $orders + strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles, $build->vendors]))
             + (int) $build->joins->sum(
                 static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')),
             )

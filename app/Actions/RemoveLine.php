@@ -13,6 +13,8 @@ final class RemoveLine
     public static function from(BuildRecord $build, string $key): void
     {
         $line = Lines::find($build, $key);
+        DrawerPieces::letGo($build, $key);
+        $line = Lines::find($build, $key);
         $line->fill(['removed_at' => now()])->save();
         if (! $line->chosen) {
             return;

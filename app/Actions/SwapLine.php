@@ -15,6 +15,7 @@ final class SwapLine
     /** @param  ?int  $quantity  how many of it; as many as before when null */
     public static function in(BuildRecord $build, string $key, PartRecord $part, ?int $quantity = null): void
     {
+        DrawerPieces::letGo($build, $key);
         $line = Lines::find($build, $key);
         $line->fill([
             'build_part_id' => Lines::ownCopy($build, $part)->id,

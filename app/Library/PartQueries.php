@@ -7,7 +7,6 @@ namespace App\Library;
 use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
-use App\Models\VendorRecord;
 use Illuminate\Support\Collection;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
@@ -113,11 +112,5 @@ final class PartQueries
 
         return array_values($user->builds()->whereHas('parts', static fn ($query) => $query->whereIn('key', $keys)->whereIn('id', $inUse))
             ->get()->map(static fn (BuildRecord $build): array => ['id' => $build->id, 'name' => $build->name])->all());
-    }
-
-    /** @return Collection<int, VendorRecord> by name */
-    public static function vendors(User $user): Collection
-    {
-        return VendorRecord::query()->whereIn('user_id', [$user->id, User::shelf()->id])->orderBy('name')->get();
     }
 }

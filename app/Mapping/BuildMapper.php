@@ -6,6 +6,7 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
+use App\Models\OrderRecord;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\JoinKind;
@@ -20,7 +21,7 @@ use PocketPlot\Part\Part;
 final class BuildMapper
 {
     /** @var list<string> */
-    public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks'];
+    public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks', 'orders'];
 
     /**
      * The build with what was measured on its bench, which edits do not need.
@@ -85,6 +86,9 @@ final class BuildMapper
             $record->extra,
             $record->ticks->pluck('extra', 'step')->all(),
             BuildReader::profiles(new Fields(['profiles' => $record->profiles ?? []])),
+            [],
+            VendorTerms::of($record),
+            BuildReader::orders(new Fields(['orders' => $record->orders->map(static fn (OrderRecord $row): array => $row->document)->all()])),
         );
     }
 
@@ -121,6 +125,7 @@ final class BuildMapper
             'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
             'note' => $row->note,
             'place' => $row->place,
+            'owned' => $row->owned,
         ];
     }
 }

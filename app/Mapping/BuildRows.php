@@ -8,9 +8,11 @@ use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\JoinRecord;
 use App\Models\LineRecord;
+use App\Models\OrderRecord;
 use App\Models\TickRecord;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
+use PocketPlot\File\OrderFile;
 
 /** Where a core build becomes rows; BuildMapper goes the other way. */
 final class BuildRows
@@ -43,6 +45,10 @@ final class BuildRows
             TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
         }
 
+        foreach ($core->orders as $order) {
+            OrderRecord::query()->create(['build_id' => $build->id, 'key' => $order->id, 'document' => OrderFile::document($order), 'history' => []]);
+        }
+
         return $lines;
     }
 
@@ -65,6 +71,7 @@ final class BuildRows
             'expected_on' => $line->expectedOn === null ? null : (string) $line->expectedOn,
             'note' => $line->note,
             'place' => $line->place,
+            'owned' => $line->owned,
             'extra' => $line->extra,
             'position' => $position,
         ];

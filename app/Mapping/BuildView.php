@@ -11,6 +11,7 @@ use PocketPlot\Assembly\Schedule;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Check\VerdictChanges;
 use PocketPlot\Part\KeyFigures;
 use PocketPlot\Part\Offer;
@@ -35,7 +36,7 @@ final class BuildView
             'name' => $record->name,
             'brief' => self::brief($record->brief, $appraisal->build->brief),
             'rates' => $appraisal->build->rates->toArray(),
-            'lines' => array_map(static fn (Line $line): array => self::line($line, $today), $appraisal->build->lines),
+            'lines' => array_map(static fn (Line $line): array => self::line($line, $today, $appraisal->build->vendors), $appraisal->build->lines),
             'removed' => $record->removedLines->map(static fn (LineRecord $row): array => [
                 'id' => $row->key,
                 'name' => self::nameOf($record, $row),
@@ -99,10 +100,13 @@ final class BuildView
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function line(Line $line, Day $today): array
+    /**
+     * @param  array<string, Vendor>  $vendors  by name
+     * @return array<string, mixed>
+     */
+    private static function line(Line $line, Day $today, array $vendors): array
     {
-        $arrives = $line->state->isAtHand() ? null : Schedule::arrivalOf($line, $today);
+        $arrives = $line->state->isAtHand() ? null : Schedule::arrivalOf($line, $today, $vendors);
 
         return [
             'id' => $line->id,
@@ -120,6 +124,7 @@ final class BuildView
             'arrivesOn' => $arrives === null ? null : (string) $arrives,
             'note' => $line->note,
             'place' => $line->place,
+            'owned' => $line->owned,
         ];
     }
 

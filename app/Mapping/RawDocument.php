@@ -7,6 +7,7 @@ namespace App\Mapping;
 use App\Models\BuildRecord;
 use App\Models\JoinRecord;
 use App\Models\LineRecord;
+use App\Models\OrderRecord;
 use App\Models\ReadingRecord;
 use App\Models\TickRecord;
 use PocketPlot\File\Format;
@@ -47,6 +48,8 @@ final class RawDocument
                 static fn (TickRecord $tick): array => ['step' => $tick->step, 'on' => substr($tick->done_on, 0, 10)] + $tick->extra,
             )->all(),
             ...($record->profiles === null ? [] : ['profiles' => $record->profiles]),
+            ...($record->vendors === null ? [] : ['vendors' => $record->vendors]),
+            ...($record->orders->isEmpty() ? [] : ['orders' => $record->orders->map(static fn (OrderRecord $row): array => $row->document)->all()]),
             ...($record->readings->isEmpty() ? [] : ['readings' => $record->readings->map(static fn (ReadingRecord $row): array => $row->document)->all()]),
         ] + $record->extra;
     }

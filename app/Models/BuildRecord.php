@@ -31,6 +31,8 @@ use Illuminate\Support\Collection;
  * @property Collection<int, BuildPartRecord> $parts
  * @property Collection<int, JoinRecord> $joins
  * @property Collection<int, TickRecord> $ticks
+ * @property ?list<array<string, mixed>> $vendors terms that came with a file, for vendors nobody here has written down
+ * @property Collection<int, OrderRecord> $orders
  * @property Collection<int, ReadingRecord> $readings
  */
 final class BuildRecord extends Model
@@ -50,6 +52,7 @@ final class BuildRecord extends Model
         'version' => 'integer',
         'looked' => 'array',
         'profiles' => 'array',
+        'vendors' => 'array',
         'card' => 'array',
     ];
 
@@ -97,6 +100,12 @@ final class BuildRecord extends Model
     public function ticks(): HasMany
     {
         return $this->hasMany(TickRecord::class, 'build_id')->orderBy('id');
+    }
+
+    /** @return HasMany<OrderRecord, $this> */
+    public function orders(): HasMany
+    {
+        return $this->hasMany(OrderRecord::class, 'build_id')->orderBy('id');
     }
 
     /** @return HasMany<ReadingRecord, $this> */

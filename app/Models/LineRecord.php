@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $place where in the body it goes
  * @property array<string, mixed> $extra
  * @property int $position
+ * @property int $owned pieces that come out of the drawer
  * @property ?string $removed_at
  */
 final class LineRecord extends Model
@@ -37,5 +38,5 @@ final class LineRecord extends Model
     public $timestamps = false;
 
     /** @var array<string, string> */
-    protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'extra' => Document::class, 'build_part_id' => 'integer'];
+    protected $casts = ['chosen' => 'boolean', 'quantity' => 'integer', 'position' => 'integer', 'owned' => 'integer', 'extra' => Document::class, 'build_part_id' => 'integer'];
 }

@@ -8,13 +8,23 @@ use App\Http\Middleware\HoldsSession;
 use App\Http\Requests\EmailRequest;
 use App\Journal\Journal;
 use App\Models\BuildRecord;
+use App\Models\DrawerPieceRecord;
+use App\Models\OfferRecord;
 use App\Models\PartRecord;
 use App\Models\User;
+use App\Models\VendorRecord;
 use App\Policies\BuildPolicy;
+use App\Policies\OwnPolicy;
 use App\Policies\PartPolicy;
 use App\Standins\Bench\BenchInstrument;
 use App\Standins\Bench\SimulatedBench;
 use App\Standins\Mailbox\MailboxTransport;
+use App\Standins\Post\ParcelPost;
+use App\Standins\Post\SimulatedPost;
+use App\Standins\Prices\PriceFeed;
+use App\Standins\Prices\SimulatedFeed;
+use App\Standins\Rates\RateService;
+use App\Standins\Rates\SimulatedRates;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -32,6 +42,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind(BenchInstrument::class, SimulatedBench::class);
+        $this->app->bind(ParcelPost::class, SimulatedPost::class);
+        $this->app->bind(RateService::class, SimulatedRates::class);
+        $this->app->bind(PriceFeed::class, SimulatedFeed::class);
         // Controllers ask for the signed-in builder by type; the route's guard has seen to it that there is one.
         $this->app->bind(User::class, static function (): User {
             $user = Auth::user();
@@ -44,6 +57,9 @@ final class AppServiceProvider extends ServiceProvider
     {
         Gate::policy(BuildRecord::class, BuildPolicy::class);
         Gate::policy(PartRecord::class, PartPolicy::class);
+        foreach ([DrawerPieceRecord::class, OfferRecord::class, VendorRecord::class] as $own) {
+            Gate::policy($own, OwnPolicy::class);
+        }
         Model::shouldBeStrict(config('app.env') !== 'production');
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
         Event::listen(Login::class, static function (Login $login): void {

@@ -54,6 +54,8 @@ final readonly class Vitals
         public array $next,
         /** Chosen lines that stand for any of their kind: the figures above rest on them. */
         public int $pencil,
+        /** The line that the day waits for the longest; null when it waits for none. */
+        public ?string $waitsFor,
     ) {}
 
     /**
@@ -119,6 +121,7 @@ final readonly class Vitals
             stepsLeft: count($open),
             next: self::next($build, $findings, $open),
             pencil: count(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->isTypical)),
+            waitsFor: $schedule->waitsLongestFor?->id,
         );
     }
 

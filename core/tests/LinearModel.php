@@ -22,7 +22,7 @@ final class LinearModel
         $vendors = array_values($market->vendors);
         foreach ($vendors as $v => $vendor) {
             $ways = [];
-            foreach (Terms::of($vendor, $market) as $k => $terms) {
+            foreach (Terms::of($vendor, $market->rates, $market->home) as $k => $terms) {
                 $m = "m{$v}_{$k}";
                 $ways[] = $names[] = $m;
                 $cost[] = "{$terms->fixed()} {$m}";

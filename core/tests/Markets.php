@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace CoreTests;
 
+use PocketPlot\Build\LeadTime;
+use PocketPlot\Build\PostTariff;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Rates;
 use PocketPlot\Sourcing\Condition;
 use PocketPlot\Sourcing\Demand;
-use PocketPlot\Sourcing\LeadTime;
 use PocketPlot\Sourcing\Market;
 use PocketPlot\Sourcing\MarketOffer;
-use PocketPlot\Sourcing\PostTariff;
-use PocketPlot\Sourcing\Vendor;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\DrawerPieces;
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
+use App\Models\OfferRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use App\Models\VendorRecord;
@@ -40,11 +42,15 @@ final class DatabaseSeeder extends Seeder
             $names[] = $vendor->string('name');
             VendorRecord::query()->updateOrCreate(
                 ['user_id' => $shelf->id, 'name' => $vendor->string('name')],
-                ['currency' => $vendor->string('currency'), 'lead_days' => $vendor->int('leadDays', 7), 'note' => $vendor->string('note', '')],
+                [
+                    'currency' => $vendor->string('currency'), 'lead_days' => $vendor->int('leadDays', 7), 'note' => $vendor->string('note', ''),
+                    'terms' => $vendor->rest(['name', 'currency', 'leadDays', 'note']) ?: null,
+                ],
             );
         }
         VendorRecord::query()->where('user_id', $shelf->id)->whereNotIn('name', $names)->delete();
         self::parts($shelf, $document);
+        self::offers($shelf, $document);
         $typical = User::query()->firstOrCreate(
             ['email' => config('pocketplot.typical_email')],
             ['name' => 'Typical parts', 'password' => Str::random(40), 'sessions_key' => User::newSessionsKey()],
@@ -57,6 +63,21 @@ final class DatabaseSeeder extends Seeder
         $schema = (string) file_get_contents(base_path('core/schema/library.schema.json'));
 
         return new Fields((new Format(Format::LIBRARY, $schema))->decode((string) file_get_contents(base_path("demo/{$name}.pocketplot.json"))));
+    }
+
+    private static function offers(User $shelf, Fields $document): void
+    {
+        OfferRecord::query()->where('user_id', $shelf->id)->delete();
+        foreach ($document->children('offers') as $offer) {
+            OfferRecord::query()->create([
+                'user_id' => $shelf->id, 'part_key' => $offer->string('part'), 'vendor' => $offer->string('vendor'), 'pieces' => $offer->atLeastOne('pieces'),
+                'prices' => array_map(
+                    static fn (Fields $one): array => ['from' => $one->atLeastOne('from'), 'price' => $one->string('price')], $offer->children('prices'),
+                ),
+                'condition' => $offer->string('condition', 'new'), 'stock' => $offer->has('stock') ? $offer->int('stock') : null,
+                'seen_on' => (string) $offer->day('seenOn'), 'link' => $offer->string('link', ''),
+            ]);
+        }
     }
 
     private static function parts(User $owner, Fields $document): void
@@ -82,6 +103,24 @@ final class DatabaseSeeder extends Seeder
             foreach (array_reverse(StartBuild::DEMOS) as $slug) {
                 StartBuild::fromDemo($demo, $slug, null);
             }
+            self::drawer($demo);
+        }
+    }
+
+    private static function drawer(User $demo): void
+    {
+        $document = new Fields((array) json_decode((string) file_get_contents(base_path('demo/drawer.json')), true, flags: JSON_THROW_ON_ERROR));
+        foreach ($document->children('pieces') as $piece) {
+            $part = $piece->has('part') ? PartRecord::query()->where('user_id', User::shelf()->id)->where('key', $piece->string('part'))->firstOrFail() : null;
+            $name = $part->name ?? $piece->string('name');
+            $role = $part->role ?? $piece->string('role');
+            DrawerPieces::put($demo, [
+                'name' => $name, 'role' => $role, 'part_key' => $part->key ?? '', 'spec' => $part->spec ?? ['name' => $name, 'role' => $role, 'facets' => []],
+                'quantity' => $piece->int('quantity', 1), 'place' => $piece->string('place', ''), 'condition' => $piece->string('condition'),
+                'origin' => $piece->string('origin'), 'came_from' => $piece->string('cameFrom', ''),
+                'value_amount' => $piece->has('value') ? $piece->string('value') : null, 'value_currency' => $piece->has('value') ? 'EUR' : null,
+                'note' => $piece->string('note', ''),
+            ]);
         }
     }
 

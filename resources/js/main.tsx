@@ -20,6 +20,7 @@ const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
 const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
 const Account = lazy(() => import('./sign-in/Account'));
 const Library = lazy(() => import('./library/Library'));
+const Drawer = lazy(() => import('./drawer/Drawer'));
 const PartPage = lazy(() => import('./library/PartPage'));
 const EditPart = lazy(() => import('./library/EditPart'));
 const Compare = lazy(() => import('./library/Compare'));
@@ -50,6 +51,7 @@ createRoot(place).render(
                                 <Route path="/library/new" element={<EditPart />} />
                                 <Route path="/library/:part" element={<PartPage />} />
                                 <Route path="/library/:part/edit" element={<EditPart />} />
+                                <Route path="/drawer" element={<Drawer />} />
                                 <Route path="/compare" element={<Compare />} />
                                 <Route path="/rules" element={<Rules />} />
                                 <Route path="/rules/:rule" element={<RulePage />} />

@@ -69,7 +69,7 @@ final class BasketOfFile extends Command
         $landed = $order->landed();
         foreach ($order->choices as $one) {
             $packets = $one->offer->pieces > 1 ? "{$one->packets} packets of {$one->offer->pieces}" : "{$one->packets}";
-            $costs = [$sum($one->atHome), $sum($landed[$one->demand->id])];
+            $costs = [$sum($one->atHome), $sum($landed[$one->demand->id]->whole())];
             $this->say(sprintf('  %-44s %-18s %10s   landed %10s', mb_substr($one->demand->name, 0, 44), $packets, ...$costs));
         }
         $this->say("  goods {$sum($order->goods())}, post {$sum($order->terms->post)}, duty {$sum($order->duty())}, tax {$sum($order->tax())}");

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeBrief;
+use App\Actions\DrawerPieces;
 use App\Actions\EditBuild;
 use App\Actions\ImportBuild;
 use App\Actions\LookAtBuild;
@@ -26,6 +27,7 @@ use App\Mapping\Photographs;
 use App\Mapping\RawDocument;
 use App\Mapping\Today;
 use App\Mapping\UnreadableBuild;
+use App\Mapping\VendorTerms;
 use App\Models\BuildRecord;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
@@ -124,7 +126,12 @@ final class BuildController
 
     public function discard(BuildRecord $build): JsonResponse
     {
-        DB::transaction(static fn () => $build->delete());
+        // What it has claimed goes back into the drawer.
+        DB::transaction(static function () use ($build): void {
+            BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+            DrawerPieces::letGoAll($build);
+            $build->delete();
+        });
 
         return new JsonResponse(['id' => $build->id]);
     }
@@ -157,7 +164,7 @@ final class BuildController
     public function exportFile(BuildRecord $build): Response
     {
         try {
-            $document = BuildWriter::document(BuildMapper::withReadings($build), $build->brief);
+            $document = BuildWriter::document(VendorTerms::toSave($build, BuildMapper::withReadings($build)), $build->brief);
         } catch (UnreadableBuild) {
             $document = RawDocument::of($build);
         }

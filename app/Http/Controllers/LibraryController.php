@@ -8,7 +8,6 @@ use App\Library\PartQueries;
 use App\Mapping\BuildView;
 use App\Models\PartRecord;
 use App\Models\User;
-use App\Models\VendorRecord;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use PocketPlot\Build\Reading\MeteredState;
@@ -61,14 +60,5 @@ final class LibraryController
             'stopped' => array_map(static fn (Stopped $one): string => $one->value, Stopped::cases()),
             'gamesClasses' => array_map(get_object_vars(...), Vocabulary::gamesClasses()),
         ]);
-    }
-
-    public function vendors(User $user): JsonResponse
-    {
-        $vendors = PartQueries::vendors($user);
-
-        return new JsonResponse(['vendors' => $vendors->map(static fn (VendorRecord $vendor): array => [
-            'name' => $vendor->name, 'currency' => $vendor->currency, 'leadDays' => $vendor->lead_days, 'note' => $vendor->note,
-        ])->all()]);
     }
 }

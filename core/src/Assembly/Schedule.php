@@ -7,6 +7,7 @@ namespace PocketPlot\Assembly;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\SupplyState;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Day;
 
 /**
@@ -33,7 +34,7 @@ final readonly class Schedule
             }
             $left += $step->minutes;
             foreach ($step->waitsFor() as $line) {
-                $arrives = $arrivals[$line->id] ??= self::arrivalOf($line, $today) ?? false;
+                $arrives = $arrivals[$line->id] ??= self::arrivalOf($line, $today, $build->vendors) ?? false;
                 if ($arrives === false) {
                     $undated[$line->id] = $line;
                 } elseif ($arrives->isAfter($day)) {
@@ -52,8 +53,13 @@ final readonly class Schedule
         return new self($undated === [] && $steps !== [] ? $day : null, $slowest, array_values($undated), $left);
     }
 
-    /** The day it is expected; else, ordered today, the offer's lead time; null when neither is known. */
-    public static function arrivalOf(Line $line, Day $today): ?Day
+    /**
+     * The day it is expected; else, ordered today, what the vendor usually takes, closures counted in; else the offer's lead time; null when
+     * none is known.
+     *
+     * @param  array<string, Vendor>  $vendors  by name
+     */
+    public static function arrivalOf(Line $line, Day $today, array $vendors = []): ?Day
     {
         if ($line->expectedOn !== null && $line->state !== SupplyState::Faulty) {
             return $line->expectedOn->latest($today);
@@ -62,6 +68,10 @@ final readonly class Schedule
             return $today;
         }
         $offer = $line->part->bestOffer();
+        $vendor = $line->state === SupplyState::Ordered ? null : ($vendors[$line->vendor === '' ? ($offer->vendor ?? '') : $line->vendor] ?? null);
+        if ($vendor !== null) {
+            return $vendor->arrival($today, $vendor->lead->usual);
+        }
 
         return $offer === null || $line->state === SupplyState::Ordered ? null : $today->plusDays($offer->leadDays);
     }

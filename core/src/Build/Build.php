@@ -24,6 +24,8 @@ final readonly class Build
      * @param  array<string, array<string, mixed>>  $tickExtra  the same of each tick, by step id
      * @param  list<Profile>  $profiles  ways of playing that the builder named, the first being the one that counts
      * @param  list<Reading>  $readings  what was measured on the bench
+     * @param  array<string, Vendor>  $vendors  terms of those who sell, by name
+     * @param  list<Order>  $orders  what was ordered for it, the first before the later
      */
     public function __construct(
         public string $name,
@@ -36,6 +38,8 @@ final readonly class Build
         public array $tickExtra = [],
         public array $profiles = [],
         public array $readings = [],
+        public array $vendors = [],
+        public array $orders = [],
     ) {
         $this->lines = self::toldApart($lines);
     }
@@ -179,6 +183,31 @@ final readonly class Build
         )));
     }
 
+    /** @param  array<string, Vendor>  $vendors  by name */
+    public function withVendors(array $vendors): self
+    {
+        return $this->with(['vendors' => $vendors]);
+    }
+
+    public function order(string $id): ?Order
+    {
+        foreach ($this->orders as $order) {
+            if ($order->id === $id) {
+                return $order;
+            }
+        }
+
+        return null;
+    }
+
+    /** The same build with this order in the place of the one of the same name; as a new one, where there is none. */
+    public function withOrder(Order $order): self
+    {
+        $orders = array_map(static fn (Order $one): Order => $one->id === $order->id ? $order : $one, $this->orders);
+
+        return $this->with(['orders' => $this->order($order->id) === null ? [...$orders, $order] : $orders]);
+    }
+
     /** @param  list<Join>  $joins */
     private function withJoins(array $joins): self
     {
@@ -191,7 +220,7 @@ final readonly class Build
         return $this->with(['lines' => $lines]);
     }
 
-    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>}  $changed */
+    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>, orders?: list<Order>, vendors?: array<string, Vendor>}  $changed */
     private function with(array $changed): self
     {
         return new self(
@@ -205,6 +234,8 @@ final readonly class Build
             $this->tickExtra,
             $changed['profiles'] ?? $this->profiles,
             $changed['readings'] ?? $this->readings,
+            $changed['vendors'] ?? $this->vendors,
+            $changed['orders'] ?? $this->orders,
         );
     }
 

@@ -34,6 +34,8 @@ final readonly class Line
         public array $extra = [],
         /** What tells it from other lines of the same name, "left grip" or "second"; the build sets it, no file has it. */
         public string $mark = '',
+        /** Pieces that come out of the drawer and need no buying. */
+        public int $owned = 0,
     ) {}
 
     /** As sentences call it: "LiPo 3000", or "LiPo 3000 (left grip)" where another line has the same name. */
@@ -77,6 +79,7 @@ final readonly class Line
             $this->place,
             $this->extra,
             $mark,
+            $this->owned,
         );
     }
 }

@@ -11,9 +11,11 @@ use PocketPlot\Build\Join;
 use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
+use PocketPlot\Build\Order;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\Profile;
 use PocketPlot\Build\SupplyState;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
@@ -25,11 +27,11 @@ use PocketPlot\Quantity\Rates;
 final class BuildReader
 {
     /** Keys of a line that mean something to this version; all others travel along untouched. */
-    public const LINE_KEYS = ['id', 'part', 'role', 'slot', 'chosen', 'quantity', 'state', 'origin', 'price', 'vendor', 'expectedOn', 'note', 'place'];
+    public const LINE_KEYS = ['id', 'part', 'role', 'slot', 'chosen', 'quantity', 'state', 'origin', 'price', 'vendor', 'expectedOn', 'note', 'place', 'owned'];
 
     public const JOIN_KEYS = ['kind', 'from', 'to', 'output', 'input', 'through', 'gaugeAwg', 'lengthMm'];
 
-    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings'];
+    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings', 'vendors', 'orders'];
 
     public const PROFILE_KEYS = ['name', 'off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan', 'radio'];
 
@@ -72,6 +74,8 @@ final class BuildReader
             array_filter($tickExtra),
             self::profiles($file),
             ReadingReader::all($file, array_keys($lines)),
+            self::vendors($file),
+            self::orders($file),
         );
     }
 
@@ -94,6 +98,7 @@ final class BuildReader
             note: $fields->string('note', ''),
             place: $fields->string('place', ''),
             extra: $fields->rest(self::LINE_KEYS),
+            owned: max(0, min($fields->int('owned', 0), $fields->int('quantity', 1))),
         );
     }
 
@@ -135,6 +140,41 @@ final class BuildReader
             roomC: $brief->number('roomC') ?? 25.0,
             margins: self::margins($brief->child('margins')),
         );
+    }
+
+    /**
+     * @return array<string, Vendor> by name
+     *
+     * @throws BadFile
+     */
+    public static function vendors(Fields $file): array
+    {
+        $vendors = [];
+        foreach ($file->children('vendors') as $one) {
+            $vendor = VendorReader::read($one);
+            $vendors[$vendor->name] = $vendor;
+        }
+
+        return $vendors;
+    }
+
+    /**
+     * @return list<Order>
+     *
+     * @throws BadFile
+     */
+    public static function orders(Fields $file): array
+    {
+        $orders = [];
+        foreach ($file->children('orders') as $one) {
+            $order = OrderFile::read($one);
+            if (isset($orders[$order->id])) {
+                throw BadFile::at("{$one->path}/id", "\"{$order->id}\" is used by two orders", 'give each its own');
+            }
+            $orders[$order->id] = $order;
+        }
+
+        return array_values($orders);
     }
 
     public static function rates(?Fields $rates, string $base): Rates

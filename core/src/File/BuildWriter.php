@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Profile;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Rates;
 
 /** Writes a build as a document of the open format, keys it does not know included. */
@@ -37,6 +38,8 @@ final class BuildWriter
                 array_keys($build->ticks), array_values($build->ticks),
             ),
             ...($build->profiles === [] ? [] : ['profiles' => array_map(self::profile(...), $build->profiles)]),
+            ...($build->vendors === [] ? [] : ['vendors' => array_values(array_map(static fn (Vendor $one): array => $one->raw, $build->vendors))]),
+            ...($build->orders === [] ? [] : ['orders' => array_map(OrderFile::document(...), $build->orders)]),
             ...($build->readings === [] ? [] : ['readings' => array_map(ReadingReader::document(...), $build->readings)]),
         ];
 
@@ -107,6 +110,7 @@ final class BuildWriter
             ...($line->expectedOn === null ? [] : ['expectedOn' => (string) $line->expectedOn]),
             ...($line->note === '' ? [] : ['note' => $line->note]),
             ...($line->place === '' ? [] : ['place' => $line->place]),
+            ...($line->owned === 0 ? [] : ['owned' => $line->owned]),
         ] + $line->extra;
     }
 }

@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace PocketPlot\File;
 
 use PocketPlot\Build\Build;
-use PocketPlot\Quantity\BadFigure;
-use PocketPlot\Quantity\Money;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Rates;
 use PocketPlot\Sourcing\Condition;
 use PocketPlot\Sourcing\Demand;
-use PocketPlot\Sourcing\LeadTime;
 use PocketPlot\Sourcing\Market;
 use PocketPlot\Sourcing\MarketOffer;
-use PocketPlot\Sourcing\PostTariff;
 use PocketPlot\Sourcing\ShoppingList;
-use PocketPlot\Sourcing\Vendor;
 use PocketPlot\Sourcing\Wishes;
 
 /**
@@ -37,7 +33,7 @@ final class MarketReader
         $today = $fields->day('today') ?? throw BadFile::at('today', 'is missing', 'write the day of the order, such as 2026-11-26');
         $vendors = [];
         foreach ($fields->children('vendors') as $one) {
-            $vendor = self::vendor($one);
+            $vendor = VendorReader::read($one);
             if (isset($vendors[$vendor->name])) {
                 throw BadFile::at("{$one->path}/name", "\"{$vendor->name}\" is there twice", 'give each vendor once');
             }
@@ -63,49 +59,6 @@ final class MarketReader
         );
     }
 
-    /** @throws BadFile */
-    private static function vendor(Fields $fields): Vendor
-    {
-        $currency = $fields->string('currency');
-        $lead = $fields->child('lead') ?? new Fields([], "{$fields->path}/lead");
-        [$least, $usual, $most] = [$lead->int('least', $lead->int('usual')), $lead->int('usual'), $lead->int('most', $lead->int('usual'))];
-        if ($least > $usual || $usual > $most) {
-            throw BadFile::at($lead->path, "{$least}, {$usual} and {$most} days are in no order", 'write least, usual and most in this order');
-        }
-        $closures = [];
-        foreach ($fields->children('closures') as $one) {
-            $days = [$one->day('from'), $one->day('to')];
-            if ($days[0] === null || $days[1] === null || $days[0]->isAfter($days[1])) {
-                throw BadFile::at($one->path, 'ends before it begins', 'write the first and the last day of it');
-            }
-            $closures[] = [$days[0], $days[1]];
-        }
-
-        return new Vendor(
-            $fields->string('name'), $currency, self::post($fields, $currency), new LeadTime($least, $usual, $most), $closures,
-            self::cents($fields, 'leastOrder', $currency) ?? 0,
-            self::share($fields, 'taxPercent'), self::share($fields, 'dutyPercent'), self::cents($fields, 'dutyFreeUpTo', $currency) ?? 0,
-        );
-    }
-
-    /** @throws BadFile */
-    private static function post(Fields $vendor, string $currency): PostTariff
-    {
-        $fields = $vendor->child('post') ?? new Fields([], "{$vendor->path}/post");
-        $steps = [];
-        $before = 0;
-        foreach ($fields->children('steps') as $at => $one) {
-            $upTo = $one->has('upToGrams') ? $one->int('upToGrams') : null;
-            if ($before === null || ($upTo !== null && $upTo <= $before)) {
-                throw BadFile::at("{$one->path}/upToGrams", 'the steps of the post are not in order of weight', 'put the lightest first, and the one without a weight last');
-            }
-            $steps[] = [$upTo, self::cents($one, 'price', $currency) ?? 0];
-            $before = $upTo;
-        }
-
-        return new PostTariff($steps === [] ? [[null, 0]] : $steps, self::cents($fields, 'freeFrom', $currency));
-    }
-
     /**
      * @param  array<string, Vendor>  $vendors
      *
@@ -121,7 +74,7 @@ final class MarketReader
             if (isset($prices[$from])) {
                 throw BadFile::at("{$one->path}/from", "there are two prices from {$from} on", 'keep the one that holds');
             }
-            $prices[$from] = self::cents($one, 'price', $vendor->currency) ?? 0;
+            $prices[$from] = VendorReader::cents($one, 'price', $vendor->currency) ?? 0;
         }
         if (! isset($prices[1])) {
             throw BadFile::at("{$fields->path}/prices", 'there is no price for one packet', 'write the price from 1 on');
@@ -189,31 +142,5 @@ final class MarketReader
         return new Wishes(
             $fields->day('needBy'), $avoid, $fields->bool('usedAllowed', true), $fields->has('mostParcels') ? $fields->atLeastOne('mostParcels') : null,
         );
-    }
-
-    /** @throws BadFile when the sum has more than two decimals */
-    private static function cents(Fields $fields, string $key, string $currency): ?int
-    {
-        if (! $fields->has($key)) {
-            return null;
-        }
-        try {
-            return Money::of($fields->string($key), $currency)->times(100)->amount->toInt();
-        } catch (BadFigure $bad) {
-            throw BadFile::at("{$fields->path}/{$key}", $bad->getMessage(), 'write it as 12.40');
-        } catch (\Brick\Math\Exception\MathException) {
-            throw BadFile::at("{$fields->path}/{$key}", 'has more than two decimals', 'write it as 12.40');
-        }
-    }
-
-    /** @throws BadFile */
-    private static function share(Fields $fields, string $key): int
-    {
-        $percent = $fields->number($key) ?? 0.0;
-        if ($percent < 0.0 || $percent > 200.0) {
-            throw BadFile::at("{$fields->path}/{$key}", "{$percent} % is no share of a price", 'write a number from 0 to 200');
-        }
-
-        return (int) round($percent * 100);
     }
 }

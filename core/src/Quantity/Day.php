@@ -25,6 +25,12 @@ final readonly class Day implements \Stringable
         return new self((new \DateTimeImmutable($this->text.' 00:00:00 UTC'))->modify(sprintf('%+d days', $days))->format('Y-m-d'));
     }
 
+    /** Days from this one to the other, 0 for the same, negative when the other lies before. */
+    public function daysUntil(self $other): int
+    {
+        return (int) (new \DateTimeImmutable($this->text))->diff(new \DateTimeImmutable($other->text))->format('%r%a');
+    }
+
     public function isAfter(self $other): bool
     {
         return strcmp($this->text, $other->text) > 0;

@@ -36,6 +36,17 @@ final readonly class Rates
         return $money->become($amount, $currency);
     }
 
+    /** Hundredths of one currency in hundredths of another, half up; null when a rate is missing. */
+    public function cents(int $cents, string $from, string $to): ?int
+    {
+        if ($from === $to) {
+            return $cents;
+        }
+        $money = $this->convert(Cents::money($cents, $from), $to);
+
+        return $money === null ? null : Cents::of($money);
+    }
+
     private function worthOf(string $currency): ?string
     {
         return $currency === $this->base ? '1' : ($this->worth[$currency] ?? null);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Report;
 
+use PocketPlot\Quantity\Cents;
 use PocketPlot\Sourcing\Basket;
 use PocketPlot\Sourcing\Choice;
 use PocketPlot\Sourcing\Demand;
@@ -93,7 +94,10 @@ final readonly class BasketReport
                 'needed' => $one->demand->pieces,
                 'condition' => $one->offer->condition->value,
                 'goods' => self::sum($one->atHome),
-                'landed' => self::sum($landed[$one->demand->id]),
+                'post' => self::sum($landed[$one->demand->id]->post),
+                'duty' => self::sum($landed[$one->demand->id]->duty),
+                'tax' => self::sum($landed[$one->demand->id]->tax),
+                'landed' => self::sum($landed[$one->demand->id]->whole()),
             ], $order->choices),
         ];
     }
@@ -101,6 +105,6 @@ final readonly class BasketReport
     /** Hundredths as a decimal: "-0.05". */
     public static function sum(int $cents): string
     {
-        return sprintf('%s%d.%02d', $cents < 0 ? '-' : '', intdiv(abs($cents), 100), abs($cents) % 100);
+        return Cents::says($cents);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Sourcing;
 
+use PocketPlot\Build\Vendor;
+
 /** The cheapest way to buy what is wanted, each demand out of one offer, with post, tax and duty counted in. */
 final class Basket
 {
@@ -24,7 +26,8 @@ final class Basket
         if ($wanted === []) {
             return new Plan([], $unmet, 0);
         }
-        $search = new BasketSearch($choices, array_map(static fn (Vendor $one): array => Terms::of($one, $market), $vendors), $wishes->mostParcels);
+        $terms = array_map(static fn (Vendor $one): array => Terms::of($one, $market->rates, $market->home), $vendors);
+        $search = new BasketSearch($choices, $terms, $wishes->mostParcels);
         [$taken, $terms, $bound] = $search->run();
         if ($taken === null) {
             return new Plan([], $unmet, $bound, false);
@@ -37,7 +40,7 @@ final class Basket
     private static function asked(Market $market, Wishes $wishes): array
     {
         return array_filter($market->vendors, static fn (Vendor $one): bool => ! in_array($one->name, $wishes->avoid, true)
-            && Terms::of($one, $market) !== []
+            && Terms::of($one, $market->rates, $market->home) !== []
             && ($wishes->needBy === null || ! $one->arrival($market->today, $one->lead->usual)->isAfter($wishes->needBy)));
     }
 
@@ -49,20 +52,12 @@ final class Basket
     {
         $choices = [];
         foreach ($market->offers as $offer) {
-            $vendor = $vendors[$offer->vendor] ?? null;
-            $isWanted = $vendor !== null && isset($demand->grams[$offer->part])
+            $isWanted = isset($vendors[$offer->vendor], $demand->grams[$offer->part])
                 && ($offer->condition === Condition::New || ($wishes->usedAllowed && $demand->mayBeUsed));
-            $bought = $isWanted ? $offer->cheapest($demand->pieces) : null;
-            if ($vendor === null || $bought === null) {
-                continue;
+            $choice = $isWanted ? Choice::meeting($demand, $offer, $market) : null;
+            if ($choice !== null) {
+                $choices[] = $choice;
             }
-            [$packets, $goods] = $bought;
-            $atHome = $market->atHome($goods, $vendor->currency) ?? 0;
-            $duty = Share::of($atHome, $vendor->duty);
-            $choices[] = new Choice(
-                $offer, $demand, $packets, $goods, $packets * $offer->pieces * $demand->grams[$offer->part], $atHome, $duty,
-                [Share::of($atHome, $vendor->tax), Share::of($atHome + $duty, $vendor->tax)],
-            );
         }
 
         return $choices;

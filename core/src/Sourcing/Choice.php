@@ -24,6 +24,23 @@ final readonly class Choice
         public array $tax,
     ) {}
 
+    /** The cheapest way to meet a demand by an offer, at its vendor's terms; null when there are too few, or no rate. */
+    public static function meeting(Demand $demand, MarketOffer $offer, Market $market): ?self
+    {
+        $vendor = $market->vendors[$offer->vendor] ?? null;
+        $bought = $vendor === null ? null : $offer->cheapest($demand->pieces);
+        $atHome = $vendor === null || $bought === null ? null : $market->atHome($bought[1], $vendor->currency);
+        if ($vendor === null || $bought === null || $atHome === null) {
+            return null;
+        }
+        $duty = Share::of($atHome, $vendor->duty);
+
+        return new self(
+            $offer, $demand, $bought[0], $bought[1], $bought[0] * $offer->pieces * $demand->grams[$offer->part], $atHome, $duty,
+            [Share::of($atHome, $vendor->tax), Share::of($atHome + $duty, $vendor->tax)],
+        );
+    }
+
     /** Goods, duty and tax in hundredths at home. */
     public function cost(bool $dutiable): int
     {

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Sourcing;
 
-use Brick\Math\RoundingMode;
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Day;
-use PocketPlot\Quantity\Money;
 use PocketPlot\Quantity\Rates;
 
 /** Who sells what today, and what foreign money is worth at home. */
@@ -22,8 +21,6 @@ final readonly class Market
     /** Hundredths of a vendor's currency in hundredths at home, half up; null when no rate is known. */
     public function atHome(int $cents, string $currency): ?int
     {
-        $money = $this->rates->convert(Money::of((string) $cents, $currency), $this->home);
-
-        return $money?->amount->toScale(0, RoundingMode::HALF_UP)->toInt();
+        return $this->rates->cents($cents, $currency, $this->home);
     }
 }

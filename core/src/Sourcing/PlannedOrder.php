@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Sourcing;
 
+use PocketPlot\Build\Vendor;
 use PocketPlot\Quantity\Day;
 
 /** What a plan buys at one vendor; sums in hundredths at home. */
@@ -38,24 +39,17 @@ final readonly class PlannedOrder
     }
 
     /**
-     * What each choice really costs: its goods, duty and tax, and its part of the post by value; the cents that are left over go to the dearest.
+     * What each choice really costs, opened up.
      *
-     * @return array<string, int> by the demand's id; they sum up to the total
+     * @return array<string, LineCost> by the demand's id; their wholes sum up to the total
      */
     public function landed(): array
     {
-        $landed = [];
-        $goods = max(1, $this->goods());
-        $left = $this->terms->fixed();
-        $dearest = $this->choices[0];
+        $goods = [];
         foreach ($this->choices as $one) {
-            $part = intdiv($this->terms->fixed() * $one->atHome, $goods);
-            $landed[$one->demand->id] = $one->cost($this->terms->dutiable) + $part;
-            $left -= $part;
-            $dearest = $one->atHome > $dearest->atHome ? $one : $dearest;
+            $goods[$one->demand->id] = $one->atHome;
         }
-        $landed[$dearest->demand->id] += $left;
 
-        return $landed;
+        return Landing::of($goods, $this->terms, $this->vendor);
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace PocketPlot\Sourcing;
 
+use PocketPlot\Build\Vendor;
+use PocketPlot\Quantity\Rates;
+
 /**
  * One way in which a vendor's order can be: free of post above a sum, or by a step of its weight; free of duty below a sum, or not.
  * Goods in hundredths of the vendor's currency.
@@ -36,15 +39,35 @@ final readonly class Terms
     }
 
     /**
+     * Those that hold for an order as it stands: the cheapest that allow it. One that is too small or too heavy for any is reckoned
+     * as the least, or by the heaviest step.
+     *
+     * @param  list<self>  $all  of a vendor, cheapest first
+     */
+    public static function holding(array $all, Vendor $vendor, int $goods, int $grams): ?self
+    {
+        $goods = max($goods, $vendor->leastOrder);
+        $tooHeavy = null;
+        foreach ($all as $one) {
+            if ($one->allows($goods, $grams)) {
+                return $one;
+            }
+            $tooHeavy = $one->allows($goods, 0) ? $one : $tooHeavy;
+        }
+
+        return $tooHeavy;
+    }
+
+    /**
      * All of a vendor, those that cost least first.
      *
      * @return list<self> none when its currency has no rate
      */
-    public static function of(Vendor $vendor, Market $market): array
+    public static function of(Vendor $vendor, Rates $rates, string $home): array
     {
         $posts = [];
         foreach ($vendor->post->steps as [$grams, $cents]) {
-            $atHome = $market->atHome($cents, $vendor->currency);
+            $atHome = $rates->cents($cents, $vendor->currency, $home);
             if ($atHome === null) {
                 return [];
             }

@@ -250,10 +250,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Vendors */
+        /** Vendors: one's own, and those of the shelf */
         get: operations["getVendors"];
         put?: never;
-        post?: never;
+        /** Write down a vendor */
+        post: operations["postVendors"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1305,6 +1306,317 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/vendors/{vendor}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a vendor of one's own */
+        put: operations["putVendorsVendor"];
+        post?: never;
+        /** Remove a vendor of one's own; orders keep its name and money */
+        delete: operations["deleteVendorsVendor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note an offer that was seen */
+        post: operations["postOffers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/offers/{offer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change an offer */
+        put: operations["putOffersOffer"];
+        post?: never;
+        /** Remove an offer */
+        delete: operations["deleteOffersOffer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/price-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a vendor says of an offer today (a stand-in) */
+        get: operations["getPriceFeed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one owns */
+        get: operations["getDrawer"];
+        put?: never;
+        /** Put something into the drawer */
+        post: operations["postDrawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drawer/{piece}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what is known of it */
+        put: operations["putDrawerPiece"];
+        post?: never;
+        /** Take it out; it can be put back */
+        delete: operations["deleteDrawerPiece"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drawer/{piece}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put it back */
+        post: operations["postDrawerPieceRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drawer/{piece}/break-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a donor apart */
+        post: operations["postDrawerPieceBreakUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be bought, who sells it, and the ways to buy it */
+        get: operations["getBuildsBuildShopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Orders and parcels */
+        get: operations["getBuildsBuildOrders"];
+        put?: never;
+        /** Write down an order */
+        post: operations["postBuildsBuildOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/orders/{order}/did": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What happened to an order; or undo the last of it */
+        post: operations["postBuildsBuildOrdersOrderDid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the money goes */
+        get: operations["getBuildsBuildMoney"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge a find in a shop; nothing is stored */
+        post: operations["postBuildsBuildFind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A find that was bought takes its place */
+        post: operations["postBuildsBuildFound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Today's rates (a stand-in) */
+        post: operations["postBuildsBuildRates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What of the drawer would do, by line */
+        get: operations["getBuildsBuildDrawer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/claims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Claim pieces of the drawer for a line */
+        post: operations["postBuildsBuildClaims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/claims/{line}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Give claimed pieces back */
+        delete: operations["deleteBuildsBuildClaimsLine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1575,6 +1887,8 @@ export interface components {
             arrivesOn: string | null;
             note: string;
             place: string;
+            /** @description pieces that come out of the drawer */
+            owned: number;
         };
         GamesClass: {
             class: string;
@@ -1726,10 +2040,15 @@ export interface components {
             unused: string[];
         };
         Vendor: {
+            id: number;
+            version: number;
+            own: boolean;
             name: string;
             currency: string;
             leadDays: number;
             note: string;
+            saysPost: boolean;
+            terms: components["schemas"]["VendorTerms"];
         };
         OpenFigure: {
             line: string;
@@ -2418,6 +2737,296 @@ export interface components {
                 take: number;
             }[];
         };
+        /** @description Post, days, closures, tax and duty as files have them; what is left out is not known. Sums in the vendor's currency. */
+        VendorTerms: {
+            lead?: {
+                least?: number;
+                usual?: number;
+                most?: number;
+            };
+            post?: {
+                steps?: {
+                    upToGrams?: number;
+                    price: string;
+                }[];
+                freeFrom?: string;
+            };
+            closures?: {
+                from: string;
+                to: string;
+            }[];
+            leastOrder?: string;
+            taxPercent?: number;
+            dutyPercent?: number;
+            dutyFreeUpTo?: string;
+        };
+        /** @enum {string} */
+        Condition: "new" | "used-tested" | "used-untested";
+        Offer: {
+            id: number;
+            version: number;
+            partKey: string;
+            vendor: string;
+            variant: string;
+            pieces: number;
+            prices: {
+                from: number;
+                price: string;
+            }[];
+            condition: components["schemas"]["Condition"];
+            stock: number | null;
+            seenOn: string;
+            link: string;
+        };
+        ShoppingOffer: {
+            id: string;
+            vendor: string;
+            pieces: number;
+            prices: {
+                from: number;
+                price: string;
+            }[];
+            currency: string;
+            condition: components["schemas"]["Condition"];
+            stock: number | null;
+            packets: number | null;
+            goods: string | null;
+            arrives: string;
+            seenOn: string | null;
+            isOld: boolean;
+            link: string;
+        };
+        ShoppingRow: {
+            line: string;
+            name: string;
+            part: string;
+            role: components["schemas"]["Role"];
+            needed: number;
+            owned: number;
+            awaited: number;
+            here: number;
+            toBuy: number;
+            packetOf: number;
+            expectedOn: string | null;
+            clash: string | null;
+            offers: components["schemas"]["ShoppingOffer"][];
+        };
+        PlanItem: {
+            id: string;
+            name: string;
+            offer: string;
+            part: string;
+            packets: number;
+            pieces: number;
+            needed: number;
+            condition: components["schemas"]["Condition"];
+            goods: string;
+            post: string;
+            duty: string;
+            tax: string;
+            landed: string;
+        };
+        PlannedOrder: {
+            vendor: string;
+            arrives: string;
+            latest: string;
+            goods: string;
+            post: string;
+            duty: string;
+            tax: string;
+            total: string;
+            items: components["schemas"]["PlanItem"][];
+        };
+        ShoppingPlan: {
+            /** @enum {string} */
+            way: "least" | "soonest" | "fewest-parcels";
+            currency: string;
+            possible: boolean;
+            total: string;
+            exact: boolean;
+            bound: string;
+            arrives: string | null;
+            decides: string | null;
+            orders: components["schemas"]["PlannedOrder"][];
+            unmet: {
+                id: string;
+                name: string;
+            }[];
+            without: {
+                /** @enum {string} */
+                condition: "needBy" | "avoid" | "usedAllowed" | "mostParcels";
+                total: string;
+                saves: string;
+                unmet: number;
+                arrives: string | null;
+            }[];
+        };
+        Shopping: {
+            currency: string;
+            list: components["schemas"]["ShoppingRow"][];
+            plans: components["schemas"]["ShoppingPlan"][];
+            withoutPost: string[];
+        };
+        /** @enum {string} */
+        OrderState: "placed" | "confirmed" | "sent" | "arrived-in-part" | "arrived" | "cancelled";
+        OrderItem: {
+            line: string;
+            name: string;
+            packets: number;
+            pieces: number;
+            awaited: number;
+            right: number;
+            wrong: number;
+            broken: number;
+            missing: number;
+            tested: number;
+            leftOver: number;
+            goods: string;
+            post: string;
+            duty: string;
+            tax: string;
+            landed: string;
+            refund: string;
+            isOnList: boolean;
+            toBuyAgain: number;
+            checks: string[];
+        };
+        Order: {
+            id: string;
+            vendor: string;
+            state: components["schemas"]["OrderState"];
+            isOpen: boolean;
+            placedOn: string;
+            expectedOn: string | null;
+            daysLate: number;
+            delays: boolean;
+            currency: string;
+            total: string;
+            why: string;
+            tracking: string;
+            track: {
+                on: string;
+                says: string;
+            }[];
+            items: components["schemas"]["OrderItem"][];
+            history: {
+                on: string;
+                did: string;
+            }[];
+        };
+        Orders: {
+            post: string;
+            orders: components["schemas"]["Order"][];
+        };
+        MoneyRow: {
+            name: string;
+            line: string | null;
+            goods: string;
+            post: string;
+            duty: string;
+            tax: string;
+            refund: string;
+            whole: string;
+            committed: string;
+            spent: string;
+        };
+        MoneyGroup: {
+            name: string;
+            goods: string;
+            post: string;
+            duty: string;
+            tax: string;
+            refund: string;
+            whole: string;
+            committed: string;
+            spent: string;
+        };
+        MoneyReport: {
+            currency: string;
+            planned: string;
+            committed: string;
+            spent: string;
+            refunded: string;
+            lines: components["schemas"]["MoneyRow"][];
+            byRole: components["schemas"]["MoneyGroup"][];
+            byVendor: components["schemas"]["MoneyGroup"][];
+            over: {
+                on: string;
+                what: string;
+                amount: string;
+                sum: string;
+            }[];
+            unpriced: string[];
+            withoutPost: string[];
+            readyMade: components["schemas"]["Money"] | null;
+        };
+        DrawerPiece: {
+            id: number;
+            version: number;
+            name: string;
+            role: components["schemas"]["Role"];
+            partKey: string;
+            quantity: number;
+            left: number;
+            place: string;
+            condition: components["schemas"]["Condition"];
+            /** @enum {string} */
+            origin: "bought" | "salvaged" | "gift" | "sample";
+            cameFrom: string;
+            value: components["schemas"]["Money"] | null;
+            note: string;
+            claims: {
+                build: string;
+                name: string;
+                quantity: number;
+            }[];
+        };
+        DrawerMatch: {
+            id: number;
+            version: number;
+            name: string;
+            role: components["schemas"]["Role"];
+            partKey: string;
+            quantity: number;
+            left: number;
+            place: string;
+            condition: components["schemas"]["Condition"];
+            /** @enum {string} */
+            origin: "bought" | "salvaged" | "gift" | "sample";
+            cameFrom: string;
+            value: components["schemas"]["Money"] | null;
+            note: string;
+            claims: {
+                build: string;
+                name: string;
+                quantity: number;
+            }[];
+            same: boolean;
+        };
+        SecondHand: {
+            read: {
+                label: string;
+                says: string;
+            }[];
+            name: string;
+            verdict: components["schemas"]["Verdict"];
+            says: string;
+            settled: number;
+            newClashes: number;
+            vitals: components["schemas"]["Vitals"];
+            place: string;
+            clashes: string[];
+            unknown: string[];
+            tight: string[];
+            look: string[];
+            worth: string | null;
+            because: {
+                says: string;
+                amount: string;
+            }[];
+            currency: string;
+            before: components["schemas"]["Vitals"];
+        };
     };
     responses: never;
     parameters: never;
@@ -2949,6 +3558,64 @@ export interface operations {
                     "application/json": {
                         vendors: components["schemas"]["Vendor"][];
                     };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postVendors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    name: string;
+                    currency: string;
+                    note?: string;
+                    lead: {
+                        least?: number;
+                        usual?: number;
+                        most?: number;
+                    };
+                    post?: {
+                        steps?: {
+                            upToGrams?: number;
+                            price: string;
+                        }[];
+                        freeFrom?: string;
+                    };
+                    closures?: {
+                        from: string;
+                        to: string;
+                    }[];
+                    leastOrder?: string;
+                    taxPercent?: number;
+                    dutyPercent?: number;
+                    dutyFreeUpTo?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vendor"];
                 };
             };
             /** @description what went wrong */
@@ -5536,6 +6203,927 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PartPage"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putVendorsVendor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                vendor: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    name: string;
+                    currency: string;
+                    note?: string;
+                    lead: {
+                        least?: number;
+                        usual?: number;
+                        most?: number;
+                    };
+                    post?: {
+                        steps?: {
+                            upToGrams?: number;
+                            price: string;
+                        }[];
+                        freeFrom?: string;
+                    };
+                    closures?: {
+                        from: string;
+                        to: string;
+                    }[];
+                    leastOrder?: string;
+                    taxPercent?: number;
+                    dutyPercent?: number;
+                    dutyFreeUpTo?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vendor"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteVendorsVendor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                vendor: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    partKey: string;
+                    vendor: string;
+                    variant?: string;
+                    pieces: number;
+                    prices: {
+                        from: number;
+                        price: string;
+                    }[];
+                    condition?: components["schemas"]["Condition"];
+                    stock?: number | null;
+                    seenOn?: string;
+                    link?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Offer"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putOffersOffer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    partKey: string;
+                    vendor: string;
+                    variant?: string;
+                    pieces: number;
+                    prices: {
+                        from: number;
+                        price: string;
+                    }[];
+                    condition?: components["schemas"]["Condition"];
+                    stock?: number | null;
+                    seenOn?: string;
+                    link?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Offer"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteOffersOffer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPriceFeed: {
+        parameters: {
+            query: {
+                offer: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        now: {
+                            price: string;
+                            stock: number | null;
+                        };
+                        service: string;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDrawer: {
+        parameters: {
+            query?: {
+                q?: string;
+                role?: string;
+                from?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        total: number;
+                        pieces: components["schemas"]["DrawerPiece"][];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    part?: number | null;
+                    name?: string;
+                    role?: components["schemas"]["Role"];
+                    quantity: number;
+                    place?: string;
+                    condition?: components["schemas"]["Condition"];
+                    origin?: string;
+                    cameFrom?: string;
+                    value?: components["schemas"]["Money"] | string | null;
+                    note?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerPiece"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putDrawerPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version?: number;
+                    part?: number | null;
+                    name?: string;
+                    role?: components["schemas"]["Role"];
+                    quantity: number;
+                    place?: string;
+                    condition?: components["schemas"]["Condition"];
+                    origin?: string;
+                    cameFrom?: string;
+                    value?: components["schemas"]["Money"] | string | null;
+                    note?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerPiece"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteDrawerPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postDrawerPieceRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerPiece"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postDrawerPieceBreakUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                piece: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    parts: {
+                        name: string;
+                        role?: components["schemas"]["Role"];
+                        quantity?: number;
+                        broken?: boolean;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildShopping: {
+        parameters: {
+            query?: {
+                needBy?: string;
+                "avoid[]"?: string[];
+                used?: boolean;
+                "onlyNew[]"?: components["schemas"]["Role"][];
+                mostParcels?: number;
+                choose?: boolean;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shopping"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Orders"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    vendor: string;
+                    items: {
+                        line: string;
+                        offer: string;
+                        pieces: number;
+                    }[];
+                    why?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildOrdersOrderDid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                order: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    /** @enum {string} */
+                    did: "confirm" | "send" | "expect" | "arrive" | "test" | "refund" | "put-away" | "cancel" | "undo";
+                    item?: number;
+                    right?: number;
+                    wrong?: number;
+                    broken?: number;
+                    missing?: number;
+                    works?: number;
+                    fails?: number;
+                    pieces?: number;
+                    tracking?: string;
+                    place?: string;
+                    expectedOn?: string;
+                    refund?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildMoney: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoneyReport"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildFind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    line: string;
+                    text: string;
+                    price?: components["schemas"]["Money"] | string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondHand"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildFound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    line: string;
+                    text: string;
+                    price?: components["schemas"]["Money"] | string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildRates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        lines: {
+                            [key: string]: components["schemas"]["DrawerMatch"][];
+                        };
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildClaims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    line: string;
+                    piece: number;
+                    quantity: number;
+                    atValue?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteBuildsBuildClaimsLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
                 };
             };
             /** @description what went wrong */

@@ -9,6 +9,7 @@ import { useNotices } from './Notices';
 const pages = [
     ['/', 'Builds'],
     ['/library', 'Library'],
+    ['/drawer', 'Drawer'],
     ['/rules', 'Rules'],
 ] as const;
 

@@ -1,4 +1,4 @@
-import type { Line, Role, SheetColumn } from '../api/client';
+import type { Condition, Line, Role, SheetColumn } from '../api/client';
 
 /** The contract says which there are: a role that it has and this list has not, or the other way round, does not compile. */
 export const roleWords: Record<Role, string> = {
@@ -47,10 +47,13 @@ const columnWords: Record<SheetColumn, string> = {
     ignored: 'leave out',
 };
 
+export const conditionWords: Record<Condition, string> = { new: 'new', 'used-tested': 'used, tested', 'used-untested': 'used, not tested' };
+
 /** As the choices of a select: value and words, in this order. */
 const choices = <Key extends string>(words: Record<Key, string>) => Object.entries(words) as [Key, string][];
 
 export const roles = choices(roleWords);
+export const conditions = choices(conditionWords);
 export const states = choices(stateWords);
 export const origins = choices(originWords);
 export const sheetColumns = choices(columnWords);

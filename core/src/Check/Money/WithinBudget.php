@@ -13,7 +13,9 @@ use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
+use PocketPlot\Quantity\Cents;
 use PocketPlot\Quantity\Money;
+use PocketPlot\Sourcing\Costs;
 
 final class WithinBudget extends WholeRule
 {
@@ -60,6 +62,7 @@ final class WithinBudget extends WholeRule
             default => "The parts come to {$costs->planned->says()} of {$converted->says()}.",
         }, [
             ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),
+            ...$this->opened($costs),
             $this->money('Everything together', $costs->planned),
             new WorkingLine('Budget', $converted->rounded(), $converted->currency, 'brief'),
         ], 'the whole build against the budget', match ($verdict) {
@@ -70,6 +73,24 @@ final class WithinBudget extends WholeRule
                 Remedy::brief('Raise the budget in the brief'),
             ],
         }), 'total', true, $open);
+    }
+
+    /** @return list<WorkingLine> what is in the sum beside the goods, where there is any */
+    private function opened(Costs $costs): array
+    {
+        $currency = $costs->planned->currency;
+        $sums = ['Goods' => 0, 'Post' => 0, 'Duty' => 0, 'Tax at the border' => 0, 'Refunded' => 0];
+        foreach ([...array_values($costs->lines), ...array_values($costs->apart)] as $one) {
+            $sums['Goods'] += $one->goods;
+            $sums['Post'] += $one->post;
+            $sums['Duty'] += $one->duty;
+            $sums['Tax at the border'] += $one->tax;
+            $sums['Refunded'] -= $one->refund;
+        }
+        $beside = array_filter(array_diff_key($sums, ['Goods' => 0]));
+        $opened = $beside === [] ? [] : ['Goods' => $sums['Goods']] + $beside;
+
+        return array_map(fn (string $label, int $cents): WorkingLine => $this->money($label, Cents::money($cents, $currency)), array_keys($opened), $opened);
     }
 
     private function money(string $label, Money $money): WorkingLine

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Sourcing;
+namespace PocketPlot\Build;
 
 /** What a vendor asks for post, in hundredths of its currency: by weight, and nothing from some sum on. */
 final readonly class PostTariff

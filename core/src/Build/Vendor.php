@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Sourcing;
+namespace PocketPlot\Build;
 
 use PocketPlot\Quantity\Day;
 
@@ -14,6 +14,7 @@ final readonly class Vendor
      * @param  int  $leastOrder  goods below which nothing is sold; 0 for none
      * @param  int  $tax  on goods, duty and post, what is asked at the border; 2000 is 20 %
      * @param  int  $duty  on goods, once they are more than $dutyFreeUpTo
+     * @param  bool  $saysPost  false while nobody knows what post costs; it is counted as nothing then
      */
     public function __construct(
         public string $name,
@@ -25,6 +26,9 @@ final readonly class Vendor
         public int $tax = 0,
         public int $duty = 0,
         public int $dutyFreeUpTo = 0,
+        public bool $saysPost = true,
+        /** @var array<string, mixed> as it was written */
+        public array $raw = [],
     ) {}
 
     /** The day on which an order of today usually is here: what falls into a closure is sent after it. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Sourcing;
+namespace PocketPlot\Build;
 
 /** Days from the order to the parcel. */
 final readonly class LeadTime

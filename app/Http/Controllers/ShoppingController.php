@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ChangeOrder;
+use App\Actions\EditBuild;
+use App\Actions\PlaceOrder;
+use App\Actions\TakeFind;
+use App\Http\Requests\EditRequest;
+use App\Http\Requests\FindRequest;
+use App\Http\Requests\FoundRequest;
+use App\Http\Requests\OrderDidRequest;
+use App\Http\Requests\PlaceOrderRequest;
+use App\Http\Requests\ShoppingRequest;
+use App\Library\MarketQueries;
+use App\Library\PartQueries;
+use App\Mapping\BuildMapper;
+use App\Mapping\OrdersView;
+use App\Mapping\Today;
+use App\Models\BuildRecord;
+use App\Models\PartRecord;
+use App\Models\User;
+use App\Sheets\ArrivalsCalendar;
+use App\Sheets\SheetOut;
+use App\Sheets\ShoppingTable;
+use App\Standins\Rates\RateService;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use PocketPlot\Appraisal;
+use PocketPlot\Clipping\Proposal;
+use PocketPlot\File\BuildWriter;
+use PocketPlot\File\PartReader;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Report\MoneyReport;
+use PocketPlot\Report\SecondHand;
+use PocketPlot\Report\Shopping;
+
+/** Shopping for a build: what to buy and where, what was ordered, what it comes to, and what a find in a shop is worth. */
+final class ShoppingController
+{
+    /** Parts among which a cure for a find's clashes is looked for. */
+    private const MOST_TRIED = 40;
+
+    public function show(ShoppingRequest $request, BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse($this->shopping($request, $build)->toArray());
+    }
+
+    /** What the plan buys, as a spreadsheet: one sheet a vendor. */
+    public function sheet(ShoppingRequest $request, BuildRecord $build, string $format): Response
+    {
+        $plan = $this->shopping($request, $build)->plans()[0]['report'];
+
+        return SheetOut::answer(ShoppingTable::of($plan->toArray()), $format, 'shopping-'.(Str::slug($build->name) ?: 'build'));
+    }
+
+    public function order(PlaceOrderRequest $request, BuildRecord $build): JsonResponse
+    {
+        return EditBuild::run(
+            $build, $request->version(),
+            static fn (BuildRecord $build) => PlaceOrder::in($build, $request->string('vendor')->toString(), $request->items(), $request->string('why')->trim()->toString()),
+        );
+    }
+
+    public function did(OrderDidRequest $request, BuildRecord $build, string $order): JsonResponse
+    {
+        /** @var array<string, mixed> $given */
+        $given = $request->validated();
+
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeOrder::in($build, $order, $request->string('did')->toString(), $given));
+    }
+
+    public function orders(BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse(OrdersView::of($build));
+    }
+
+    /** The days on which something is expected, for any calendar. */
+    public function calendar(BuildRecord $build): Response
+    {
+        return new Response(ArrivalsCalendar::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), $build->id), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="arrivals-'.(Str::slug($build->name) ?: 'build').'.ics"',
+        ]);
+    }
+
+    public function money(BuildRecord $build): JsonResponse
+    {
+        return new JsonResponse((new MoneyReport(self::appraise($build)))->toArray());
+    }
+
+    /** A find in a shop, judged; nothing is stored. */
+    public function find(FindRequest $request, User $user, BuildRecord $build): JsonResponse
+    {
+        $before = Appraisal::toCompare(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
+        $place = $before->build->line($request->string('line')->toString()) ?? abort(404);
+        [$spec, $read] = TakeFind::read($place, $request->string('text')->toString(), $before->build->brief->currency);
+        $price = $request->price();
+        $spec['offers'] = $price === null ? [] : [['vendor' => 'seen in a shop', 'price' => $price, 'leadDays' => 0]];
+        $part = PartReader::read([...$spec, 'id' => 'found']);
+        $rows = PartQueries::ofRole($user, Role::Regulator->value, '', self::MOST_TRIED);
+        $library = array_values($rows->map(static fn (PartRecord $row): Part => PartReader::read($row->spec))->all());
+
+        return new JsonResponse([
+            'read' => array_map(static fn (Proposal $one): array => ['label' => $one->label, 'says' => $one->says], $read),
+            'name' => $part->name,
+            ...(new SecondHand($before, $place, $part, $library, Today::day()))->toArray(),
+        ]);
+    }
+
+    /** It was bought: a part of one's own in its place, at the price that was paid. */
+    public function found(FoundRequest $request, User $user, BuildRecord $build): JsonResponse
+    {
+        return EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($request, $user): void {
+            TakeFind::into($build, $user, $request->string('line')->toString(), $request->string('text')->toString(), $request->price());
+        });
+    }
+
+    /** Today's rates, from whoever is asked for them. */
+    public function rates(EditRequest $request, BuildRecord $build, RateService $service): JsonResponse
+    {
+        return EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($service): void {
+            $build->rates = BuildWriter::rates($service->today(Today::day()));
+        });
+    }
+
+    private function shopping(ShoppingRequest $request, BuildRecord $build): Shopping
+    {
+        $appraisal = self::appraise($build);
+
+        return new Shopping(
+            $appraisal, MarketQueries::of($build, $appraisal->build), $request->wishes(), $request->spares(), $request->onlyNew(), $request->boolean('choose'),
+        );
+    }
+
+    private static function appraise(BuildRecord $build): Appraisal
+    {
+        return Appraisal::of(BuildMapper::toCore($build->load(BuildMapper::RELATIONS)), Today::day());
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** A find in a shop that was bought. */
+final class FoundRequest extends FindRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['version' => ['required', 'integer', 'min:1'], ...parent::rules()];
+    }
+}

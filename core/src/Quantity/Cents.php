@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Quantity;
+
+use Brick\Math\RoundingMode;
+
+/** Whole hundredths of a currency, in which sums are shared out without losing one. */
+final class Cents
+{
+    /** As a decimal: "-0.05". */
+    public static function says(int $cents): string
+    {
+        return sprintf('%s%d.%02d', $cents < 0 ? '-' : '', intdiv(abs($cents), 100), abs($cents) % 100);
+    }
+
+    /** Half up. */
+    public static function of(Money $money): int
+    {
+        return $money->times(100)->amount->toScale(0, RoundingMode::HALF_UP)->toInt();
+    }
+
+    public static function money(int $cents, string $currency): Money
+    {
+        return Money::of(self::says($cents), $currency);
+    }
+}

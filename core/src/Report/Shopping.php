@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Report;
+
+use PocketPlot\Appraisal;
+use PocketPlot\Build\Line;
+use PocketPlot\Build\Origin;
+use PocketPlot\Check\Verdict;
+use PocketPlot\Part\Part;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Cents;
+use PocketPlot\Quantity\Day;
+use PocketPlot\Sourcing\Basket;
+use PocketPlot\Sourcing\Demand;
+use PocketPlot\Sourcing\Market;
+use PocketPlot\Sourcing\MarketOffer;
+use PocketPlot\Sourcing\Plan;
+use PocketPlot\Sourcing\Progress;
+use PocketPlot\Sourcing\ShoppingList;
+use PocketPlot\Sourcing\Wishes;
+use PocketPlot\WhatIf\Candidates;
+
+/** A build's shopping: what is needed and owned and on its way, who sells the rest, and the ways to buy it, side by side. */
+final readonly class Shopping
+{
+    /** Days after which an offer that was seen is told as an old one. */
+    private const OLD_AFTER_DAYS = 60;
+
+    /** @var list<Demand> */
+    public array $demands;
+
+    /**
+     * @param  array<string, int>  $spares  pieces more than are needed, by line
+     * @param  list<Role>  $onlyNew  roles of which nothing used is bought
+     * @param  bool  $mayChoose  whether a place may go to another of its candidates that fits
+     */
+    public function __construct(
+        private Appraisal $appraisal, private Market $market, private Wishes $wishes, array $spares = [], array $onlyNew = [], bool $mayChoose = false,
+    ) {
+        $this->demands = ShoppingList::of($appraisal->build, $spares, $mayChoose ? self::fitting($appraisal, $market->today) : [], $onlyNew);
+    }
+
+    /** @return list<array{way: string, report: BasketReport}> the cheapest first; others only where they differ from it */
+    public function plans(): array
+    {
+        $best = new BasketReport($this->demands, $this->market, $this->wishes);
+        $plans = [['way' => 'least', 'report' => $best]];
+        $soonest = $this->soonest();
+        foreach (array_filter(['soonest' => $soonest, 'fewest-parcels' => $this->fewest($best->plan)]) as $way => $wishes) {
+            $report = new BasketReport($this->demands, $this->market, $wishes);
+            $isNew = $report->plan->isPossible && count($report->plan->unmet) <= count($best->plan->unmet) && $report->plan->total() > $best->plan->total();
+            foreach ($plans as $one) {
+                $isNew = $isNew && self::picture($one['report']->plan) !== self::picture($report->plan);
+            }
+            if ($isNew) {
+                $plans[] = ['way' => $way, 'report' => $report];
+            }
+        }
+
+        return $plans;
+    }
+
+    /** @return array<string, mixed> as the API answers it (contract/openapi.json, "Shopping") */
+    public function toArray(): array
+    {
+        return [
+            'currency' => $this->market->home,
+            'list' => array_values(array_map(
+                $this->row(...),
+                array_filter($this->appraisal->build->chosen(), static fn (Line $line): bool => ! $line->part->isWanted),
+            )),
+            'plans' => array_map(static fn (array $one): array => ['way' => $one['way'], ...$one['report']->toArray()], $this->plans()),
+            'withoutPost' => $this->withoutPost(),
+        ];
+    }
+
+    /** @return list<string> vendors of these offers whose post nobody knows */
+    private function withoutPost(): array
+    {
+        $names = [];
+        foreach ($this->market->offers as $offer) {
+            if ($this->market->vendors[$offer->vendor]->saysPost === false) {
+                $names[$offer->vendor] = $offer->vendor;
+            }
+        }
+
+        return array_values($names);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Line $line): array
+    {
+        $progress = Progress::of($line, $this->appraisal->build);
+        $atHome = $line->origin !== Origin::Buy ? $line->quantity : $progress->owned;
+
+        return [
+            'line' => $line->id,
+            'name' => $line->name(),
+            'part' => $line->part->id,
+            'role' => $line->role->value,
+            'needed' => $progress->needed,
+            'owned' => $atHome,
+            'awaited' => $progress->awaited,
+            'here' => $progress->right,
+            'toBuy' => $progress->toBuy,
+            'packetOf' => $line->part->packetOf,
+            'expectedOn' => $progress->expectedOn === null ? null : (string) $progress->expectedOn,
+            'clash' => $this->clash($line),
+            'offers' => $progress->toBuy === 0 ? [] : $this->offers($line, $progress->toBuy),
+        ];
+    }
+
+    /** What clashes about the line, in a sentence; null when nothing does. */
+    public function clash(Line $line): ?string
+    {
+        foreach ($this->appraisal->findings as $finding) {
+            if ($finding->verdict === Verdict::Clash && ! $finding->ofWhole && in_array($line->id, $finding->lines, true)) {
+                return $finding->says();
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array<string, mixed>> cheapest for so many pieces first */
+    private function offers(Line $line, int $pieces): array
+    {
+        $offers = [];
+        foreach ($this->market->offers as $offer) {
+            if ($offer->part === $line->part->id) {
+                $offers[] = $this->offer($offer, $pieces);
+            }
+        }
+        usort($offers, static fn (array $a, array $b): int => [$a['cents'] === null, $a['cents']] <=> [$b['cents'] === null, $b['cents']]);
+
+        return array_map(static fn (array $one): array => array_diff_key($one, ['cents' => true]), $offers);
+    }
+
+    /** @return array{cents: ?int}&array<string, mixed> */
+    private function offer(MarketOffer $offer, int $pieces): array
+    {
+        $vendor = $this->market->vendors[$offer->vendor];
+        $bought = $offer->cheapest($pieces);
+        $cents = $bought === null ? null : $this->market->atHome($bought[1], $vendor->currency);
+
+        return [
+            'cents' => $cents,
+            'id' => $offer->id,
+            'vendor' => $offer->vendor,
+            'pieces' => $offer->pieces,
+            'prices' => array_map(
+                static fn (int $from, int $price): array => ['from' => $from, 'price' => Cents::says($price)], array_keys($offer->prices), $offer->prices,
+            ),
+            'currency' => $vendor->currency,
+            'condition' => $offer->condition->value,
+            'stock' => $offer->stock,
+            'packets' => $bought[0] ?? null,
+            'goods' => $cents === null ? null : Cents::says($cents),
+            'arrives' => (string) $vendor->arrival($this->market->today, $vendor->lead->usual),
+            'seenOn' => $offer->seenOn === null ? null : (string) $offer->seenOn,
+            'isOld' => $offer->seenOn !== null && $offer->seenOn->daysUntil($this->market->today) > self::OLD_AFTER_DAYS,
+            'link' => $offer->link,
+        ];
+    }
+
+    /** All by the first day on which it can be there; null when the wishes already say a day. */
+    private function soonest(): ?Wishes
+    {
+        if ($this->wishes->needBy !== null) {
+            return null;
+        }
+        $day = null;
+        foreach ($this->demands as $demand) {
+            $first = null;
+            foreach ($this->market->offers as $offer) {
+                $vendor = $this->market->vendors[$offer->vendor];
+                $isSold = isset($demand->grams[$offer->part]) && $offer->cheapest($demand->pieces) !== null;
+                if ($isSold && ! in_array($offer->vendor, $this->wishes->avoid, true)) {
+                    $arrives = $vendor->arrival($this->market->today, $vendor->lead->usual);
+                    $first = $first === null || $first->isAfter($arrives) ? $arrives : $first;
+                }
+            }
+            $day = $first === null ? $day : ($day === null ? $first : $day->latest($first));
+        }
+
+        return $day === null ? null : new Wishes($day, $this->wishes->avoid, $this->wishes->usedAllowed, $this->wishes->mostParcels);
+    }
+
+    /** So few parcels as all of it can come in; null when the cheapest plan has no more. */
+    private function fewest(Plan $best): ?Wishes
+    {
+        for ($parcels = 1; $parcels < count($best->orders); $parcels++) {
+            $wishes = new Wishes($this->wishes->needBy, $this->wishes->avoid, $this->wishes->usedAllowed, $parcels);
+            if (Basket::cheapest($this->demands, $this->market, $wishes)->isPossible) {
+                return $wishes;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{string, int}> */
+    private static function picture(Plan $plan): array
+    {
+        return array_map(static fn ($order): array => [$order->vendor->name, $order->total()], $plan->orders);
+    }
+
+    /** @return array<string, list<Part>> by the chosen line, parts of the other candidates of its place that bring no clash */
+    private static function fitting(Appraisal $appraisal, Day $today): array
+    {
+        $build = $appraisal->build;
+        $before = Appraisal::toCompare($build, $today);
+        $fitting = [];
+        foreach ($build->chosen() as $line) {
+            foreach ($build->lines as $other) {
+                if (! $other->chosen && $other->slot === $line->slot && $other->quantity === $line->quantity
+                    && Candidates::effectOf($before, $other->part, $line->role, $line->id, $today)->verdict->weight() <= Verdict::Tight->weight()) {
+                    $fitting[$line->id][] = $other->part;
+                }
+            }
+        }
+
+        return $fitting;
+    }
+}

@@ -1,0 +1,86 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, type DrawerMatch, type Shopping } from '../../api/client';
+import { useOpenBuild } from '../../frame/useBuild';
+import { SaveMenu } from '../../ui/SaveMenu';
+import { ConditionsBar } from './ConditionsBar';
+import { PlanCard } from './PlanCard';
+import { ShoppingRow } from './ShoppingRow';
+import { useShopping } from './useShopping';
+
+/** What is still to be bought, who sells it, and the ways to buy it side by side. */
+export function ShoppingLeaf() {
+    const { build } = useOpenBuild();
+    const { conditions, query, shopping, change, again } = useShopping();
+    const drawer = useQuery({
+        queryKey: ['drawer', build.id, build.version],
+        queryFn: () => api.get<{ lines: Record<string, DrawerMatch[]> }>(`/builds/${build.id}/drawer`),
+    });
+    if (shopping.isError) return <p role="alert">{shopping.error.message}</p>;
+    const found = shopping.data;
+    if (found === undefined) return <p className="text-pencil">Looking for the cheapest way …</p>;
+    if (found.list.length === 0) {
+        return (
+            <p className="dot-grid border border-dashed border-edge p-6">
+                Nothing to buy yet. Add parts first; then this page says where all of them are cheapest.
+            </p>
+        );
+    }
+    const open = found.list.filter((row) => row.toBuy > 0);
+    return (
+        <>
+            <ConditionsBar conditions={conditions} change={change} shopping={found} />
+            {open.length > 0 && <Plans shopping={found} />}
+            <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3">
+                <h3 className="text-lg">
+                    {open.length === 0 ? 'Everything is owned, ordered or here' : `${open.length} of ${found.list.length} things are still to be bought`}
+                </h3>
+                {open.length > 0 && <SaveMenu label="Save the plan" path={`/api/builds/${build.id}/shopping`} query={query} />}
+            </div>
+            <table className="w-full border-collapse max-md:block">
+                <thead className="max-md:sr-only">
+                    <tr className="border-b-2 border-ink text-left text-sm [&>th]:px-1.5 [&>th]:py-1">
+                        <th scope="col">Part</th>
+                        <th scope="col">Needed</th>
+                        <th scope="col">At home</th>
+                        <th scope="col">On its way</th>
+                        <th scope="col">Here</th>
+                        <th scope="col">To buy</th>
+                        <th scope="col">Spare</th>
+                        <th scope="col">Who sells it</th>
+                    </tr>
+                </thead>
+                <tbody className="max-md:block">
+                    {found.list.map((row) => (
+                        <ShoppingRow
+                            key={row.line}
+                            row={row}
+                            home={found.currency}
+                            matches={drawer.data?.lines[row.line] ?? []}
+                            spare={conditions.spares[row.line] ?? 0}
+                            onSpare={(count) => change({ spares: { ...conditions.spares, [row.line]: count } })}
+                            onNoted={() => void again()}
+                        />
+                    ))}
+                </tbody>
+            </table>
+        </>
+    );
+}
+
+function Plans({ shopping }: { shopping: Shopping }) {
+    return (
+        <section aria-label="Ways to buy it">
+            <ul className="grid gap-4 lg:grid-cols-2 2xl:grid-cols-3">
+                {shopping.plans.map((plan) => (
+                    <PlanCard key={plan.way} plan={plan} best={shopping.plans[0]} clashes={shopping.list} />
+                ))}
+            </ul>
+            {shopping.withoutPost.length > 0 && (
+                <p className="mt-2 text-sm text-pencil">
+                    Nobody wrote down what {shopping.withoutPost.join(' and ')} {shopping.withoutPost.length === 1 ? 'asks' : 'ask'} for post; it is counted as
+                    nothing. Write it down under Vendors.
+                </p>
+            )}
+        </section>
+    );
+}
