@@ -18,6 +18,9 @@ final class DrawerQueries
     /** Kinds of pieces that are offered for one line. */
     private const MOST_OFFERED = 4;
 
+    /** Of these, one may do for another; a tape is no varnish. */
+    private const LIKE = ['board', 'display', 'controls', 'case', 'cells', 'charger', 'regulator', 'sound', 'storage', 'switch'];
+
     /**
      * Every word stands in the name, the place, the note or where it came from.
      *
@@ -72,7 +75,7 @@ final class DrawerQueries
             $name = mb_strtolower(is_string($part?->spec['name'] ?? null) ? $part->spec['name'] : '');
             $same = $pieces->filter(static fn (DrawerPieceRecord $one): bool => ($one->part_key !== '' && $one->part_key === $part?->key)
                 || ($name !== '' && str_starts_with(mb_strtolower($one->name), $name)));
-            $sameRole = $pieces->where('role', $line->role)->diff($same);
+            $sameRole = in_array($line->role, self::LIKE, true) ? $pieces->where('role', $line->role)->diff($same) : $same->take(0);
             $ids = $same->pluck('id')->all();
             $shown = array_values($same->concat($sameRole)->take(self::MOST_OFFERED)->map(
                 static fn (DrawerPieceRecord $one): array => [...self::shown($one), 'same' => in_array($one->id, $ids, true)],

@@ -9,11 +9,19 @@ use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Quantity\Figure;
+use PocketPlot\Quantity\Number;
 
 /** What to look at when a parcel is opened, or before a second-hand thing is paid: what the build's verdicts rest on. */
 final class ArrivalChecks
 {
     private const MOST_TIGHT = 3;
+
+    /** What rests on figures that one can hold against the thing itself. */
+    public const TO_HOLD_AGAINST = [
+        'body.fits-inside', 'body.stack-height', 'body.wall', 'body.travel', 'body.spacers', 'body.fasteners', 'body.cable-room', 'control.room',
+        'power.supply-window', 'power.polarity',
+    ];
 
     private const MOST_UNKNOWN = 3;
 
@@ -34,8 +42,14 @@ final class ArrivalChecks
         if ($part->packetOf > 1) {
             $checks[] = "A packet holds {$part->packetOf}; count them.";
         }
+        $sides = $part->size;
+        if ($part->sits->takesRoom() && $sides->hasAllSides()) {
+            $mm = implode(' × ', array_map(static fn (Figure $side): string => Number::says($side->usual()), [$sides->lengthMm, $sides->widthMm, $sides->heightMm]));
+            $checks[] = "Measure it: it is reckoned with as {$mm} mm.";
+        }
         $about = array_values(array_filter($appraisal->findings, static fn (Finding $one): bool => in_array($line->id, $one->lines, true)));
-        $tight = array_values(array_filter($about, static fn (Finding $one): bool => $one->verdict === Verdict::Tight && $one->family() !== 'money'));
+        $tight = array_values(array_filter($about, static fn (Finding $one): bool => $one->verdict === Verdict::Tight
+            && in_array($one->rule, self::TO_HOLD_AGAINST, true)));
         foreach (array_slice($tight, 0, self::MOST_TIGHT) as $finding) {
             $checks[] = "There is little to spare: {$finding->says()}";
         }

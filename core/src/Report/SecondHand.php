@@ -7,6 +7,7 @@ namespace PocketPlot\Report;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Measuring;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Part;
 use PocketPlot\Quantity\Cents;
@@ -45,7 +46,7 @@ final readonly class SecondHand
             ...$this->effect->toArray(),
             'place' => $this->place->name(),
             'clashes' => $this->sentences([Verdict::Clash, Verdict::Missing]),
-            'unknown' => $this->sentences([Verdict::Unmeasured]),
+            'unknown' => $this->unknown(),
             'tight' => $this->sentences([Verdict::Tight]),
             'look' => ArrivalChecks::of($this->after, $line),
             'worth' => $worth === null ? null : Cents::says($worth),
@@ -98,7 +99,7 @@ final readonly class SecondHand
         return $home === null ? null : Cents::of($home) - $others;
     }
 
-    /** @return list<array{says: string, cents: int}> what cures the clashes that it brings, the first cure of each */
+    /** @return list<array{says: string, cents: int}> what cures the clashes that it brings, the cheapest cure of each */
     private function besides(): array
     {
         $compare = Appraisal::toCompare($this->before->build->withSwap($this->place->id, $this->found), $this->today);
@@ -106,17 +107,41 @@ final readonly class SecondHand
         $besides = [];
         foreach (array_slice($this->effect->newClashes, 0, self::MOST_CURED) as $key) {
             $finding = $compare->finding($key);
-            foreach ($finding === null ? [] : $finder->find($compare, $finding) as $fix) {
-                $price = $fix->edits->part?->bestOffer()?->price;
+            $cheapest = null;
+            $fixes = $finding === null ? null : $finder->search($compare, $finding);
+            // One that leaves something to live with, such as a skill nobody spoke of, costs its money all the same.
+            foreach ($fixes === null ? [] : [...$fixes->clean, ...$fixes->trades] as $fix) {
+                $price = $fix->edits->lineId === null ? $fix->edits->part?->bestOffer()?->price : null;
                 $home = $price === null ? null : $this->before->build->rates->convert($price, $this->before->build->brief->currency);
-                if ($home !== null && $fix->edits->lineId === null) {
-                    $besides[] = ['says' => "It would need {$fix->edits->part->name} besides", 'cents' => Cents::of($home)];
-                    break;
+                if ($home !== null && $fix->edits->part !== null && ($cheapest === null || Cents::of($home) < $cheapest['cents'])) {
+                    $cheapest = ['says' => "It would need {$fix->edits->part->name} besides", 'cents' => Cents::of($home)];
                 }
+            }
+            if ($cheapest !== null) {
+                $besides[] = $cheapest;
             }
         }
 
         return $besides;
+    }
+
+    /** @return list<string> figures of the find that verdicts wait for, the one that most wait for first */
+    private function unknown(): array
+    {
+        $waiting = [];
+        foreach ($this->effect->concerning as $finding) {
+            foreach ($finding->verdict === Verdict::Unmeasured && ! $finding->ofWhole ? $finding->waitsFor : [] as [$line, $figure]) {
+                if ($line === $this->place->id) {
+                    $waiting[Measuring::name($figure)] = ($waiting[Measuring::name($figure)] ?? 0) + 1;
+                }
+            }
+        }
+        arsort($waiting);
+
+        return array_map(
+            static fn (string $name, int $many): string => ucfirst($name).($many === 1 ? ': one verdict waits for it' : ": {$many} verdicts wait for it"),
+            array_map(strval(...), array_keys($waiting)), $waiting,
+        );
     }
 
     /**

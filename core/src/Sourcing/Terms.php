@@ -47,15 +47,17 @@ final readonly class Terms
     public static function holding(array $all, Vendor $vendor, int $goods, int $grams): ?self
     {
         $goods = max($goods, $vendor->leastOrder);
-        $tooHeavy = null;
+        $heaviest = null;
         foreach ($all as $one) {
             if ($one->allows($goods, $grams)) {
                 return $one;
             }
-            $tooHeavy = $one->allows($goods, 0) ? $one : $tooHeavy;
+            if ($one->allows($goods, 0) && ($heaviest === null || $one->gramsMost > $heaviest->gramsMost)) {
+                $heaviest = $one;
+            }
         }
 
-        return $tooHeavy;
+        return $heaviest;
     }
 
     /**

@@ -29,22 +29,23 @@ final class Packets extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $of = $line->part->packetOf;
-        if ($of <= 1 || $line->origin->isFree()) {
+        $needed = $line->quantity - $line->owned;
+        if ($of <= 1 || $needed <= 0 || $line->origin->isFree()) {
             return;
         }
         $packets = Costs::packets($line);
-        $over = $packets * $of - $line->quantity;
+        $over = $packets * $of - $needed;
         $share = $over / ($packets * $of);
         $tight = $share > $facts->margin('packet-share');
         yield $this->answer($tight ? Verdict::Tight : Verdict::Fits, [$line], fn (): Words => new Words(sprintf(
             '%d × %s: %s of %d; %s left over.',
-            $line->quantity,
+            $needed,
             $line->name(),
             Phrase::count($packets, 'packets'),
             $of,
             $over === 0 ? 'nothing is' : ($over === 1 ? 'one is' : "{$over} are"),
         ), [
-            $this->count('Needed', $line->quantity),
+            $this->count($line->owned === 0 ? 'Needed' : 'Needed, besides those in the drawer', $needed),
             $this->count('In a packet', $of, '', 'listing'),
             $this->count('Packets', $packets),
             $this->count('Left over', $over),

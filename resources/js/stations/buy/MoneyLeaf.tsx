@@ -76,7 +76,7 @@ type Group = MoneyReport['byRole'][number];
 function Shares({ title, groups, currency }: { title: string; groups: Group[]; currency: string }) {
     const most = Math.max(1, ...groups.map((group) => Number(group.whole)));
     return (
-        <table className="w-full">
+        <table className="w-full self-start">
             <caption className="mb-1 text-left text-lg font-semibold">
                 {title} <span className="text-sm font-normal text-pencil">{currency}</span>
             </caption>

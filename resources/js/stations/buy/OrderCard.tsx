@@ -58,7 +58,7 @@ export function OrderCard({ order, post }: { order: Order; post: string }) {
                     {complaint}
                 </p>
             )}
-            <div className="flex flex-wrap items-center gap-2 border-t border-line px-3 py-2">
+            <div className="flex flex-wrap items-center gap-2 border-t border-line px-3 py-2 empty:hidden">
                 {order.isOpen && <Underway order={order} />}
                 {last !== undefined && (
                     <Button look="bare" disabled={busy} onClick={() => void tell('undo')}>

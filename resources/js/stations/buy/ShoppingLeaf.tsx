@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api, type DrawerMatch, type Shopping } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
+import { Button } from '../../ui/Button';
 import { SaveMenu } from '../../ui/SaveMenu';
 import { ConditionsBar } from './ConditionsBar';
 import { PlanCard } from './PlanCard';
@@ -11,6 +13,7 @@ import { useShopping } from './useShopping';
 export function ShoppingLeaf() {
     const { build } = useOpenBuild();
     const { conditions, query, shopping, change, again } = useShopping();
+    const [all, setAll] = useState(false);
     const drawer = useQuery({
         queryKey: ['drawer', build.id, build.version],
         queryFn: () => api.get<{ lines: Record<string, DrawerMatch[]> }>(`/builds/${build.id}/drawer`),
@@ -26,6 +29,8 @@ export function ShoppingLeaf() {
         );
     }
     const open = found.list.filter((row) => row.toBuy > 0);
+    const rest = found.list.filter((row) => row.toBuy === 0);
+    const shown = all || open.length === 0 ? [...open, ...rest] : open;
     return (
         <>
             <ConditionsBar conditions={conditions} change={change} shopping={found} />
@@ -46,11 +51,11 @@ export function ShoppingLeaf() {
                         <th scope="col">Here</th>
                         <th scope="col">To buy</th>
                         <th scope="col">Spare</th>
-                        <th scope="col">Who sells it</th>
+                        <th scope="col">Who sells it, for how much, and when it would be here</th>
                     </tr>
                 </thead>
                 <tbody className="max-md:block">
-                    {found.list.map((row) => (
+                    {shown.map((row) => (
                         <ShoppingRow
                             key={row.line}
                             row={row}
@@ -63,6 +68,11 @@ export function ShoppingLeaf() {
                     ))}
                 </tbody>
             </table>
+            {open.length > 0 && rest.length > 0 && (
+                <Button look="bare" onClick={() => setAll(!all)}>
+                    {all ? 'Only what is to be bought' : `${rest.length} more are owned, on their way or here`}
+                </Button>
+            )}
         </>
     );
 }

@@ -39,9 +39,9 @@ export function ShoppingRow({ row, home, matches, spare, onSpare, onNoted }: Pro
                 <FromDrawer row={row} matches={matches} />
             </th>
             {cells.map(([what, count]) => (
-                <td key={what} className={`figures ${count === 0 ? 'text-pencil' : what === 'to buy' ? 'font-semibold' : ''}`}>
+                <td key={what} className={`figures ${count === 0 ? 'text-pencil max-md:hidden' : what === 'to buy' ? 'font-semibold' : ''}`}>
                     <span className="text-sm font-normal text-pencil md:hidden">{what} </span>
-                    {count}
+                    {count === 0 ? <span aria-label="none">·</span> : count}
                     {what === 'on its way' && row.expectedOn !== null && <span className="block text-sm font-normal text-pencil">{date(row.expectedOn)}</span>}
                 </td>
             ))}
@@ -66,30 +66,41 @@ export function ShoppingRow({ row, home, matches, spare, onSpare, onNoted }: Pro
 }
 
 function Offers({ row, home }: { row: Row; home: string }) {
-    if (row.toBuy === 0) return <span className="text-sm text-pencil">nothing to buy</span>;
+    if (row.toBuy === 0) return null;
     if (row.offers.length === 0) return <p className="text-sm">Nobody is known to sell it.</p>;
     return (
-        <ul className="text-sm">
+        <ul className="grid max-w-2xl grid-cols-[4rem_minmax(8rem,1fr)_auto] gap-x-3 text-sm">
             {row.offers.map((offer) => (
-                <li key={offer.id} className={offer.isOld ? 'text-pencil' : ''}>
-                    <span className="figures inline-block w-16 text-right font-semibold">{offer.goods ?? '?'}</span>{' '}
-                    {offer.currency === home ? '' : `(${offer.prices[0]?.price ?? ''} ${offer.currency} each) `}
-                    {offer.vendor}
-                    {offer.condition === 'new' ? '' : `, ${conditionWords[offer.condition]}`}
-                    {offer.stock === null ? '' : `, ${offer.stock} there`}, here {date(offer.arrives)}
-                    {offer.seenOn === null ? '' : `, seen ${date(offer.seenOn)}${offer.isOld ? ': old, look again' : ''}`}
-                    {offer.link !== '' && (
-                        <>
-                            {' '}
-                            <a className="text-pen underline" href={offer.link} target="_blank" rel="noreferrer">
-                                listing
-                            </a>
-                        </>
-                    )}
+                <li key={offer.id} className={`contents ${offer.isOld ? 'text-pencil' : ''}`}>
+                    <span className="figures text-right font-semibold">{offer.goods ?? '?'}</span>
+                    <span>
+                        {offer.vendor}
+                        <span className="text-pencil">{aside(offer, home)}</span>
+                        {offer.link !== '' && (
+                            <>
+                                {' '}
+                                <a className="text-pen underline" href={offer.link} target="_blank" rel="noreferrer">
+                                    listing
+                                </a>
+                            </>
+                        )}
+                    </span>
+                    <span className="figures">{date(offer.arrives)}</span>
                 </li>
             ))}
         </ul>
     );
+}
+
+/** Foreign price, state, stock, and that nobody looked for a long time. */
+function aside(offer: Row['offers'][number], home: string): string {
+    const words = [
+        ...(offer.currency === home ? [] : [`${offer.prices[0]?.price ?? ''} ${offer.currency} each`]),
+        ...(offer.condition === 'new' ? [] : [conditionWords[offer.condition]]),
+        ...(offer.stock === null ? [] : [`${offer.stock} there`]),
+        ...(offer.isOld && offer.seenOn !== null ? [`seen ${date(offer.seenOn)}: old, look again`] : []),
+    ];
+    return words.length === 0 ? '' : `, ${words.join(', ')}`;
 }
 
 /** What lies in the drawer and would do: claimed for this build with one press, given back with another. */
