@@ -211,6 +211,8 @@ final class DrawerPieces
     {
         $query = DrawerPieceRecord::query()->whereKey($id);
 
-        return ($user === null ? $query : $query->where('user_id', $user))->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail()->load('claims');
+        return ($user === null ? $query : $query->where('user_id', $user))->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail()
+            // Read under the lock as well: the transaction's own picture is older than what another one has just claimed.
+            ->load(['claims' => static fn ($claims) => $claims->lockForUpdate()]);
     }
 }

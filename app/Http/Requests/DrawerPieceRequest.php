@@ -21,7 +21,7 @@ final class DrawerPieceRequest extends FormRequest
         return [
             'version' => [$this->isMethod('PUT') ? 'required' : 'nullable', 'integer', 'min:1'],
             'part' => ['nullable', 'integer', 'min:1'],
-            'name' => ['required_without:part', 'nullable', 'string', 'max:120'],
+            'name' => [...($this->isMethod('PUT') ? [] : ['required_without:part']), 'nullable', 'string', 'max:120'],
             'role' => ['nullable', Rule::enum(Role::class)],
             'quantity' => ['required', 'integer', 'min:1', 'max:10000'],
             'place' => ['nullable', 'string', 'max:120'],

@@ -111,10 +111,11 @@ final readonly class SecondHand
             $fixes = $finding === null ? null : $finder->search($compare, $finding);
             // One that leaves something to live with, such as a skill nobody spoke of, costs its money all the same.
             foreach ($fixes === null ? [] : [...$fixes->clean, ...$fixes->trades] as $fix) {
-                $price = $fix->edits->lineId === null ? $fix->edits->part?->bestOffer()?->price : null;
+                $part = $fix->edits->lineId === null ? $fix->edits->part : null;
+                $price = $part?->bestOffer()?->price;
                 $home = $price === null ? null : $this->before->build->rates->convert($price, $this->before->build->brief->currency);
-                if ($home !== null && $fix->edits->part !== null && ($cheapest === null || Cents::of($home) < $cheapest['cents'])) {
-                    $cheapest = ['says' => "It would need {$fix->edits->part->name} besides", 'cents' => Cents::of($home)];
+                if ($part !== null && $home !== null && ($cheapest === null || Cents::of($home) < $cheapest['cents'])) {
+                    $cheapest = ['says' => "It would need {$part->name} besides", 'cents' => Cents::of($home)];
                 }
             }
             if ($cheapest !== null) {
