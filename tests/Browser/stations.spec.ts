@@ -62,15 +62,18 @@ test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async
 test('buying moves the totals', async ({ page }) => {
     await withBuild(page, 'refuge');
     await page.locator('body').press('5');
+    await page.getByRole('tab', { name: 'Money' }).click();
+    await expect(page.getByText('The parts come to 176.17 EUR of 290.00 EUR.')).toBeVisible();
+    await page.getByRole('tab', { name: 'Line by line' }).click();
     const totals = page.getByRole('table', { name: /Totals/ });
-    await expect(page.getByText('The parts come to 153.02 EUR of 290.00 EUR.')).toBeVisible();
-    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('6.80');
+    // 6.80 and 3.90 for post
+    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('10.70');
     await page.getByLabel('State of Rook 9 panel').selectOption('arrived');
-    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('50.80');
+    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('54.70');
     await page.getByLabel('Price of one Rook 9 panel').fill('35 gbp');
     await page.keyboard.press('Enter');
-    // 6.80 + 35 GBP × 1.17 = 6.80 + 40.95
-    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('47.75');
+    // 10.70 + 35 GBP × 1.17 = 10.70 + 40.95
+    await expect(totals.getByRole('row', { name: /Spent/ })).toContainText('51.65');
 });
 
 test('lists its shortcuts, and single keys can be switched off', async ({ page }) => {

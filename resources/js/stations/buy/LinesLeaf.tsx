@@ -6,6 +6,7 @@ import { DraftInput } from '../../ui/DraftInput';
 import { date } from '../../ui/format';
 import { Select } from '../../ui/Select';
 import { states } from '../../ui/words';
+import { Totals } from './Totals';
 
 /** What each line costs, from whom and when it comes, written by hand where nothing was ordered through a plan. */
 export function LinesLeaf() {
@@ -22,6 +23,9 @@ export function LinesLeaf() {
     }
     return (
         <>
+            <div className="mb-5 max-w-4xl">
+                <Totals />
+            </div>
             <table className="w-full border-collapse max-md:block">
                 <thead className="max-md:sr-only">
                     <tr className="border-b-2 border-ink text-left text-sm [&>th]:px-1.5 [&>th]:py-1">
