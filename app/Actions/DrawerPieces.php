@@ -104,7 +104,8 @@ final class DrawerPieces
         $left = $piece->quantity - $piece->claimed();
         $already = DrawerClaimRecord::query()->where('line_id', $line->id)->where('piece_id', $piece->id)->first();
         if ($quantity > $left) {
-            throw ValidationException::withMessages(['quantity' => $left === 0 ? "No {$piece->name} is left in the drawer." : "{$left} of {$piece->name} are left in the drawer."]);
+            $says = $left === 0 ? "No {$piece->name} is left in the drawer." : "{$left} of {$piece->name} are left in the drawer.";
+            throw ValidationException::withMessages(['quantity' => $says]);
         }
         if ($line->owned + $quantity > $line->quantity) {
             throw ValidationException::withMessages(['quantity' => "The line needs {$line->quantity}, and {$line->owned} are claimed for it already."]);
@@ -133,7 +134,9 @@ final class DrawerPieces
         $line = Lines::find($build, $lineKey);
         if ($line->owned > 0) {
             DrawerClaimRecord::query()->where('line_id', $line->id)->delete();
-            $line->fill(['owned' => 0, 'state' => SupplyState::Chosen->value, 'origin' => Origin::Buy->value, 'price_amount' => null, 'price_currency' => null])->save();
+            $line->fill([
+                'owned' => 0, 'state' => SupplyState::Chosen->value, 'origin' => Origin::Buy->value, 'price_amount' => null, 'price_currency' => null,
+            ])->save();
         }
     }
 

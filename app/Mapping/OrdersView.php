@@ -6,7 +6,6 @@ namespace App\Mapping;
 
 use App\Models\BuildRecord;
 use App\Models\OrderRecord;
-use App\Standins\Post\ParcelPost;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Order;
 use PocketPlot\Build\OrderItem;
@@ -18,24 +17,25 @@ use PocketPlot\Sourcing\Progress;
 /** What the API answers of a build's orders: pieces, money, what to look at on arrival, what the post says, what can be undone. */
 final class OrdersView
 {
-    /** @return array<string, mixed> */
-    public static function of(BuildRecord $record): array
+    /**
+     * @param  \Closure(Order, Day): list<array{on: string, says: string}>  $track  what the post says of a parcel
+     * @return list<array<string, mixed>> the latest first
+     */
+    public static function of(BuildRecord $record, \Closure $track): array
     {
         $appraisal = Appraisal::of(BuildMapper::toCore($record->load(BuildMapper::RELATIONS)), Today::day());
         $rows = $record->orders->keyBy('key');
-        $post = app(ParcelPost::class);
 
-        return [
-            'post' => $post->name(),
-            'orders' => array_map(
-                static fn (Order $order): array => self::order($order, $rows->get($order->id), $appraisal, Today::day(), $post),
-                array_reverse($appraisal->build->orders),
-            ),
-        ];
+        return array_map(
+            static fn (Order $order): array => [
+                ...self::order($order, $rows->get($order->id), $appraisal, Today::day()), 'track' => $order->tracking === '' ? [] : $track($order, Today::day()),
+            ],
+            array_reverse($appraisal->build->orders),
+        );
     }
 
     /** @return array<string, mixed> */
-    private static function order(Order $order, ?OrderRecord $row, Appraisal $appraisal, Day $today, ParcelPost $post): array
+    private static function order(Order $order, ?OrderRecord $row, Appraisal $appraisal, Day $today): array
     {
         return [
             'id' => $order->id,
@@ -50,7 +50,6 @@ final class OrdersView
             'total' => Cents::says($order->total()),
             'why' => $order->why,
             'tracking' => $order->tracking,
-            'track' => $order->tracking === '' ? [] : $post->track($order, $today),
             'items' => array_map(static fn (OrderItem $item): array => self::item($item, $appraisal), $order->items),
             'history' => array_map(static fn (array $one): array => ['on' => $one['on'], 'did' => $one['did']], $row->history ?? []),
         ];

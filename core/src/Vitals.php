@@ -6,6 +6,7 @@ namespace PocketPlot;
 
 use PocketPlot\Assembly\Schedule;
 use PocketPlot\Assembly\Step;
+use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
@@ -105,13 +106,7 @@ final readonly class Vitals
             massG: $mass,
             unweighed: $unweighed,
             largestMassG: $brief->largestMassG,
-            massVerdict: match (true) {
-                $brief->largestMassG === null => Verdict::Fits,
-                $mass > $brief->largestMassG => Verdict::Clash,
-                $unweighed > 0 => Verdict::Unmeasured,
-                $mass > $brief->largestMassG * Margins::of('target-share', $brief->margins) => Verdict::Tight,
-                default => Verdict::Fits,
-            },
+            massVerdict: self::massVerdict($brief, $mass, $unweighed),
             clashes: $counts['clash'],
             missing: $counts['missing'],
             unmeasured: $counts['unmeasured'],
@@ -167,6 +162,17 @@ final readonly class Vitals
     private static function round(?float $hours): ?float
     {
         return $hours === null ? null : round($hours, 2);
+    }
+
+    private static function massVerdict(Brief $brief, float $mass, int $unweighed): Verdict
+    {
+        return match (true) {
+            $brief->largestMassG === null => Verdict::Fits,
+            $mass > $brief->largestMassG => Verdict::Clash,
+            $unweighed > 0 => Verdict::Unmeasured,
+            $mass > $brief->largestMassG * Margins::of('target-share', $brief->margins) => Verdict::Tight,
+            default => Verdict::Fits,
+        };
     }
 
     /** @return array{float, int} grams of what is weighed and carried, and how many lines are not weighed */

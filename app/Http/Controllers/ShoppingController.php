@@ -25,6 +25,7 @@ use App\Models\User;
 use App\Sheets\ArrivalsCalendar;
 use App\Sheets\SheetOut;
 use App\Sheets\ShoppingTable;
+use App\Standins\Post\ParcelPost;
 use App\Standins\Rates\RateService;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -60,9 +61,11 @@ final class ShoppingController
 
     public function order(PlaceOrderRequest $request, BuildRecord $build): JsonResponse
     {
+        $why = $request->string('why')->trim()->toString();
+
         return EditBuild::run(
             $build, $request->version(),
-            static fn (BuildRecord $build) => PlaceOrder::in($build, $request->string('vendor')->toString(), $request->items(), $request->string('why')->trim()->toString()),
+            static fn (BuildRecord $build) => PlaceOrder::in($build, $request->string('vendor')->toString(), $request->items(), $why),
         );
     }
 
@@ -71,12 +74,14 @@ final class ShoppingController
         /** @var array<string, mixed> $given */
         $given = $request->validated();
 
-        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeOrder::in($build, $order, $request->string('did')->toString(), $given));
+        $did = $request->string('did')->toString();
+
+        return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeOrder::in($build, $order, $did, $given));
     }
 
-    public function orders(BuildRecord $build): JsonResponse
+    public function orders(BuildRecord $build, ParcelPost $post): JsonResponse
     {
-        return new JsonResponse(OrdersView::of($build));
+        return new JsonResponse(['post' => $post->name(), 'orders' => OrdersView::of($build, $post->track(...))]);
     }
 
     /** The days on which something is expected, for any calendar. */

@@ -40,7 +40,8 @@ final class BreakUpRequest extends FormRequest
             $name = is_string($part['name'] ?? null) ? $part['name'] : '';
             if (($part['broken'] ?? false) !== true) {
                 $role = is_string($part['role'] ?? null) ? $part['role'] : (RoleGuess::of($name) ?? Role::Material)->value;
-                $whole[] = ['name' => $name, 'role' => $role, 'quantity' => is_numeric($part['quantity'] ?? null) ? (int) $part['quantity'] : 1, 'condition' => 'used-untested'];
+                $quantity = is_numeric($part['quantity'] ?? null) ? (int) $part['quantity'] : 1;
+                $whole[] = ['name' => $name, 'role' => $role, 'quantity' => $quantity, 'condition' => 'used-untested'];
             }
         }
 

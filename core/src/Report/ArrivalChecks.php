@@ -44,7 +44,8 @@ final class ArrivalChecks
         }
         $sides = $part->size;
         if ($part->sits->takesRoom() && $sides->hasAllSides()) {
-            $mm = implode(' × ', array_map(static fn (Figure $side): string => Number::says($side->usual()), [$sides->lengthMm, $sides->widthMm, $sides->heightMm]));
+            $figures = [$sides->lengthMm, $sides->widthMm, $sides->heightMm];
+            $mm = implode(' × ', array_map(static fn (Figure $side): string => Number::says($side->usual()), $figures));
             $checks[] = "Measure it: it is reckoned with as {$mm} mm.";
         }
         $about = array_values(array_filter($appraisal->findings, static fn (Finding $one): bool => in_array($line->id, $one->lines, true)));

@@ -86,7 +86,9 @@ final readonly class MoneyReport
         }
         uasort($groups, static fn (LineCost $a, LineCost $b): int => $b->whole() <=> $a->whole());
 
-        return array_map(static fn (string $name, LineCost $cost): array => ['name' => $name, ...self::said($cost)], array_map(strval(...), array_keys($groups)), $groups);
+        $names = array_map(strval(...), array_keys($groups));
+
+        return array_map(static fn (string $name, LineCost $cost): array => ['name' => $name, ...self::said($cost)], $names, $groups);
     }
 
     /** @return list<array{on: string, what: string, amount: string, sum: string}> money as it was promised, order by order, and what of it came back */
