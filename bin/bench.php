@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Library\DrawerQueries;
+use App\Models\DrawerPieceRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use CoreTests\LinearModel;
@@ -31,6 +33,7 @@ use PocketPlot\Sheet\Headings;
 use PocketPlot\Sheet\NameIndex;
 use PocketPlot\Sheet\SheetReader;
 use PocketPlot\Sourcing\Basket;
+use PocketPlot\Sourcing\Costs;
 use PocketPlot\Sourcing\Wishes;
 use PocketPlot\WhatIf\Candidates;
 
@@ -189,6 +192,15 @@ row(
     timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)),
     '60 ms or less',
 );
+row('landed cost of a 60-line build', timed(20, static fn () => Costs::of($sixty)), '5 ms or less');
+$drawer = User::query()->firstOrCreate(['email' => 'drawer@example.test'], ['name' => 'Drawer', 'password' => 'not to be signed in with', 'sessions_key' => User::newSessionsKey()]);
+foreach (array_chunk(range(1, 5000), 500) as $numbers) {
+    DrawerPieceRecord::query()->insert(array_map(static fn (int $number): array => [
+        'user_id' => $drawer->id, 'part_key' => '', 'name' => "Piece {$number} of a kind", 'role' => 'switch', 'spec' => '{}', 'quantity' => 1,
+        'place' => 'box '.$number % 40, 'condition' => 'new', 'origin' => 'bought', 'came_from' => '', 'note' => '',
+    ], $numbers));
+}
+row('drawer of 5,000 pieces searched', timed(20, static fn () => DrawerQueries::search($drawer, 'kind box 7', '', 0)), '40 ms or less');
 $baskets = array_map(static fn (int $seed): array => Markets::drawn(1000 + $seed, 40, 8), range(1, 50));
 $each = $others = [];
 foreach ($baskets as [$demands, $market]) {

@@ -80,7 +80,6 @@ Route::prefix('api')->group(function (): void {
         Route::post('offers', [MarketController::class, 'keepOffer']);
         Route::put('offers/{offer}', [MarketController::class, 'changeOffer'])->whereNumber('offer')->middleware('can:touch,offer');
         Route::delete('offers/{offer}', [MarketController::class, 'removeOffer'])->whereNumber('offer')->middleware('can:touch,offer');
-        Route::get('price-feed', [MarketController::class, 'feed']);
         Route::get('drawer', [DrawerController::class, 'index']);
         Route::post('drawer', [DrawerController::class, 'store']);
         Route::prefix('drawer/{piece}')->whereNumber('piece')->middleware('can:touch,piece')->group(function (): void {
@@ -130,6 +129,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('money', [ShoppingController::class, 'money']);
             Route::post('find', [ShoppingController::class, 'find']);
             Route::post('found', [ShoppingController::class, 'found']);
+            Route::post('offers-sheet', [ShoppingController::class, 'offers']);
+            Route::post('price-feed', [ShoppingController::class, 'feed']);
             Route::post('rates', [ShoppingController::class, 'rates']);
             Route::get('drawer', [DrawerController::class, 'forBuild']);
             Route::post('claims', [DrawerController::class, 'claim']);

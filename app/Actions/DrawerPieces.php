@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Mapping\BuildMapper;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\DrawerClaimRecord;
@@ -16,6 +17,8 @@ use PocketPlot\Build\Order;
 use PocketPlot\Build\Origin;
 use PocketPlot\Build\SupplyState;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Cents;
+use PocketPlot\Sourcing\Costs;
 
 /**
  * What is owned, across builds. A claim reserves pieces for a line; the same piece is never claimed twice: the build is locked first,
@@ -26,6 +29,9 @@ use PocketPlot\Part\Role;
  */
 final class DrawerPieces
 {
+    /** How a line's origin is told of a piece. */
+    private const ORIGINS = ['buy' => 'bought', 'gift' => 'gift', 'salvage' => 'salvaged'];
+
     /** Pieces of one builder, kinds of them; each may be many. */
     private const MOST = 20_000;
 
@@ -145,6 +151,27 @@ final class DrawerPieces
     {
         foreach (LineRecord::query()->where('build_id', $build->id)->where('owned', '>', 0)->pluck('key') as $key) {
             self::letGo($build, is_string($key) ? $key : '');
+        }
+    }
+
+    /** What a finished or given-up build has at hand goes into the drawer, at what it cost; there the next build finds it. */
+    public static function leave(BuildRecord $build): void
+    {
+        self::letGoAll($build);
+        $core = BuildMapper::toCore($build->unsetRelations()->load(BuildMapper::RELATIONS));
+        $costs = Costs::of($core);
+        foreach ($core->chosen() as $line) {
+            if (! $line->state->isAtHand()) {
+                continue;
+            }
+            $cents = intdiv(($costs->lines[$line->id] ?? null)?->whole() ?? 0, max(1, $line->quantity));
+            self::put($build->user_id, [
+                'name' => mb_substr($line->part->name, 0, 120), 'role' => $line->role->value, 'quantity' => $line->quantity,
+                'part_key' => $line->part->id, 'spec' => $line->part->raw, 'condition' => $line->state === SupplyState::Tested ? 'used-tested' : 'used-untested',
+                'origin' => self::ORIGINS[$line->origin->value] ?? 'salvaged', 'came_from' => $build->name,
+                'value_amount' => $cents === 0 ? null : Cents::says($cents), 'value_currency' => $cents === 0 ? null : $core->brief->currency,
+            ]);
+            Lines::find($build, $line->id)->fill(['state' => SupplyState::Chosen->value, 'origin' => Origin::Buy->value])->save();
         }
     }
 

@@ -6,6 +6,7 @@ use App\Actions\DrawerPieces;
 use App\Actions\StartBuild;
 use App\Models\BuildRecord;
 use App\Models\DrawerPieceRecord;
+use App\Models\OfferRecord;
 use App\Models\User;
 use App\Models\VendorRecord;
 use Illuminate\Testing\TestResponse;
@@ -219,6 +220,17 @@ describe('the drawer', function (): void {
         'the build is given up' => [fn () => $this->deleteJson($this->path)->assertOk()],
     ]);
 
+    it('gets what a finished build leaves, at what it cost', function (): void {
+        ($this->send)('POST', 'claims', ['line' => 'switch', 'piece' => ($this->piece)('Switch', 1), 'quantity' => 1])->assertOk();
+        $this->deleteJson($this->path, ['leave' => true])->assertOk();
+        $pieces = ($this->pieces)()->with('claims')->get()->keyBy('name');
+        expect($pieces->get('Brook 5 V buck, 4 A')?->only('quantity', 'came_from', 'value_amount', 'origin'))->toBe(['quantity' => 1, 'came_from' => 'Refuge', 'value_amount' => '10.70', 'origin' => 'bought'])
+            ->and($pieces->get('Thrift card, 32 GB')?->condition)->toBe('used-tested')->and($pieces->has('Rook 9 panel'))->toBeFalse()->and($pieces->get('Switch')?->claimed())->toBe(0);
+        // Taken out again, the build has nothing twice.
+        $this->postJson("{$this->path}/restore")->assertOk();
+        expect(($this->line)('card')['state'])->toBe('chosen');
+    });
+
     it('is nobody else\'s', function (): void {
         $id = ($this->piece)('Switch', 1, [], $this->builder('bea@example.test'));
         $this->getJson('/api/drawer')->assertJsonPath('total', 0);
@@ -304,8 +316,35 @@ describe('vendors and offers', function (): void {
         $best = collect(($this->shopping)()->json('list'))->firstWhere('line', 'switch')['offers'][0];
         expect([$best['goods'], $best['condition']])->toBe(['0.10', 'used-tested'])
             ->and(collect(($this->shopping)('?used=0')->json('plans.0.orders'))->flatMap(static fn (array $one): array => $one['items'])->pluck('condition')->unique()->all())->toBe(['new']);
-        $this->getJson("/api/price-feed?offer={$offer->json('id')}")->assertOk()->assertJsonPath('service', static fn (string $name): bool => str_contains($name, 'Stand-in'));
+        $feed = $this->postJson("{$this->path}/price-feed")->assertOk()->assertJsonPath('service', static fn (string $name): bool => str_contains($name, 'Stand-in'))->json('changes');
+        // Every third has become dearer, some are sold out; a second look finds them as they are by now.
+        expect($feed)->not->toBe([])->and(OfferRecord::query()->where('user_id', $this->user->id)->count())->toBeGreaterThan(count($feed) - 1);
+        $dearer = collect($feed)->first(static fn (array $one): bool => $one['now'] !== $one['was']);
+        expect(collect(($this->shopping)()->json('list'))->flatMap(static fn (array $row): array => $row['offers'])->where('vendor', $dearer['vendor'])->pluck('prices.0.price'))->toContain($dearer['now']);
         $this->deleteJson("/api/offers/{$offer->json('id')}")->assertOk();
+    });
+});
+
+describe('offers out of a spreadsheet', function (): void {
+    $text = "Part\tVendor\tPrice\nLatch slide switch, 6 A\tKestrel & Wick\t0.20\nlatch slide switch 6A\tkestrel & wick\t0.30\nNylon posts\tNobody\t1.00\nMoon cheese\tKestrel & Wick\t9.00\nNylon posts\tHarrow Lane Parts\t1.10 EUR\nNylon posts\tHarrow Lane Parts\t";
+
+    it('are told row by row, and noted once that is confirmed', function () use ($text): void {
+        $rows = $this->postJson("{$this->path}/offers-sheet", ['text' => $text])->assertOk()->assertJsonPath('noted', 0)->json('rows');
+        expect(array_map(static fn (array $row): string => $row['problem'], $rows))->toBe([
+            '', 'Row 2 offers the same. The first is taken.', 'There is no vendor "Nobody". Write down its terms first.', 'No part of this build goes by this name.',
+            'Harrow Lane Parts asks GBP, and this price is in EUR.', 'No price can be read.',
+        ])->and(OfferRecord::query()->where('user_id', $this->user->id)->count())->toBe(0);
+        $this->postJson("{$this->path}/offers-sheet", ['text' => $text, 'take' => true])->assertOk()->assertJsonPath('noted', 1);
+        // Taken in again, it is there once.
+        $this->postJson("{$this->path}/offers-sheet", ['text' => $text, 'take' => true])->assertOk();
+        expect(OfferRecord::query()->where('user_id', $this->user->id)->count())->toBe(1)
+            ->and(collect(($this->shopping)()->json('list'))->firstWhere('line', 'switch')['offers'][0]['goods'])->toBe('0.20');
+    });
+
+    it('fifty thousand of them are refused in words', function (): void {
+        $this->postJson("{$this->path}/offers-sheet", ['text' => "Part\tVendor\tPrice\n".str_repeat("Nylon posts\tKestrel & Wick\t1.00\n", 50_000), 'take' => true])
+            ->assertUnprocessable()->assertJsonPath('fields', static fn (array $fields): bool => str_contains((string) json_encode($fields), 'rows'));
+        expect(OfferRecord::query()->where('user_id', $this->user->id)->count())->toBe(0);
     });
 });
 
@@ -333,6 +372,18 @@ it('saves the plan as a spreadsheet with one sheet a vendor', function (): void 
 
 it('takes rates of the day from the stand-in, which says so', function (): void {
     ($this->send)('POST', 'rates')->assertOk()->assertJsonPath('rates.asOf', '2026-11-27')->assertJsonPath('rates.source', 'stand-in for a rate service');
+});
+
+it('takes rates that are written down, and names a currency that has none', function (): void {
+    ($this->send)('POST', 'rates', ['worth' => [['currency' => 'GBP', 'worth' => '1,5']]])->assertOk()->assertJsonPath('rates.worth', ['GBP' => '1.5']);
+    // Nobody can be asked in crowns any more: what is sold in them only is bought by nobody.
+    expect(collect(($this->shopping)('?avoid[]=Kestrel+%26+Wick&avoid[]=Harrow+Lane+Parts')->json('plans.0.unmet'))->pluck('id'))->toContain('solar');
+    ($this->send)('POST', 'rates', ['worth' => [['currency' => 'pounds', 'worth' => '1.5'], ['currency' => 'GBP', 'worth' => 'much']]])->assertUnprocessable()
+        ->assertJsonPath('fields', static fn (array $fields): bool => isset($fields['worth.0.currency'], $fields['worth.1.worth']));
+});
+
+it('lists what is needed and on no line yet', function (): void {
+    expect(array_column(($this->shopping)()->json('missing'), 'says'))->not->toBe([]);
 });
 
 it('saves orders and terms with the build, and takes them in again', function (): void {

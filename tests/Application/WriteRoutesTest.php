@@ -95,6 +95,8 @@ const GOOD = [
     'POST /api/builds/{build}/find' => ['line' => 'board', 'text' => 'Some board 5 V 1 A', 'price' => '3 GBP'],
     'POST /api/builds/{build}/found' => ['version' => 2, 'line' => 'board', 'text' => 'Some board 5 V 1 A'],
     'POST /api/builds/{build}/rates' => ['version' => 2],
+    'POST /api/builds/{build}/price-feed' => [],
+    'POST /api/builds/{build}/offers-sheet' => ['text' => "Part\tVendor\tPrice\nQuill micro board\tMine\t3.20", 'take' => true],
     'POST /api/builds/{build}/claims' => ['version' => 2, 'line' => 'board', 'piece' => '{piece}', 'quantity' => 1],
     'DELETE /api/builds/{build}/claims/{line}' => ['version' => 2],
     'POST /api/drawer' => ['name' => 'Old board', 'quantity' => 1],

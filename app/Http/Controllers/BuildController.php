@@ -124,12 +124,14 @@ final class BuildController
         return EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeBrief::atHand($build, $request->atHand()));
     }
 
-    public function discard(BuildRecord $build): JsonResponse
+    public function discard(Request $request, BuildRecord $build): JsonResponse
     {
-        // What it has claimed goes back into the drawer.
-        DB::transaction(static function () use ($build): void {
+        $request->validate(['leave' => ['nullable', 'boolean']]);
+        $leaves = $request->boolean('leave');
+        // What it has claimed goes back into the drawer, and all that it has at hand where the builder wants that.
+        DB::transaction(static function () use ($build, $leaves): void {
             BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
-            DrawerPieces::letGoAll($build);
+            $leaves ? DrawerPieces::leave($build) : DrawerPieces::letGoAll($build);
             $build->delete();
         });
 

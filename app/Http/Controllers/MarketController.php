@@ -11,9 +11,7 @@ use App\Library\MarketQueries;
 use App\Models\OfferRecord;
 use App\Models\User;
 use App\Models\VendorRecord;
-use App\Standins\Prices\PriceFeed;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -102,15 +100,6 @@ final class MarketController
         DB::transaction(static fn () => $offer->delete());
 
         return new JsonResponse(['id' => $offer->id]);
-    }
-
-    /** What the price feed says of a part at a vendor today. */
-    public function feed(Request $request, User $user, PriceFeed $feed): JsonResponse
-    {
-        $given = $request->validate(['offer' => ['required', 'integer', 'min:1']]);
-        $row = OfferRecord::query()->where('user_id', $user->id)->whereKey($given['offer'])->firstOrFail();
-
-        return new JsonResponse(['now' => $feed->look($row), 'service' => $feed->name()]);
     }
 
     /** @throws ValidationException */

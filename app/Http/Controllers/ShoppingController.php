@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AskPriceFeed;
 use App\Actions\ChangeOrder;
 use App\Actions\EditBuild;
 use App\Actions\PlaceOrder;
 use App\Actions\TakeFind;
-use App\Http\Requests\EditRequest;
+use App\Actions\TakeOffers;
 use App\Http\Requests\FindRequest;
 use App\Http\Requests\FoundRequest;
+use App\Http\Requests\OffersSheetRequest;
 use App\Http\Requests\OrderDidRequest;
 use App\Http\Requests\PlaceOrderRequest;
+use App\Http\Requests\RatesRequest;
 use App\Http\Requests\ShoppingRequest;
 use App\Library\MarketQueries;
 use App\Library\PartQueries;
@@ -23,19 +26,25 @@ use App\Models\BuildRecord;
 use App\Models\PartRecord;
 use App\Models\User;
 use App\Sheets\ArrivalsCalendar;
+use App\Sheets\SheetFile;
 use App\Sheets\SheetOut;
 use App\Sheets\ShoppingTable;
 use App\Standins\Post\ParcelPost;
+use App\Standins\Prices\PriceFeed;
 use App\Standins\Rates\RateService;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PocketPlot\Appraisal;
 use PocketPlot\Clipping\Proposal;
+use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
+use PocketPlot\File\Fields;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Rates;
 use PocketPlot\Report\MoneyReport;
 use PocketPlot\Report\SecondHand;
 use PocketPlot\Report\Shopping;
@@ -125,11 +134,33 @@ final class ShoppingController
         });
     }
 
-    /** Today's rates, from whoever is asked for them. */
-    public function rates(EditRequest $request, BuildRecord $build, RateService $service): JsonResponse
+    /** Offers out of a spreadsheet, row by row; noted when that is said. */
+    public function offers(OffersSheetRequest $request, BuildRecord $build): JsonResponse
     {
-        return EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($service): void {
-            $build->rates = BuildWriter::rates($service->today(Today::day()));
+        $sheet = $request->string('sheet')->toString();
+        $rows = TakeOffers::preview($build, SheetFile::read($request->bytes(), $sheet === '' ? null : $sheet)->rows);
+        $noted = $request->boolean('take') ? DB::transaction(static fn (): int => TakeOffers::note($build, $rows)) : 0;
+
+        return new JsonResponse(['rows' => $rows, 'noted' => $noted]);
+    }
+
+    /** What vendors ask today, as their feed has it. */
+    public function feed(BuildRecord $build, PriceFeed $feed): JsonResponse
+    {
+        $changes = DB::transaction(static fn (): array => AskPriceFeed::about($build, $feed->look(...)));
+
+        return new JsonResponse(['service' => $feed->name(), 'changes' => $changes]);
+    }
+
+    /** Today's rates, from whoever is asked for them; or those that the builder writes down. */
+    public function rates(RatesRequest $request, BuildRecord $build, RateService $service): JsonResponse
+    {
+        $own = $request->worth();
+
+        return EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($service, $own): void {
+            $today = $service->today(Today::day());
+            $before = BuildReader::rates(new Fields($build->rates, 'rates'), $today->base);
+            $build->rates = BuildWriter::rates($own === null ? $today : new Rates($before->base, $own, (string) Today::day(), 'written down', $before->extra));
         });
     }
 

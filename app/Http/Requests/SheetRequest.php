@@ -10,7 +10,7 @@ use Illuminate\Validation\Rule;
 use PocketPlot\Sheet\Column;
 
 /** A spreadsheet to be looked at: a file as base64, or cells pasted as text. */
-final class SheetRequest extends FormRequest
+class SheetRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

@@ -28,6 +28,9 @@ final readonly class Shopping
     /** Days after which an offer that was seen is told as an old one. */
     private const OLD_AFTER_DAYS = 60;
 
+    /** What is no part of the build and has to be there all the same. */
+    private const TO_BE_HAD = ['people.tools', 'people.consumables'];
+
     /** @var list<Demand> */
     public array $demands;
 
@@ -72,8 +75,24 @@ final readonly class Shopping
                 array_filter($this->appraisal->build->chosen(), static fn (Line $line): bool => ! $line->part->isWanted),
             )),
             'plans' => array_map(static fn (array $one): array => ['way' => $one['way'], ...$one['report']->toArray()], $this->plans()),
+            'missing' => $this->missing(),
             'withoutPost' => $this->withoutPost(),
         ];
+    }
+
+    /** @return list<array{key: string, says: string}> what the build needs and has no part for yet: wanted, missing, left out of a kit, tools and consumables */
+    private function missing(): array
+    {
+        $missing = [];
+        foreach ($this->appraisal->findings as $finding) {
+            $isAsked = $finding->verdict === Verdict::Missing
+                || (in_array($finding->rule, self::TO_BE_HAD, true) && $finding->verdict !== Verdict::Fits && $finding->verdict !== Verdict::Unmeasured);
+            if ($isAsked) {
+                $missing[] = ['key' => $finding->key(), 'says' => $finding->says()];
+            }
+        }
+
+        return $missing;
     }
 
     /** @return list<string> vendors of these offers whose post nobody knows */

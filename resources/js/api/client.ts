@@ -53,6 +53,7 @@ export type DrawerMatch = Schemas['DrawerMatch'];
 export type DrawerPiece = Schemas['DrawerPiece'];
 export type MoneyReport = Schemas['MoneyReport'];
 export type Offer = Schemas['Offer'];
+export type OfferRow = Schemas['OfferRow'];
 export type Order = Schemas['Order'];
 export type Orders = Schemas['Orders'];
 export type SecondHand = Schemas['SecondHand'];

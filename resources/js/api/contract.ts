@@ -324,7 +324,7 @@ export interface paths {
         get: operations["getBuildsBuild"];
         put?: never;
         post?: never;
-        /** Put a build away */
+        /** Put a build away; its parts go into the drawer where that is said */
         delete: operations["deleteBuildsBuild"];
         options?: never;
         head?: never;
@@ -1359,23 +1359,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/price-feed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What a vendor says of an offer today (a stand-in) */
-        get: operations["getPriceFeed"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/drawer": {
         parameters: {
             query?: never;
@@ -1558,7 +1541,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Today's rates (a stand-in) */
+        /** Today's rates (a stand-in), or those written down */
         post: operations["postBuildsBuildRates"];
         delete?: never;
         options?: never;
@@ -1612,6 +1595,40 @@ export interface paths {
         post?: never;
         /** Give claimed pieces back */
         delete: operations["deleteBuildsBuildClaimsLine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/offers-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Offers out of a spreadsheet; noted when that is said */
+        post: operations["postBuildsBuildOffersSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/price-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What vendors ask today (a stand-in) */
+        post: operations["postBuildsBuildPriceFeed"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2865,6 +2882,10 @@ export interface components {
             currency: string;
             list: components["schemas"]["ShoppingRow"][];
             plans: components["schemas"]["ShoppingPlan"][];
+            missing: {
+                key: string;
+                says: string;
+            }[];
             withoutPost: string[];
         };
         /** @enum {string} */
@@ -3026,6 +3047,16 @@ export interface components {
             }[];
             currency: string;
             before: components["schemas"]["Vitals"];
+        };
+        OfferRow: {
+            row: number;
+            name: string;
+            part: string | null;
+            vendor: string;
+            pieces: number;
+            price: string;
+            link: string;
+            problem: string;
         };
     };
     responses: never;
@@ -3812,7 +3843,13 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    leave?: boolean;
+                };
+            };
+        };
         responses: {
             /** @description done */
             200: {
@@ -6438,43 +6475,6 @@ export interface operations {
             };
         };
     };
-    getPriceFeed: {
-        parameters: {
-            query: {
-                offer: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        now: {
-                            price: string;
-                            stock: number | null;
-                        };
-                        service: string;
-                    };
-                };
-            };
-            /** @description what went wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     getDrawer: {
         parameters: {
             query?: {
@@ -6999,6 +6999,10 @@ export interface operations {
             content: {
                 "application/json": {
                     version: number;
+                    worth?: {
+                        currency: string;
+                        worth: string;
+                    }[];
                 };
             };
         };
@@ -7124,6 +7128,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildOffersSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    file?: string;
+                    text?: string;
+                    sheet?: string;
+                    take?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        rows: components["schemas"]["OfferRow"][];
+                        noted: number;
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildPriceFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        service: string;
+                        changes: {
+                            name: string;
+                            vendor: string;
+                            was: string;
+                            now: string;
+                            stock: number | null;
+                        }[];
+                    };
                 };
             };
             /** @description what went wrong */

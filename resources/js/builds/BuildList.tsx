@@ -39,10 +39,13 @@ export function BuildList() {
     const failed = (error: Error) => notices.say(error.message, 'bad');
     const restore = useMutation({ mutationFn: (id: string) => api.post<{ id: string }>(`/builds/${id}/restore`), onSuccess: refresh, onError: failed });
     const discard = useMutation({
-        mutationFn: (card: BuildCard) => api.remove<{ id: string }>(`/builds/${card.id}`),
-        onSuccess: (_, card) => {
+        mutationFn: ({ card, leave }: { card: BuildCard; leave: boolean }) => api.remove<{ id: string }>(`/builds/${card.id}`, { leave }),
+        onSuccess: (_, { card, leave }) => {
             void refresh();
-            notices.say(`${card.name} was put away.`, 'good', { words: 'Take it out again', run: () => restore.mutate(card.id) });
+            notices.say(leave ? `${card.name} was put away; what it had lies in the drawer.` : `${card.name} was put away.`, 'good', {
+                words: 'Take it out again',
+                run: () => restore.mutate(card.id),
+            });
         },
         onError: failed,
     });
@@ -107,9 +110,15 @@ export function BuildList() {
                                         </DropdownMenu.Item>
                                         <DropdownMenu.Item
                                             className="cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash"
-                                            onSelect={() => discard.mutate(card)}
+                                            onSelect={() => discard.mutate({ card, leave: false })}
                                         >
                                             Put away
+                                        </DropdownMenu.Item>
+                                        <DropdownMenu.Item
+                                            className="cursor-pointer rounded-sm px-3 py-2 data-highlighted:bg-pen-wash"
+                                            onSelect={() => discard.mutate({ card, leave: true })}
+                                        >
+                                            Put away, its parts into the drawer
                                         </DropdownMenu.Item>
                                     </DropdownMenu.Content>
                                 </DropdownMenu.Portal>

@@ -7,6 +7,7 @@ import { useFits } from '../../frame/useFits';
 import { Button } from '../../ui/Button';
 import { date } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';
+import { RatesForm } from './RatesForm';
 import { Totals } from './Totals';
 
 /** What it all comes to: planned, committed, spent; by line, by what it is for, by vendor, over time. */
@@ -44,6 +45,7 @@ function Remarks() {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const says = useFits();
+    const [writing, setWriting] = useState(false);
     const money = build.appraisal.findings.filter((finding) => finding.station === 'buy');
     const fetchRates = async () => {
         const answer = await edit((path, version) => api.post<Build>(`${path}/rates`, { version }));
@@ -64,8 +66,12 @@ function Remarks() {
                 {build.rates.source === '' ? '' : ` (${build.rates.source})`}{' '}
                 <Button look="bare" className="px-0!" disabled={busy} onClick={() => void fetchRates()}>
                     Rates of today (stand-in)
+                </Button>{' '}
+                <Button look="bare" className="px-0!" onClick={() => setWriting(true)}>
+                    Write down others
                 </Button>
             </p>
+            {writing && <RatesForm onClose={() => setWriting(false)} />}
         </div>
     );
 }

@@ -1,10 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type DrawerMatch, type Shopping } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
+import { useNotices } from '../../ui/Notices';
 import { SaveMenu } from '../../ui/SaveMenu';
 import { ConditionsBar } from './ConditionsBar';
+import { OffersSheet } from './OffersSheet';
 import { PlanCard } from './PlanCard';
 import { ShoppingRow } from './ShoppingRow';
 import { useShopping } from './useShopping';
@@ -14,6 +17,7 @@ export function ShoppingLeaf() {
     const { build } = useOpenBuild();
     const { conditions, query, shopping, change, again } = useShopping();
     const [all, setAll] = useState(false);
+    const [importing, setImporting] = useState(false);
     const drawer = useQuery({
         queryKey: ['drawer', build.id, build.version],
         queryFn: () => api.get<{ lines: Record<string, DrawerMatch[]> }>(`/builds/${build.id}/drawer`),
@@ -39,7 +43,15 @@ export function ShoppingLeaf() {
                 <h3 className="text-lg">
                     {open.length === 0 ? 'Everything is owned, ordered or here' : `${open.length} of ${found.list.length} things are still to be bought`}
                 </h3>
-                {open.length > 0 && <SaveMenu label="Save the plan" path={`/api/builds/${build.id}/shopping`} query={query} />}
+                {open.length > 0 && (
+                    <span className="flex items-center gap-4">
+                        <AskFeed onAsked={() => void again()} />
+                        <Button look="bare" onClick={() => setImporting(true)}>
+                            Offers from a spreadsheet
+                        </Button>
+                        <SaveMenu label="Save the plan" path={`/api/builds/${build.id}/shopping`} query={query} />
+                    </span>
+                )}
             </div>
             <table className="w-full border-collapse max-md:block">
                 <thead className="max-md:sr-only">
@@ -68,12 +80,65 @@ export function ShoppingLeaf() {
                     ))}
                 </tbody>
             </table>
+            {importing && (
+                <OffersSheet
+                    onClose={() => setImporting(false)}
+                    onNoted={() => {
+                        setImporting(false);
+                        void again();
+                    }}
+                />
+            )}
+            <Missing shopping={found} />
             {open.length > 0 && rest.length > 0 && (
                 <Button look="bare" onClick={() => setAll(!all)}>
                     {all ? 'Only what is to be bought' : `${rest.length} more are owned, on their way or here`}
                 </Button>
             )}
         </>
+    );
+}
+
+/** Prices as vendors have them today, from the stand-in; what changed is told and noted. */
+function AskFeed({ onAsked }: { onAsked: () => void }) {
+    const { build } = useOpenBuild();
+    const notices = useNotices();
+    const ask = useMutation({
+        mutationFn: () => api.post<{ changes: { name: string; was: string; now: string; stock: number | null }[] }>(`/builds/${build.id}/price-feed`),
+        onSuccess: ({ changes }) => {
+            const soldOut = changes.filter((one) => one.stock === 0).length;
+            notices.say(
+                changes.length === 0
+                    ? 'Nothing has changed, says the stand-in.'
+                    : `${changes.length} offers are different today, ${soldOut} of them sold out, says the stand-in. They are noted.`,
+            );
+            onAsked();
+        },
+        onError: (error) => notices.say(error.message, 'bad'),
+    });
+    return (
+        <Button look="bare" disabled={ask.isPending} onClick={() => ask.mutate()}>
+            Prices of today (stand-in)
+        </Button>
+    );
+}
+
+/** What the build needs and no line holds yet. */
+function Missing({ shopping }: { shopping: Shopping }) {
+    const { build } = useOpenBuild();
+    if (shopping.missing.length === 0) return null;
+    return (
+        <section className="mt-5" aria-label="Needed, and not on the list yet">
+            <h3 className="text-lg">Needed, and not on the list yet</h3>
+            <ul className="list-disc pl-5">
+                {shopping.missing.map((one) => (
+                    <li key={one.key}>{one.says}</li>
+                ))}
+            </ul>
+            <Link className="text-sm font-semibold text-pen underline" to={`/builds/${build.id}/parts`}>
+                Add them under Parts
+            </Link>
+        </section>
     );
 }
 

@@ -108,6 +108,7 @@ function FromDrawer({ row, matches }: { row: Row; matches: DrawerMatch[] }) {
     const { build, edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [all, setAll] = useState(false);
+    const [atValue, setAtValue] = useState(false);
     const owned = build.lines.find((line) => line.id === row.line)?.owned ?? 0;
     const send = async (ask: (path: string, version: number) => Promise<Build>) => {
         const answer = await edit(ask);
@@ -136,7 +137,13 @@ function FromDrawer({ row, matches }: { row: Row; matches: DrawerMatch[] }) {
                         disabled={busy}
                         onClick={() =>
                             void send((path, version) =>
-                                api.post<Build>(`${path}/claims`, { version, line: row.line, piece: piece.id, quantity: Math.min(piece.left, row.toBuy) }),
+                                api.post<Build>(`${path}/claims`, {
+                                    version,
+                                    line: row.line,
+                                    piece: piece.id,
+                                    quantity: Math.min(piece.left, row.toBuy),
+                                    atValue,
+                                }),
                             )
                         }
                     >
@@ -144,6 +151,12 @@ function FromDrawer({ row, matches }: { row: Row; matches: DrawerMatch[] }) {
                     </Button>
                 </span>
             ))}
+            {shown.some((piece) => piece.value !== null) && (
+                <label className="mt-1 flex items-center gap-2">
+                    <input type="checkbox" className="size-4 accent-pen" checked={atValue} onChange={(event) => setAtValue(event.target.checked)} />
+                    count it at its value
+                </label>
+            )}
             {others > 0 && (
                 <Button look="bare" className="px-0!" onClick={() => setAll(true)}>
                     {others} other {others === 1 ? 'thing' : 'things'} in the drawer for this

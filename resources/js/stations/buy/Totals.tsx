@@ -33,6 +33,17 @@ export function Totals() {
                         </td>
                     </tr>
                 ))}
+                {build.brief.readyMade != null && (
+                    <tr className="border-b border-line">
+                        <th scope="row" className="px-3 py-1.5 text-left">
+                            Ready-made
+                        </th>
+                        <td className="text-sm text-pencil">what one would cost in a shop</td>
+                        <td className="figures px-3 text-right text-lg font-semibold whitespace-nowrap">
+                            {build.brief.readyMade.amount} <span className="text-sm font-normal">{build.brief.readyMade.currency}</span>
+                        </td>
+                    </tr>
+                )}
                 <tr>
                     <th scope="row" className="px-3 py-1.5 text-left">
                         Budget
