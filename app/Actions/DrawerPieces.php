@@ -167,7 +167,8 @@ final class DrawerPieces
             $cents = intdiv(($costs->lines[$line->id] ?? null)?->whole() ?? 0, max(1, $line->quantity));
             self::put($build->user_id, [
                 'name' => mb_substr($line->part->name, 0, 120), 'role' => $line->role->value, 'quantity' => $line->quantity,
-                'part_key' => $line->part->id, 'spec' => $line->part->raw, 'condition' => $line->state === SupplyState::Tested ? 'used-tested' : 'used-untested',
+                'part_key' => $line->part->id, 'spec' => $line->part->raw,
+                'condition' => $line->state === SupplyState::Tested ? 'used-tested' : 'used-untested',
                 'origin' => self::ORIGINS[$line->origin->value] ?? 'salvaged', 'came_from' => $build->name,
                 'value_amount' => $cents === 0 ? null : Cents::says($cents), 'value_currency' => $cents === 0 ? null : $core->brief->currency,
             ]);

@@ -28,7 +28,8 @@ final class OrdersView
 
         return array_map(
             static fn (Order $order): array => [
-                ...self::order($order, $rows->get($order->id), $appraisal, Today::day()), 'track' => $order->tracking === '' ? [] : $track($order, Today::day()),
+                ...self::order($order, $rows->get($order->id), $appraisal, Today::day()),
+                'track' => $order->tracking === '' ? [] : $track($order, Today::day()),
             ],
             array_reverse($appraisal->build->orders),
         );

@@ -19,13 +19,14 @@ final class PartsTable
             'line', 'role', 'part', 'maker', 'chosen', 'quantity', 'state', 'origin', 'unit price', 'currency', 'in '.$appraisal->costs->planned->currency,
             'vendor', 'expected', 'verdict', 'note',
         ]];
+        $costs = $appraisal->costs->byLine();
         foreach ($appraisal->build->lines as $line) {
             $verdict = Verdict::Fits;
             foreach ($appraisal->findings as $finding) {
                 $verdict = in_array($line->id, $finding->lines, true) ? $verdict->worseOf($finding->verdict) : $verdict;
             }
             $price = Costs::unitPrice($line);
-            $whole = $appraisal->costs->byLine[$line->id] ?? null;
+            $whole = $costs[$line->id] ?? null;
             $rows[] = [
                 $line->id, $line->role->says(), $line->name(), $line->part->maker, $line->chosen ? 'yes' : 'no', $line->quantity,
                 $line->state->value, $line->origin->value, $price === null ? '' : (float) $price->rounded(), $price->currency ?? '',

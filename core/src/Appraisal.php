@@ -213,7 +213,7 @@ final readonly class Appraisal
                 'committed' => $this->costs->committed->rounded(),
                 'spent' => $this->costs->spent->rounded(),
                 'currency' => $this->costs->planned->currency,
-                'byLine' => (object) array_map(static fn ($money): string => $money->rounded(), $this->costs->byLine),
+                'byLine' => (object) array_map(static fn ($money): string => $money->rounded(), $this->costs->byLine()),
                 'unpriced' => array_map(static fn (Line $line): string => $line->id, $this->costs->unpriced),
             ],
         ];

@@ -46,5 +46,5 @@ it('names what has no price, and what has no rate', function (): void {
 
 it('multiplies by the quantity and leaves candidates out', function () use ($line): void {
     $costs = Costs::of(Make::build(['one' => $line('chosen', '3.33', ['quantity' => 3]), 'two' => $line('chosen', '99', ['slot' => 'one', 'chosen' => false])]));
-    expect($costs->planned->rounded())->toBe('9.99')->and($costs->byLine)->toHaveKeys(['one'])->not->toHaveKey('two');
+    expect($costs->planned->rounded())->toBe('9.99')->and($costs->byLine())->toHaveKeys(['one'])->not->toHaveKey('two');
 });

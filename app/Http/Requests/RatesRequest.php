@@ -30,7 +30,9 @@ final class RatesRequest extends EditRequest
         $given = $this->input('worth');
         if (is_array($given)) {
             $this->merge(['worth' => array_map(
-                static fn (mixed $one): mixed => is_array($one) && is_string($one['worth'] ?? null) ? [...$one, 'worth' => str_replace(',', '.', trim($one['worth']))] : $one,
+                static fn (mixed $one): mixed => is_array($one) && is_string($one['worth'] ?? null)
+                    ? [...$one, 'worth' => str_replace(',', '.', trim($one['worth']))]
+                    : $one,
                 $given,
             )]);
         }

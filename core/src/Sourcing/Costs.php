@@ -17,31 +17,35 @@ use PocketPlot\Quantity\Money;
 final readonly class Costs
 {
     /**
-     * @param  array<string, Money>  $byLine  line id => what the whole line comes to
-     * @param  array<string, LineCost>  $lines  the same, opened up
+     * @param  array<string, LineCost>  $lines  line id => what the whole line comes to, opened up
      * @param  array<string, LineCost>  $apart  paid or promised for what the list does not hold any more, by what it was
      * @param  list<Line>  $unpriced  lines that will cost something nobody knows yet
      * @param  list<Line>  $withoutRate  lines priced in a currency that has no exchange rate
-     * @param  array<string, float>  $worth  `byLine` as floats, to sort by
      * @param  array<string, string>  $vendors  who sells each line that is still to be bought, where its terms are known
      * @param  list<string>  $withoutPost  vendors of open lines whose post nobody knows
      * @param  array<string, array{Line, int}>  $goods  each line with its goods, for the next time
+     * @param  array<string, list<Terms>>  $terms  of each vendor that was asked for them, for the next time
      */
     private function __construct(
         public Money $planned,
         public Money $committed,
         public Money $spent,
         public Money $refunded,
-        public array $byLine,
         public array $lines,
         public array $apart,
         public array $unpriced,
         public array $withoutRate,
-        public array $worth,
         public array $vendors,
         public array $withoutPost,
         private array $goods,
+        private array $terms,
     ) {}
+
+    /** @return array<string, Money> line id => what the whole line comes to */
+    public function byLine(): array
+    {
+        return array_map(fn (LineCost $one): Money => Cents::money($one->whole(), $this->planned->currency), $this->lines);
+    }
 
     /**
      * Exact sums in the brief's currency; what has no price or no rate is named, not guessed.
@@ -86,9 +90,10 @@ final readonly class Costs
                 $vendors[$line->id] = $vendor;
             }
         }
-        $withoutPost = self::land($groups, $lines, $build);
+        $terms = $before !== null && $known !== [] ? $before->terms : [];
+        $withoutPost = self::land($groups, $lines, $build, $terms);
 
-        return self::summed($build, $currency, $lines, $unpriced, $withoutRate, $vendors, $withoutPost, $goods);
+        return self::summed($build, $currency, $lines, $unpriced, $withoutRate, $vendors, $withoutPost, $goods, $terms);
     }
 
     /** How many are bought: what comes in packets is bought in whole ones, and its price is for a packet. */
@@ -168,23 +173,24 @@ final readonly class Costs
      *
      * @param  array<string, non-empty-array<string, int>>  $groups  goods by line, by vendor
      * @param  array<string, LineCost>  $lines
+     * @param  array<string, list<Terms>>  $terms  by vendor
      * @return list<string> vendors whose post nobody knows
      */
-    private static function land(array $groups, array &$lines, Build $build): array
+    private static function land(array $groups, array &$lines, Build $build, array &$terms): array
     {
-        $unknown = [];
+        $unknown = $grams = [];
+        foreach ($groups === [] ? [] : $build->lines as $line) {
+            $grams[$line->id] = ShoppingList::gramsOf($line->part) * $line->quantity;
+        }
         foreach ($groups as $name => $goods) {
             $vendor = $build->vendors[$name];
-            $grams = 0;
-            foreach (array_keys($goods) as $id) {
-                $line = $build->line($id);
-                $grams += $line === null ? 0 : ShoppingList::gramsOf($line->part) * $line->quantity;
-            }
             $home = $build->brief->currency;
             $own = $build->rates->cents(array_sum($goods), $home, $vendor->currency);
-            $terms = $own === null ? null : Terms::holding(Terms::of($vendor, $build->rates, $home), $vendor, $own, $grams);
-            if ($terms !== null) {
-                foreach (Landing::of($goods, $terms, $vendor) as $id => $cost) {
+            $terms[$name] ??= Terms::of($vendor, $build->rates, $home);
+            $weight = array_sum(array_intersect_key($grams, $goods));
+            $holding = $own === null ? null : Terms::holding($terms[$name], $vendor, $own, $weight);
+            if ($holding !== null) {
+                foreach (Landing::of($goods, $holding, $vendor) as $id => $cost) {
                     $lines[$id] = $lines[$id]->plus(new LineCost(0, $cost->post, $cost->duty, $cost->tax));
                 }
             }
@@ -203,9 +209,10 @@ final readonly class Costs
      * @param  array<string, string>  $vendors
      * @param  list<string>  $withoutPost
      * @param  array<string, array{Line, int}>  $goods
+     * @param  array<string, list<Terms>>  $terms
      */
     private static function summed(
-        Build $build, string $currency, array $lines, array $unpriced, array $withoutRate, array $vendors, array $withoutPost, array $goods,
+        Build $build, string $currency, array $lines, array $unpriced, array $withoutRate, array $vendors, array $withoutPost, array $goods, array $terms,
     ): self {
         $apart = $build->orders === [] ? [] : self::apart($build);
         $sums = ['whole' => 0, 'committed' => 0, 'spent' => 0, 'refund' => 0];
@@ -219,10 +226,7 @@ final readonly class Costs
 
         return new self(
             $money($sums['whole']), $money($sums['committed']), $money($sums['spent']), $money($sums['refund']),
-            array_map(static fn (LineCost $one): Money => $money($one->whole()), $lines),
-            $lines, $apart, $unpriced, $withoutRate,
-            array_map(static fn (LineCost $one): float => $one->whole() / 100, $lines),
-            $vendors, $withoutPost, $goods,
+            $lines, $apart, $unpriced, $withoutRate, $vendors, $withoutPost, $goods, $terms,
         );
     }
 

@@ -16,6 +16,7 @@ use PocketPlot\Part\FigureRef;
 use PocketPlot\Quantity\Cents;
 use PocketPlot\Quantity\Money;
 use PocketPlot\Sourcing\Costs;
+use PocketPlot\Sourcing\LineCost;
 
 final class WithinBudget extends WholeRule
 {
@@ -38,8 +39,7 @@ final class WithinBudget extends WholeRule
             return;
         }
         $converted = $facts->rates()->convert($budget, $facts->brief()->currency) ?? $budget;
-        // Floats will do to put the dearest first; the sums stay exact.
-        $prices = $costs->worth;
+        $prices = array_map(static fn (LineCost $one): int => $one->whole(), $costs->lines);
         arsort($prices);
         $top = array_slice($prices, 0, 4, true);
         $dearest = array_values(array_filter($facts->lines(), static fn (Line $line): bool => isset($top[$line->id])));
@@ -61,7 +61,7 @@ final class WithinBudget extends WholeRule
                 : "The prices known so far come to {$costs->planned->says()} of {$converted->says()}; some are missing.",
             default => "The parts come to {$costs->planned->says()} of {$converted->says()}.",
         }, [
-            ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), $costs->byLine[$line->id]), $dearest),
+            ...array_map(fn (Line $line): WorkingLine => $this->money($line->name(), Cents::money($prices[$line->id], $costs->planned->currency)), $dearest),
             ...$this->opened($costs),
             $this->money('Everything together', $costs->planned),
             new WorkingLine('Budget', $converted->rounded(), $converted->currency, 'brief'),
