@@ -58,26 +58,39 @@ async function front(light) {
 
 await front('day');
 await front('night');
-async function door() {
-    if (only.length > 0 && !only.includes('door')) return;
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: process.env.BASE_URL, locale: 'en-GB' });
-    const page = await context.newPage();
-    await page.goto(`/sign-in?key=${process.env.POCKETPLOT_DOOR_KEY}`);
-    await page.getByRole('img').first().waitFor();
-    await page.waitForLoadState('networkidle');
-    await page.screenshot({ path: 'docs/screenshots/front.png' });
-    await context.close();
-    console.log('docs/screenshots/front.png');
-}
-
-await door();
 await shot('builds', 'Refuge', null);
 await shot('parts', 'Refuge', 'Parts');
 await shot('brief', 'Refuge', 'Brief');
 await shot('buy', 'Refuge', 'Buy');
 await shot('build', 'Refuge', 'Build');
-await shot('parts-phone', 'Refuge', 'Parts', { width: 390, height: 844 });
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
+const buyLeaf =
+    (name, then = async () => undefined) =>
+    async (page) => {
+        await page.goto(page.url().replace(/\/buy.*$/, `/buy?leaf=${name}`));
+        await page.waitForLoadState('networkidle');
+        await then(page);
+    };
+await shot('money', 'Refuge', 'Buy', { act: buyLeaf('money') });
+await shot('arrival-phone', 'Refuge', 'Buy', {
+    width: 390,
+    height: 844,
+    act: buyLeaf('orders', async (page) => {
+        await page.getByRole('button', { name: 'It came' }).first().click();
+        await page.getByRole('button', { name: 'Wrong variant: 0' }).click();
+    }),
+});
+await shot('shop-phone', 'Refuge', 'Buy', {
+    width: 390,
+    height: 844,
+    act: buyLeaf('shop', async (page) => {
+        await page.getByLabel('What it says on it').fill('Field monitor 7 inch, HDMI in, 1024x600, 9-36 V DC, 450 mA at 12 V, peak 600 mA');
+        await page.getByLabel('What they ask for it').fill('15 GBP');
+        await page.getByRole('button', { name: 'Would it do?' }).click();
+        await page.getByRole('heading', { name: 'Look at this before you pay' }).waitFor();
+        await page.getByRole('button', { name: 'Would it do?' }).evaluate((button) => button.scrollIntoView({ block: 'start' }));
+    }),
+});
 const at = (address) => async (page) => page.goto(typeof address === 'string' ? address : address(page.url()));
 const leaf = (name) => at((url) => url.replace(/\/checks.*$/, `/checks?leaf=${name}`));
 await shot('checks-grid', 'Refuge', 'Checks', {
@@ -118,6 +131,7 @@ await shot('bench', 'Refuge', 'Bench', {
         await page.getByRole('button', { name: 'Put this notice away' }).click();
     },
 });
+await shot('drawer', 'Refuge', null, { act: at('/drawer') });
 await shot('library', 'Refuge', null, {
     act: async (page) => {
         await at('/library?role=display')(page);
@@ -151,17 +165,6 @@ const note = async (page, name, words) => {
 };
 
 // The builds that these make stand in the list afterwards: they come last.
-await shot('blank', 'Refuge', null, {
-    act: async (page) => {
-        const build = await ask(page, 'POST', '/builds', { name: 'Cobnut' });
-        await page.goto(`/builds/${build.id}/parts`);
-        await page
-            .getByText('There is nothing', { exact: false })
-            .first()
-            .waitFor({ timeout: 3000 })
-            .catch(() => undefined);
-    },
-});
 await shot('missing', 'Refuge', null, {
     act: async (page) => {
         const build = await ask(page, 'POST', '/builds', { name: 'Half a lunch tin' });
@@ -176,14 +179,6 @@ await shot('missing', 'Refuge', null, {
         }
         await page.goto(`/builds/${build.id}/parts`);
         await note(page, 'Rook 9 panel', /needs/);
-    },
-});
-await shot('rejoin', 'Refuge', null, {
-    act: async (page) => {
-        const build = await ask(page, 'POST', '/builds', { demo: 'refuge', name: 'Refuge, joined by hand' });
-        await ask(page, 'PUT', `/builds/${build.id}/joins`, { version: build.version, kind: 'power', from: 'pack', to: 'board', output: 'pack' });
-        await page.goto(`/builds/${build.id}/parts`);
-        await note(page, 'Larch D board', /needs/);
     },
 });
 const quoll = `🔥 QUOLL 5" IPS panel 800x480, capacitive touch 🔥

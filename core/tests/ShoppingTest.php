@@ -120,6 +120,14 @@ describe('plans', function (): void {
         expect(shopping($build, [], null, true)->toArray()['plans'][0]['orders'][0]['items'][0]['part'])->toBe('part-panel');
     });
 
+    it('says of each line where its pieces are', function (array $line, array $counts): void {
+        $row = shopping(Make::build(['one' => listed(['A' => '4'], ['quantity' => 3, ...$line])]))->toArray()['list'][0];
+        expect([$row['owned'], $row['awaited'], $row['here'], $row['toBuy']])->toBe($counts);
+    })->with([
+        'nowhere' => [[], [0, 0, 0, 3]], 'ordered by hand' => [['state' => 'ordered'], [0, 3, 0, 0]], 'here by hand' => [['state' => 'tested'], [0, 0, 3, 0]],
+        'at home' => [['origin' => 'gift', 'state' => 'arrived'], [3, 0, 0, 0]], 'one in the drawer' => [['owned' => 1], [1, 0, 0, 2]],
+    ]);
+
     it('marks what clashes, old offers, and what is sold out', function (): void {
         $noted = [
             new MarketOffer('old', 'B', 'part-one', 1, [1 => 100], seenOn: Day::of('2026-01-01')), new MarketOffer('gone', 'C', 'part-one', 1, [1 => 100], stock: 0, seenOn: Day::of('2026-11-22')),

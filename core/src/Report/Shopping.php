@@ -7,6 +7,7 @@ namespace PocketPlot\Report;
 use PocketPlot\Appraisal;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Origin;
+use PocketPlot\Build\SupplyState;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
@@ -113,6 +114,9 @@ final readonly class Shopping
     {
         $progress = Progress::of($line, $this->appraisal->build);
         $atHome = $line->origin !== Origin::Buy ? $line->quantity : $progress->owned;
+        // Of what was bought without an order of ours, the line itself says how far it has come.
+        $byHand = $progress->pieces === 0 ? max(0, $line->quantity - $atHome) : 0;
+        $expected = $progress->expectedOn ?? ($line->state === SupplyState::Ordered ? $line->expectedOn : null);
 
         return [
             'line' => $line->id,
@@ -121,11 +125,11 @@ final readonly class Shopping
             'role' => $line->role->value,
             'needed' => $progress->needed,
             'owned' => $atHome,
-            'awaited' => $progress->awaited,
-            'here' => $progress->right,
+            'awaited' => $progress->awaited + ($line->state === SupplyState::Ordered ? $byHand : 0),
+            'here' => $progress->right + ($line->state->isAtHand() ? $byHand : 0),
             'toBuy' => $progress->toBuy,
             'packetOf' => $line->part->packetOf,
-            'expectedOn' => $progress->expectedOn === null ? null : (string) $progress->expectedOn,
+            'expectedOn' => $expected === null ? null : (string) $expected,
             'clash' => $this->clash($line),
             'offers' => $progress->toBuy === 0 ? [] : $this->offers($line, $progress->toBuy),
         ];

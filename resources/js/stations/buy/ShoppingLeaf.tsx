@@ -37,7 +37,7 @@ export function ShoppingLeaf() {
     const shown = all || open.length === 0 ? [...open, ...rest] : open;
     return (
         <>
-            <ConditionsBar conditions={conditions} change={change} shopping={found} />
+            {open.length > 0 && <ConditionsBar conditions={conditions} change={change} shopping={found} />}
             {open.length > 0 && <Plans shopping={found} />}
             <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3">
                 <h3 className="text-lg">
@@ -145,7 +145,7 @@ function Missing({ shopping }: { shopping: Shopping }) {
 function Plans({ shopping }: { shopping: Shopping }) {
     return (
         <section aria-label="Ways to buy it">
-            <ul className="grid gap-4 lg:grid-cols-2 2xl:grid-cols-3">
+            <ul className={`grid gap-4 ${shopping.plans.length > 1 ? 'lg:grid-cols-2 2xl:grid-cols-3' : 'max-w-3xl'}`}>
                 {shopping.plans.map((plan) => (
                     <PlanCard key={plan.way} plan={plan} best={shopping.plans[0]} clashes={shopping.list} />
                 ))}
