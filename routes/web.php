@@ -41,6 +41,7 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::post('sign-out-everywhere', [SessionController::class, 'signOutEverywhere']);
+        Route::put('home-currency', [SessionController::class, 'home']);
         Route::delete('account', [SessionController::class, 'throwAway'])->middleware('throttle:sign-in');
         Route::put('password', [SessionController::class, 'changePassword'])->middleware('throttle:sign-in');
         Route::get('parts', [LibraryController::class, 'search']);
@@ -84,6 +85,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('drawer', [DrawerController::class, 'store']);
         Route::prefix('drawer/{piece}')->whereNumber('piece')->middleware('can:touch,piece')->group(function (): void {
             Route::put('', [DrawerController::class, 'update']);
+            Route::get('photo', [DrawerController::class, 'photo']);
             Route::delete('', [DrawerController::class, 'destroy']);
             Route::post('restore', [DrawerController::class, 'restore'])->withTrashed();
             Route::post('break-up', [DrawerController::class, 'breakUp']);

@@ -8,6 +8,7 @@ use App\Mapping\BuildMapper;
 use App\Models\BuildPartRecord;
 use App\Models\BuildRecord;
 use App\Models\DrawerClaimRecord;
+use App\Models\DrawerPhotoRecord;
 use App\Models\DrawerPieceRecord;
 use App\Models\LineRecord;
 use App\Models\User;
@@ -48,10 +49,16 @@ final class DrawerPieces
         ]);
     }
 
-    /** @param  array<string, mixed>  $given  validated fields of DrawerPieceRequest, by column */
-    public static function change(DrawerPieceRecord $piece, int $version, array $given): void
+    /** Keeps a photograph of it, in the place of the one before. */
+    public static function picture(DrawerPieceRecord $piece, string $dataUrl): void
     {
-        DB::transaction(static function () use ($piece, $version, $given): void {
+        DrawerPhotoRecord::query()->updateOrCreate(['piece_id' => $piece->id], ['jpeg' => Photo::jpeg($dataUrl)]);
+    }
+
+    /** @param  array<string, mixed>  $given  validated fields of DrawerPieceRequest, by column */
+    public static function change(DrawerPieceRecord $piece, int $version, array $given, string $photo = ''): void
+    {
+        DB::transaction(static function () use ($piece, $version, $given, $photo): void {
             $locked = self::locked($piece->id);
             if ($locked->version !== $version) {
                 throw new StalePart;
@@ -61,6 +68,7 @@ final class DrawerPieces
                 throw ValidationException::withMessages(['quantity' => "{$locked->claimed()} of these are claimed by builds. Let go of those first."]);
             }
             $locked->fill([...$given, 'version' => $version + 1])->save();
+            $photo === '' || self::picture($locked, $photo);
         });
     }
 

@@ -21,7 +21,7 @@ final class StartBuild
         return DB::transaction(static fn (): BuildRecord => BuildRecord::query()->create([
             'user_id' => $user->id,
             'name' => $name,
-            'brief' => ['currency' => 'EUR'],
+            'brief' => ['currency' => $user->home_currency],
             'rates' => self::RATES,
             'extra' => [],
         ])->refresh());

@@ -31,13 +31,17 @@ final class TakeFind
         return [[...$filling->put($part, array_map(static fn (Proposal $one): int => $one->id, $read)), 'name' => $part['name']], $read];
     }
 
-    /** @param  array{amount: string, currency: string}|null  $price */
-    public static function into(BuildRecord $build, User $user, string $key, string $text, ?array $price): void
+    /**
+     * @param  array{amount: string, currency: string}|null  $price
+     * @param  string  $photo  as a data address; "" when there is none
+     */
+    public static function into(BuildRecord $build, User $user, string $key, string $text, ?array $price, string $photo = ''): void
     {
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $place = $core->line($key) ?? abort(404);
         [$part] = self::read($place, $text, $core->brief->currency);
         $own = KeepPart::asNew($user, [...array_diff_key($part, ['offers' => true]), 'clippings' => [['text' => $text, 'on' => (string) Today::day()]]]);
+        $photo === '' || PartFiles::add($own, 'as it was found.jpg', $photo);
         SwapLine::in($build, $key, $own);
         Lines::find($build, $key)->fill([
             'state' => SupplyState::Arrived->value, 'price_amount' => $price['amount'] ?? null, 'price_currency' => $price['currency'] ?? null,

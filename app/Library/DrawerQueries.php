@@ -28,7 +28,7 @@ final class DrawerQueries
      */
     public static function search(User $user, string $words, string $role, int $from): array
     {
-        $query = DrawerPieceRecord::query()->with('claims.line')->where('user_id', $user->id);
+        $query = DrawerPieceRecord::query()->with('claims.line')->withExists('photo')->where('user_id', $user->id);
         if ($role !== '') {
             $query->where('role', $role);
         }
@@ -56,6 +56,7 @@ final class DrawerQueries
             'cameFrom' => $piece->came_from,
             'value' => $piece->value_amount === null ? null : ['amount' => $piece->value_amount, 'currency' => $piece->value_currency ?? 'EUR'],
             'note' => $piece->note,
+            'hasPhoto' => $piece->getAttribute('photo_exists') === true,
             'claims' => $piece->claims->map(static fn (DrawerClaimRecord $one): array => [
                 'build' => $one->line->build_id ?? '', 'name' => self::nameOf($one), 'quantity' => $one->quantity,
             ])->values()->all(),
@@ -66,7 +67,7 @@ final class DrawerQueries
     public static function forBuild(User $user, BuildRecord $build): array
     {
         /** @var Collection<int, DrawerPieceRecord> $all */
-        $all = DrawerPieceRecord::query()->with('claims.line')->where('user_id', $user->id)->orderBy('name')->get();
+        $all = DrawerPieceRecord::query()->with('claims.line')->withExists('photo')->where('user_id', $user->id)->orderBy('name')->get();
         $pieces = $all->filter(static fn (DrawerPieceRecord $one): bool => $one->claimed() < $one->quantity);
         $build->load(['lines', 'parts']);
         $found = [];

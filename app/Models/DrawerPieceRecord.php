@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Casts\Document;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Collection;
 
@@ -47,6 +48,12 @@ final class DrawerPieceRecord extends Model
     public function claims(): HasMany
     {
         return $this->hasMany(DrawerClaimRecord::class, 'piece_id');
+    }
+
+    /** @return HasOne<DrawerPhotoRecord, $this> */
+    public function photo(): HasOne
+    {
+        return $this->hasOne(DrawerPhotoRecord::class, 'piece_id');
     }
 
     public function claimed(): int

@@ -13,11 +13,15 @@ use Illuminate\Support\Str;
  * @property int $id
  * @property string $name
  * @property string $email in small letters
+ * @property string $home_currency of builds that are begun, and of values that name none
  * @property string $sessions_key sessions that were begun under another one have ended
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
+
+    /** @var array<string, mixed> what a row has that was just made */
+    protected $attributes = ['home_currency' => 'EUR'];
 
     protected $hidden = ['password', 'remember_token', 'sessions_key'];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -38,6 +39,14 @@ return new class extends Migration
             $table->json('history');
             $table->unique(['build_id', 'key']);
         });
+        $this->drawer();
+        Schema::table('build_lines', fn (Blueprint $table) => $table->unsignedSmallInteger('owned')->default(0));
+        Schema::table('builds', fn (Blueprint $table) => $table->json('vendors')->nullable());
+        Schema::table('users', fn (Blueprint $table) => $table->char('home_currency', 3)->default('EUR'));
+    }
+
+    private function drawer(): void
+    {
         Schema::create('drawer_pieces', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -58,6 +67,11 @@ return new class extends Migration
             $table->softDeletes('removed_at');
             $table->index(['user_id', 'removed_at', 'name']);
         });
+        Schema::create('drawer_photos', function (Blueprint $table): void {
+            $table->foreignId('piece_id')->primary()->constrained('drawer_pieces')->cascadeOnDelete();
+            $table->binary('jpeg');
+        });
+        DB::statement('alter table drawer_photos modify jpeg mediumblob not null');
         Schema::create('drawer_claims', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('piece_id')->constrained('drawer_pieces')->cascadeOnDelete();
@@ -65,15 +79,14 @@ return new class extends Migration
             $table->unsignedSmallInteger('quantity');
             $table->unique(['piece_id', 'line_id']);
         });
-        Schema::table('build_lines', fn (Blueprint $table) => $table->unsignedSmallInteger('owned')->default(0));
-        Schema::table('builds', fn (Blueprint $table) => $table->json('vendors')->nullable());
     }
 
     public function down(): void
     {
+        Schema::table('users', fn (Blueprint $table) => $table->dropColumn('home_currency'));
         Schema::table('builds', fn (Blueprint $table) => $table->dropColumn('vendors'));
         Schema::table('build_lines', fn (Blueprint $table) => $table->dropColumn('owned'));
-        foreach (['drawer_claims', 'drawer_pieces', 'build_orders', 'offers'] as $table) {
+        foreach (['drawer_claims', 'drawer_photos', 'drawer_pieces', 'build_orders', 'offers'] as $table) {
             Schema::dropIfExists($table);
         }
         Schema::table('vendors', fn (Blueprint $table) => $table->dropColumn(['terms', 'version']));

@@ -169,6 +169,19 @@ describe('the drawer', function (): void {
         $this->getJson('/api/drawer')->assertJsonPath('total', 1);
     });
 
+    it('keeps a photograph, made smaller, for its owner only', function (): void {
+        $image = imagecreatetruecolor(2400, 1200);
+        ob_start();
+        imagepng($image);
+        $photo = 'data:image/png;base64,'.base64_encode((string) ob_get_clean());
+        $id = $this->postJson('/api/drawer', ['name' => 'Slide switch', 'quantity' => 1, 'photo' => $photo])->assertCreated()->assertJsonPath('hasPhoto', true)->json('id');
+        [$wide, $high] = getimagesizefromstring((string) $this->get("/api/drawer/{$id}/photo")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->getContent());
+        expect([$wide, $high])->toBe([1024, 512]);
+        $this->postJson('/api/drawer', ['name' => 'Slide switch', 'quantity' => 1, 'photo' => 'data:image/png;base64,eA=='])->assertUnprocessable()->assertJsonStructure(['fields' => ['photo']]);
+        $this->getJson('/api/drawer')->assertJsonPath('total', 1);
+        $this->actingAs($this->builder('bea@example.test'))->get("/api/drawer/{$id}/photo")->assertNotFound();
+    });
+
     it('is searched to the letter', function (): void {
         ($this->piece)('50 % cheaper_switch', 1);
         $this->getJson('/api/drawer?q='.urlencode('%'))->assertJsonPath('total', 1);
@@ -380,6 +393,18 @@ it('takes rates that are written down, and names a currency that has none', func
     expect(collect(($this->shopping)('?avoid[]=Kestrel+%26+Wick&avoid[]=Harrow+Lane+Parts')->json('plans.0.unmet'))->pluck('id'))->toContain('solar');
     ($this->send)('POST', 'rates', ['worth' => [['currency' => 'pounds', 'worth' => '1.5'], ['currency' => 'GBP', 'worth' => 'much']]])->assertUnprocessable()
         ->assertJsonPath('fields', static fn (array $fields): bool => isset($fields['worth.0.currency'], $fields['worth.1.worth']));
+});
+
+it('reckons new builds and values in one\'s home currency', function (): void {
+    $this->assertShape($this->putJson('/api/home-currency', ['currency' => 'GBP'])->assertOk(), 'Session')->assertJsonPath('user.homeCurrency', 'GBP');
+    $this->putJson('/api/home-currency', ['currency' => 'pounds'])->assertUnprocessable()->assertJsonStructure(['fields' => ['currency']]);
+    expect($this->postJson('/api/builds', ['name' => 'Pounds'])->assertCreated()->json('appraisal.costs.currency'))->toBe('GBP')
+        ->and($this->postJson('/api/drawer', ['name' => 'Slide switch', 'quantity' => 1, 'value' => '2'])->json('value.currency'))->toBe('GBP');
+});
+
+it('says what each thing is worth second-hand', function (): void {
+    $rows = collect(($this->shopping)()->json('list'))->keyBy('line');
+    expect($rows->get('panel')['worth'])->toBe('47.96')->and($rows->get('board')['worth'])->toBeNull();
 });
 
 it('lists what is needed and on no line yet', function (): void {

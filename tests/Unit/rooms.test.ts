@@ -9,7 +9,18 @@ const rows = [
     ['api'],
     ['ui'],
     ['part-editor', 'frame', 'sign-in', 'rules'],
-    ['library', 'builds', 'stations/brief', 'stations/parts', 'stations/power', 'stations/checks', 'stations/buy', 'stations/build', 'stations/bench'],
+    [
+        'library',
+        'drawer',
+        'builds',
+        'stations/brief',
+        'stations/parts',
+        'stations/power',
+        'stations/checks',
+        'stations/buy',
+        'stations/build',
+        'stations/bench',
+    ],
     ['main'],
 ];
 

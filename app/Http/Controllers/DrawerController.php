@@ -17,6 +17,7 @@ use App\Models\PartRecord;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Clipping\RoleGuess;
@@ -41,12 +42,18 @@ final class DrawerController
         $part = $request->filled('part') ? PartRecord::visibleTo($user)->findOrFail($request->integer('part')) : null;
         $name = $part === null ? $request->string('name')->trim()->toString() : $part->name;
         $role = $part === null ? $this->role($request, $name) : $part->role;
-        $piece = DB::transaction(static fn (): DrawerPieceRecord => DrawerPieces::put($user, [
-            ...$request->columns(), 'name' => $name, 'role' => $role, 'part_key' => $part->key ?? '',
-            'spec' => $part->spec ?? ['name' => $name, 'role' => $role, 'facets' => []],
-        ]));
+        $photo = $request->string('photo')->toString();
+        $piece = DB::transaction(static function () use ($request, $user, $part, $name, $role, $photo): DrawerPieceRecord {
+            $piece = DrawerPieces::put($user, [
+                ...$request->columns(), 'name' => $name, 'role' => $role, 'part_key' => $part->key ?? '',
+                'spec' => $part->spec ?? ['name' => $name, 'role' => $role, 'facets' => []],
+            ]);
+            $photo === '' || DrawerPieces::picture($piece, $photo);
 
-        return new JsonResponse(DrawerQueries::shown($piece->refresh()->load('claims.line')), 201);
+            return $piece;
+        });
+
+        return new JsonResponse(DrawerQueries::shown($piece->refresh()->load('claims.line')->loadExists('photo')), 201);
     }
 
     public function update(DrawerPieceRequest $request, DrawerPieceRecord $piece): JsonResponse
@@ -54,9 +61,16 @@ final class DrawerController
         $name = $request->string('name')->trim()->toString();
         DrawerPieces::change($piece, $request->integer('version'), [
             ...$request->columns(), ...($name === '' || $piece->part_key !== '' ? [] : ['name' => $name, 'spec' => [...$piece->spec, 'name' => $name]]),
-        ]);
+        ], $request->string('photo')->toString());
 
-        return new JsonResponse(DrawerQueries::shown($piece->refresh()->load('claims.line')));
+        return new JsonResponse(DrawerQueries::shown($piece->refresh()->load('claims.line')->loadExists('photo')));
+    }
+
+    public function photo(DrawerPieceRecord $piece): Response
+    {
+        $photo = $piece->photo()->firstOrFail();
+
+        return new Response($photo->jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
     }
 
     public function destroy(DrawerPieceRecord $piece): JsonResponse
@@ -70,7 +84,7 @@ final class DrawerController
     {
         DB::transaction(static fn () => $piece->restore());
 
-        return new JsonResponse(DrawerQueries::shown($piece->load('claims.line')));
+        return new JsonResponse(DrawerQueries::shown($piece->load('claims.line')->loadExists('photo')));
     }
 
     public function breakUp(BreakUpRequest $request, DrawerPieceRecord $piece): JsonResponse

@@ -104,6 +104,15 @@ final class SessionController
         return $this->enter($request, $user, $isRemembered);
     }
 
+    /** The currency of builds that are begun from now on. */
+    public function home(Request $request, User $user): JsonResponse
+    {
+        $given = $request->validate(['currency' => ['required', 'string', 'regex:/^[A-Z]{3}\z/']], ['currency.*' => 'Write the currency as three letters, such as EUR.']);
+        DB::transaction(static fn () => $user->forceFill(['home_currency' => $given['currency']])->save());
+
+        return $this->who($request);
+    }
+
     /** Throws the account away with its builds and parts, once and for all; its password is asked for. */
     public function throwAway(Request $request, User $user): JsonResponse
     {
@@ -174,7 +183,10 @@ final class SessionController
 
         return new JsonResponse([
             'user' => $user instanceof User
-                ? ['name' => $user->name, 'email' => $user->email, 'isDemo' => $user->email === config('pocketplot.demo_email')]
+                ? [
+                    'name' => $user->name, 'email' => $user->email, 'homeCurrency' => $user->home_currency,
+                    'isDemo' => $user->email === config('pocketplot.demo_email'),
+                ]
                 : null,
             'demoDoor' => OnlyHere::applies($request),
             'demoMode' => config('pocketplot.demo') === true,

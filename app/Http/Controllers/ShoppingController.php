@@ -130,7 +130,8 @@ final class ShoppingController
     public function found(FoundRequest $request, User $user, BuildRecord $build): JsonResponse
     {
         return EditBuild::run($build, $request->version(), static function (BuildRecord $build) use ($request, $user): void {
-            TakeFind::into($build, $user, $request->string('line')->toString(), $request->string('text')->toString(), $request->price());
+            $text = fn (string $field): string => $request->string($field)->toString();
+            TakeFind::into($build, $user, $text('line'), $text('text'), $request->price(), $text('photo'));
         });
     }
 

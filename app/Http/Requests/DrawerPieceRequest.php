@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\Rule;
@@ -32,14 +33,17 @@ final class DrawerPieceRequest extends FormRequest
             'value.amount' => ['required_with:value', 'string', 'regex:/^\d{1,9}(\.\d{1,2})?\z/'],
             'value.currency' => ['required_with:value', 'string', 'regex:/^[A-Z]{3}\z/'],
             'note' => ['nullable', 'string', 'max:1000'],
+            'photo' => ['nullable', 'string', 'max:8200000'],
         ];
     }
 
     protected function prepareForValidation(): void
     {
+        $user = $this->user();
+        $home = $user instanceof User ? $user->home_currency : 'EUR';
         $value = $this->input('value');
         if (is_string($value)) {
-            $this->merge(['value' => trim($value) === '' ? null : TypedInput::money('value', $value, 'EUR')]);
+            $this->merge(['value' => trim($value) === '' ? null : TypedInput::money('value', $value, $home)]);
         }
     }
 
@@ -48,6 +52,7 @@ final class DrawerPieceRequest extends FormRequest
     {
         return [
             'name.*' => 'Give it a name of up to 120 characters.',
+            'photo.*' => 'Choose a photograph of at most 6 MB, as JPEG, PNG or WebP.',
             'quantity.*' => 'Write how many there are, from 1 to 10000.',
             'value.amount.*' => 'Write the value in digits with at most two decimals, such as 12.40.',
             'value.currency.*' => 'Write the currency as three letters, such as EUR.',

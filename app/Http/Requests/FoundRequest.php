@@ -10,6 +10,6 @@ final class FoundRequest extends FindRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['version' => ['required', 'integer', 'min:1'], ...parent::rules()];
+        return ['version' => ['required', 'integer', 'min:1'], 'photo' => ['nullable', 'string', 'max:8200000'], ...parent::rules()];
     }
 }

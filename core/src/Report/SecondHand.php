@@ -62,17 +62,31 @@ final readonly class SecondHand
      */
     public function worth(): ?int
     {
-        $limits = array_filter([$this->planned(), $this->room()], is_int(...));
+        $limits = self::limits($this->before, $this->place);
 
         return $limits === [] ? null : max(0, min($limits) - array_sum(array_column($this->besides(), 'cents')));
+    }
+
+    /** @return array{planned?: int, room?: int} what the place costs as it is planned, and what the budget leaves for it, as far as they are known */
+    public static function limits(Appraisal $appraisal, Line $place): array
+    {
+        $cost = $appraisal->costs->lines[$place->id] ?? null;
+        $budget = $appraisal->build->brief->budget;
+        $home = $budget === null ? null : $appraisal->build->rates->convert($budget, $appraisal->build->brief->currency);
+
+        return [
+            ...($cost === null || $place->part->isWanted || $place->origin->isFree() ? [] : ['planned' => $cost->whole()]),
+            ...($home === null ? [] : ['room' => Cents::of($home) - Cents::of($appraisal->costs->planned) + ($cost?->whole() ?? 0)]),
+        ];
     }
 
     /** @return list<array{says: string, amount: string}> the sum opened: what it would cost otherwise, what the budget leaves, what it needs besides */
     private function because(): array
     {
+        $limits = self::limits($this->before, $this->place);
         $rows = [
-            ['Bought as it is planned, with post, tax and duty', $this->planned()],
-            ['What the budget leaves for this place', $this->room()],
+            ['Bought as it is planned, with post, tax and duty', $limits['planned'] ?? null],
+            ['What the budget leaves for this place', $limits['room'] ?? null],
             ...array_map(static fn (array $one): array => [$one['says'], -$one['cents']], $this->besides()),
         ];
 
@@ -80,23 +94,6 @@ final readonly class SecondHand
             static fn (array $row): array => ['says' => $row[0], 'amount' => Cents::says((int) $row[1])],
             array_filter($rows, static fn (array $row): bool => $row[1] !== null),
         ));
-    }
-
-    /** What the place comes to when it is bought as it is planned; null when nobody knows, or it is only wanted. */
-    private function planned(): ?int
-    {
-        $cost = $this->before->costs->lines[$this->place->id] ?? null;
-
-        return $this->place->part->isWanted || $cost === null || $this->place->origin->isFree() ? null : $cost->whole();
-    }
-
-    private function room(): ?int
-    {
-        $budget = $this->before->build->brief->budget;
-        $home = $budget === null ? null : $this->before->build->rates->convert($budget, $this->before->build->brief->currency);
-        $others = Cents::of($this->before->costs->planned) - ($this->before->costs->lines[$this->place->id] ?? null)?->whole();
-
-        return $home === null ? null : Cents::of($home) - $others;
     }
 
     /** @return list<array{says: string, cents: int}> what cures the clashes that it brings, the cheapest cure of each */

@@ -130,9 +130,18 @@ final readonly class Shopping
             'toBuy' => $progress->toBuy,
             'packetOf' => $line->part->packetOf,
             'expectedOn' => $expected === null ? null : (string) $expected,
+            'worth' => $progress->toBuy === 0 ? null : $this->worth($line),
             'clash' => $this->clash($line),
             'offers' => $progress->toBuy === 0 ? [] : $this->offers($line, $progress->toBuy),
         ];
+    }
+
+    /** The most that is worth paying for it second-hand: what it costs as it is planned, or what the budget leaves for it; null when neither is known. */
+    private function worth(Line $line): ?string
+    {
+        $limits = SecondHand::limits($this->appraisal, $line);
+
+        return $limits === [] ? null : Cents::says(max(0, min($limits)));
     }
 
     /** What clashes about the line, in a sentence; null when nothing does. */

@@ -1634,6 +1634,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/home-currency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The currency of builds that are begun from now on */
+        put: operations["putHomeCurrency"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1655,6 +1672,7 @@ export interface components {
                 name: string;
                 email: string;
                 isDemo: boolean;
+                homeCurrency: string;
             } | null;
             demoDoor: boolean;
             demoMode: boolean;
@@ -2825,6 +2843,7 @@ export interface components {
             toBuy: number;
             packetOf: number;
             expectedOn: string | null;
+            worth: string | null;
             clash: string | null;
             offers: components["schemas"]["ShoppingOffer"][];
         };
@@ -2996,6 +3015,7 @@ export interface components {
             cameFrom: string;
             value: components["schemas"]["Money"] | null;
             note: string;
+            hasPhoto: boolean;
             claims: {
                 build: string;
                 name: string;
@@ -3017,6 +3037,7 @@ export interface components {
             cameFrom: string;
             value: components["schemas"]["Money"] | null;
             note: string;
+            hasPhoto: boolean;
             claims: {
                 build: string;
                 name: string;
@@ -6532,6 +6553,7 @@ export interface operations {
                     cameFrom?: string;
                     value?: components["schemas"]["Money"] | string | null;
                     note?: string;
+                    photo?: string;
                 };
             };
         };
@@ -6579,6 +6601,7 @@ export interface operations {
                     cameFrom?: string;
                     value?: components["schemas"]["Money"] | string | null;
                     note?: string;
+                    photo?: string;
                 };
             };
         };
@@ -6961,6 +6984,7 @@ export interface operations {
                     version: number;
                     line: string;
                     text: string;
+                    photo?: string;
                     price?: components["schemas"]["Money"] | string | null;
                 };
             };
@@ -7211,6 +7235,41 @@ export interface operations {
                             stock: number | null;
                         }[];
                     };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putHomeCurrency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    currency: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
                 };
             };
             /** @description what went wrong */

@@ -131,6 +131,15 @@ function Piece({ piece, onLeaf, onChanged }: { piece: DrawerPiece; onLeaf: (leaf
                 {piece.left}
                 {piece.left !== piece.quantity && <span className="text-sm font-normal text-pencil"> of {piece.quantity}</span>}
             </span>
+            {piece.hasPhoto && (
+                <a href={`/api/drawer/${piece.id}/photo`} target="_blank" rel="noreferrer">
+                    <img
+                        className="size-14 border border-line object-cover"
+                        src={`/api/drawer/${piece.id}/photo?v=${piece.version}`}
+                        alt={`${piece.name}, as it lies there`}
+                    />
+                </a>
+            )}
             <span className="min-w-52 flex-1">
                 <span className="font-semibold">{piece.name}</span> <span className="text-sm text-pencil">{roleWords[piece.role]}</span>
                 <span className="block text-sm text-pencil">{about}</span>

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
 import { api, Problem, type Condition, type DrawerPiece } from '../api/client';
 import { Button } from '../ui/Button';
+import { dataUrl } from '../ui/dataUrl';
 import { Dialog } from '../ui/Dialog';
 import { Field } from '../ui/Field';
 import { Select } from '../ui/Select';
@@ -29,11 +30,12 @@ const draftOf = (piece: DrawerPiece | null) => ({
 /** Something that lies in the drawer: a name and how many are enough. */
 export function PieceForm({ piece, onClose, onKept }: { piece: DrawerPiece | null; onClose: () => void; onKept: () => void }) {
     const [draft, setDraft] = useState(() => draftOf(piece));
+    const [photo, setPhoto] = useState<string | null>(null);
     const set = (more: Partial<typeof draft>) => setDraft({ ...draft, ...more });
     const keep = useMutation({
         mutationFn: () => {
             const { role, ...rest } = draft;
-            const body = { ...rest, quantity: Number(draft.quantity), ...(role === '' ? {} : { role }) };
+            const body = { ...rest, quantity: Number(draft.quantity), ...(role === '' ? {} : { role }), ...(photo === null ? {} : { photo }) };
             return piece === null ? api.post<DrawerPiece>('/drawer', body) : api.put<DrawerPiece>(`/drawer/${piece.id}`, { ...body, version: piece.version });
         },
         onSuccess: onKept,
@@ -114,6 +116,15 @@ export function PieceForm({ piece, onClose, onKept }: { piece: DrawerPiece | nul
                     onChange={(event) => set({ note: event.target.value })}
                     problem={problem?.about('note')}
                 />
+                <label className="col-span-2 text-sm font-semibold">
+                    Photograph{' '}
+                    <input type="file" accept="image/*" className="font-normal" onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)} />
+                    {problem?.about('photo') !== undefined && (
+                        <span role="alert" className="block font-normal text-clash">
+                            {problem.about('photo')}
+                        </span>
+                    )}
+                </label>
                 {problem !== null && Object.keys(problem.fields).length === 0 && (
                     <p role="alert" className="col-span-2">
                         {problem.message}

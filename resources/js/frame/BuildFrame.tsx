@@ -106,7 +106,7 @@ export function BuildFrame() {
             <NoteLeafContext value={setOpenNote}>
                 <div className="mx-auto flex min-h-screen max-w-[84rem] flex-col lg:flex-row lg:pt-3">
                     <div className="min-w-0 flex-1 bg-paper pb-24 shadow-md lg:rounded-t-sm lg:pb-10">
-                        <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-3 sm:px-6">
+                        <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-3 sm:px-6 print:hidden">
                             <Link to="/" className="font-head font-semibold text-pen hover:underline max-sm:mr-auto" title="Your builds (h)">
                                 ← Builds
                             </Link>
@@ -129,14 +129,16 @@ export function BuildFrame() {
                                 ?
                             </Button>
                         </header>
-                        <VitalsLine vitals={build.appraisal.vitals} before={open.before} onNext={setOpenNote} buildId={build.id} />
+                        <div className="print:hidden">
+                            <VitalsLine vitals={build.appraisal.vitals} before={open.before} onNext={setOpenNote} buildId={build.id} />
+                        </div>
                         <Suspense fallback={<div className="min-h-[60vh]" />}>
                             <Outlet />
                         </Suspense>
                     </div>
                     <nav
                         aria-label="Stations"
-                        className="fixed inset-x-0 bottom-0 z-20 flex border-t-2 border-edge bg-desk lg:sticky lg:top-3 lg:mt-24 lg:h-fit lg:w-28 lg:flex-col lg:gap-2 lg:border-0 lg:bg-transparent"
+                        className="fixed inset-x-0 bottom-0 z-20 flex border-t-2 print:hidden border-edge bg-desk lg:sticky lg:top-3 lg:mt-24 lg:h-fit lg:w-28 lg:flex-col lg:gap-2 lg:border-0 lg:bg-transparent"
                     >
                         {stations.map(([station, name, key]) => (
                             <NavLink

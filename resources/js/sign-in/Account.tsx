@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { api, Problem, type Session } from '../api/client';
 import { PageFrame } from '../ui/PageFrame';
 import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
 import { useNotices } from '../ui/Notices';
 import { goodPassword } from './SignInPages';
 import { useSession } from './SignedIn';
@@ -15,6 +16,7 @@ export default function Account() {
     const user = session.data?.user;
     return (
         <PageFrame title="Your account" says={user === undefined || user === null ? undefined : `${user.name}, ${user.email}`}>
+            {user != null && <HomeCurrency now={user.homeCurrency} />}
             {user?.isDemo === true ? (
                 <p className="max-w-prose">The demo builder has no password. Make an account of your own to keep what you build.</p>
             ) : (
@@ -27,6 +29,38 @@ export default function Account() {
                 </div>
             )}
         </PageFrame>
+    );
+}
+
+/** The currency in which new builds are reckoned. */
+function HomeCurrency({ now }: { now: string }) {
+    const cache = useQueryClient();
+    const notices = useNotices();
+    const change = useMutation<Session, Error, string>({
+        mutationFn: (currency) => api.put<Session>('/home-currency', { currency }),
+        onSuccess: (after) => {
+            cache.setQueryData(['session'], after);
+            notices.say('New builds are reckoned in this currency. Those that there are keep theirs; their briefs say it.');
+        },
+    });
+    const send = (event: SubmitEvent<HTMLFormElement>) => {
+        event.preventDefault();
+        const typed = new FormData(event.currentTarget).get('currency');
+        change.mutate(typeof typed === 'string' ? typed.trim().toUpperCase() : '');
+    };
+    return (
+        <form onSubmit={send} className="mb-8 flex max-w-md flex-wrap items-start gap-3">
+            <Field
+                label="Home currency, three letters"
+                name="currency"
+                defaultValue={now}
+                className="w-52"
+                problem={change.error instanceof Problem ? (change.error.about('currency') ?? change.error.message) : undefined}
+            />
+            <Button type="submit" className="mt-6" disabled={change.isPending}>
+                Save
+            </Button>
+        </form>
     );
 }
 

@@ -22,9 +22,9 @@ export default function BuyStation() {
     const leaf = asked.get('leaf') ?? 'list';
     return (
         <main className="px-4 sm:px-6">
-            <h2 className="mb-2 text-xl">Buy</h2>
+            <h2 className="mb-2 text-xl print:hidden">Buy</h2>
             <Tabs.Root value={leaf} onValueChange={(value) => setAsked(value === 'list' ? {} : { leaf: value }, { replace: true })}>
-                <Tabs.List aria-label="Leaves of Buy" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink">
+                <Tabs.List aria-label="Leaves of Buy" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink print:hidden">
                     {leaves.map(([value, words]) => (
                         <Tabs.Trigger
                             key={value}

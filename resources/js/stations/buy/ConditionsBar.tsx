@@ -1,6 +1,7 @@
 import type { Shopping } from '../../api/client';
 import { inputLook } from '../../ui/Field';
 import { date } from '../../ui/format';
+import { roleWords } from '../../ui/words';
 import type { Conditions } from './useShopping';
 
 type Condition = Shopping['plans'][number]['without'][number]['condition'];
@@ -14,9 +15,10 @@ const words: Record<Condition, string> = {
 
 /** Under which conditions the plan is to be the cheapest, and what each of them costs. */
 export function ConditionsBar({ conditions, change, shopping }: { conditions: Conditions; change: (more: Partial<Conditions>) => void; shopping: Shopping }) {
+    const used = [...new Set(shopping.list.filter((row) => row.offers.some((offer) => offer.condition !== 'new')).map((row) => row.role))];
     const vendors = [...new Set([...shopping.list.flatMap((row) => row.offers.map((offer) => offer.vendor)), ...conditions.avoid])].sort();
     return (
-        <fieldset className="mb-4 border-b border-line pb-3">
+        <fieldset className="mb-4 border-b border-line pb-3 print:hidden">
             <legend className="sr-only">Conditions of the plan</legend>
             <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
                 <label className="text-sm">
@@ -38,6 +40,15 @@ export function ConditionsBar({ conditions, change, shopping }: { conditions: Co
                     />
                 </label>
                 <Tick label="Nothing used" checked={!conditions.used} onChange={(is) => change({ used: !is })} />
+                {conditions.used &&
+                    used.map((role) => (
+                        <Tick
+                            key={role}
+                            label={`${roleWords[role]}: may be used`}
+                            checked={!conditions.onlyNew.includes(role)}
+                            onChange={(is) => change({ onlyNew: is ? conditions.onlyNew.filter((one) => one !== role) : [...conditions.onlyNew, role] })}
+                        />
+                    ))}
                 <Tick label="May take another candidate that fits" checked={conditions.choose} onChange={(is) => change({ choose: is })} />
             </div>
             {vendors.length > 0 && (

@@ -6,8 +6,16 @@ import { capital, runTime } from '../../ui/format';
 import { useNotices } from '../../ui/Notices';
 import { Peg } from '../../ui/Peg';
 
+interface Props {
+    find: SecondHand;
+    price: string;
+    text: string;
+    line: string;
+    photo: string | null;
+}
+
 /** Whether the find would do, what it is worth, what is unknown about it, and what to look at before paying. */
-export function FindAnswer({ find, price, text, line }: { find: SecondHand; price: string; text: string; line: string }) {
+export function FindAnswer({ find, ...rest }: Props) {
     const lists = [
         ['What clashes', find.clashes],
         ['What would be tight', find.tight],
@@ -41,7 +49,7 @@ export function FindAnswer({ find, price, text, line }: { find: SecondHand; pric
                     ? 'No figure was read from what you typed; the verdict goes by the name alone.'
                     : `Read: ${find.read.map((one) => `${one.label} ${one.says}`).join('; ')}.`}
             </p>
-            <Bought find={find} price={price} text={text} line={line} />
+            <Bought find={find} {...rest} />
         </article>
     );
 }
@@ -102,12 +110,14 @@ function Figures({ find }: { find: SecondHand }) {
 }
 
 /** It is paid: the find becomes a part of one's own and takes the place, at the price that was paid. */
-function Bought({ find, price, text, line }: { find: SecondHand; price: string; text: string; line: string }) {
+function Bought({ find, price, text, line, photo }: Props) {
     const { edit, busy } = useOpenBuild();
     const notices = useNotices();
     const [complaint, setComplaint] = useState<string | null>(null);
     const take = async () => {
-        const answer = await edit((path, version) => api.post<Build>(`${path}/found`, { version, line, text, ...(price.trim() === '' ? {} : { price }) }));
+        const answer = await edit((path, version) =>
+            api.post<Build>(`${path}/found`, { version, line, text, ...(price.trim() === '' ? {} : { price }), ...(photo === null ? {} : { photo }) }),
+        );
         if (answer instanceof Problem) {
             setComplaint(Object.values(answer.fields)[0]?.[0] ?? answer.message);
             return;

@@ -127,7 +127,7 @@ function OrderThis({ order, clashes }: { order: PlannedOrder; clashes: Shopping[
                     {complaint}
                 </p>
             )}
-            <div className="mt-1 flex flex-wrap items-end gap-2">
+            <div className="mt-1 flex flex-wrap items-end gap-2 print:hidden">
                 {clashing.length > 0 && (
                     <label className="min-w-52 flex-1 text-sm">
                         Order anyway, because

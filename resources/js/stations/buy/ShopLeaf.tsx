@@ -3,6 +3,7 @@ import { useState, type SyntheticEvent } from 'react';
 import { api, Problem, type Line, type SecondHand } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
+import { dataUrl } from '../../ui/dataUrl';
 import { Field, inputLook } from '../../ui/Field';
 import { roleWords } from '../../ui/words';
 import { FindAnswer } from './FindAnswer';
@@ -17,6 +18,7 @@ export function ShopLeaf() {
     const [line, setLine] = useState(places[0]?.id ?? others[0]?.id ?? '');
     const [text, setText] = useState('');
     const [price, setPrice] = useState('');
+    const [photo, setPhoto] = useState<string | null>(null);
     const judge = useMutation({
         mutationFn: () => api.post<SecondHand>(`/builds/${build.id}/find`, { line, text, ...(price.trim() === '' ? {} : { price }) }),
     });
@@ -76,12 +78,22 @@ export function ShopLeaf() {
                     onChange={(event) => setPrice(event.target.value)}
                     problem={problem?.about('price') ?? problem?.about('price.amount')}
                 />
+                <label className="text-sm font-semibold">
+                    A photograph of it, kept with the part once you have bought it
+                    <input
+                        type="file"
+                        accept="image/*"
+                        capture="environment"
+                        className="mt-1 block font-normal"
+                        onChange={(event) => void dataUrl(event.target.files?.[0]).then(setPhoto)}
+                    />
+                </label>
                 <Button type="submit" look="pen" className="min-h-12 text-lg" disabled={judge.isPending}>
                     {judge.isPending ? 'Weighing …' : 'Would it do?'}
                 </Button>
                 {problem !== null && Object.keys(problem.fields).length === 0 && <p role="alert">{problem.message}</p>}
             </form>
-            <div aria-live="polite">{judge.data !== undefined && <FindAnswer find={judge.data} price={price} text={text} line={line} />}</div>
+            <div aria-live="polite">{judge.data !== undefined && <FindAnswer find={judge.data} price={price} text={text} line={line} photo={photo} />}</div>
         </div>
     );
 }

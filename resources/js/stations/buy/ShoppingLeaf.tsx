@@ -45,6 +45,9 @@ export function ShoppingLeaf() {
                 </h3>
                 {open.length > 0 && (
                     <span className="flex items-center gap-4">
+                        <Button look="bare" title="The plans, to take along" onClick={() => window.print()}>
+                            Print
+                        </Button>
                         <AskFeed onAsked={() => void again()} />
                         <Button look="bare" onClick={() => setImporting(true)}>
                             Offers from a spreadsheet

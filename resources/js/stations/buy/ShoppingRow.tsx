@@ -59,6 +59,11 @@ export function ShoppingRow({ row, home, matches, spare, onSpare, onNoted }: Pro
             </td>
             <td className="max-md:w-full">
                 <Offers row={row} home={home} />
+                {row.worth !== null && (
+                    <p className="text-sm text-pencil">
+                        Second-hand worth at most <span className="figures">{row.worth}</span>
+                    </p>
+                )}
                 {row.toBuy > 0 && <NoteOffer row={row} onNoted={onNoted} />}
             </td>
         </tr>

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Shopping } from '../../api/client';
+import { api, type Role, type Shopping } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 
 /** The conditions under which the shopping is planned. */
@@ -8,20 +8,22 @@ export interface Conditions {
     needBy: string;
     avoid: readonly string[];
     used: boolean;
+    onlyNew: readonly Role[];
     mostParcels: string;
     choose: boolean;
     spares: Readonly<Record<string, number>>;
 }
 
-const none: Conditions = { needBy: '', avoid: [], used: true, mostParcels: '', choose: false, spares: {} };
+const none: Conditions = { needBy: '', avoid: [], used: true, onlyNew: [], mostParcels: '', choose: false, spares: {} };
 
-export function conditionsQuery({ needBy, avoid, used, mostParcels, choose, spares }: Conditions): string {
+export function conditionsQuery({ needBy, avoid, used, onlyNew, mostParcels, choose, spares }: Conditions): string {
     const query = new URLSearchParams();
     if (needBy !== '') query.set('needBy', needBy);
     if (!used) query.set('used', '0');
     if (/^[1-9]\d?$/.test(mostParcels)) query.set('mostParcels', mostParcels);
     if (choose) query.set('choose', '1');
     avoid.forEach((name) => query.append('avoid[]', name));
+    onlyNew.forEach((role) => query.append('onlyNew[]', role));
     Object.entries(spares).forEach(([line, count]) => count > 0 && query.set(`spares[${line}]`, String(count)));
     return query.toString();
 }
