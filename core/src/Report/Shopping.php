@@ -29,6 +29,9 @@ final readonly class Shopping
     /** Days after which an offer that was seen is told as an old one. */
     private const OLD_AFTER_DAYS = 60;
 
+    /** Nobody hunts for these second-hand. */
+    private const NEVER_USED = [Role::Material, Role::Fastener, Role::Cable, Role::Tool];
+
     /** What is no part of the build and has to be there all the same. */
     private const TO_BE_HAD = ['people.tools', 'people.consumables'];
 
@@ -130,7 +133,7 @@ final readonly class Shopping
             'toBuy' => $progress->toBuy,
             'packetOf' => $line->part->packetOf,
             'expectedOn' => $expected === null ? null : (string) $expected,
-            'worth' => $progress->toBuy === 0 ? null : $this->worth($line),
+            'worth' => $progress->toBuy === 0 || in_array($line->role, self::NEVER_USED, true) ? null : $this->worth($line),
             'clash' => $this->clash($line),
             'offers' => $progress->toBuy === 0 ? [] : $this->offers($line, $progress->toBuy),
         ];

@@ -153,8 +153,8 @@ function Piece({ piece, onLeaf, onChanged }: { piece: DrawerPiece; onLeaf: (leaf
                     </span>
                 ))}
             </span>
-            <span className="w-48 text-sm">{piece.place}</span>
-            <span className="flex">
+            <span className="text-sm max-sm:w-full max-sm:pl-20 sm:w-48">{piece.place}</span>
+            <span className="flex max-sm:pl-17">
                 <Button look="bare" aria-label={`Change ${piece.name}`} onClick={() => onLeaf({ kind: 'change', piece })}>
                     Change
                 </Button>

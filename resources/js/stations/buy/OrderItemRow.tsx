@@ -48,7 +48,7 @@ export function OrderItemRow({ order, item, at }: { order: Order; item: Item; at
             {amiss > 0 && item.toBuyAgain > 0 && (
                 <p className="mt-1 border-l-4 border-clash pl-2 text-sm">
                     {item.toBuyAgain} to be bought again.{' '}
-                    <Link className="font-semibold text-pen underline" to={`/builds/${build.id}/buy`}>
+                    <Link className="inline-block min-h-9 py-1.5 font-semibold text-pen underline" to={`/builds/${build.id}/buy`}>
                         See the new plan
                     </Link>
                 </p>

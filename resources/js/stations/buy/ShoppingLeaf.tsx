@@ -39,7 +39,7 @@ export function ShoppingLeaf() {
         <>
             {open.length > 0 && <ConditionsBar conditions={conditions} change={change} shopping={found} />}
             {open.length > 0 && <Plans shopping={found} />}
-            <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3">
+            <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3 print:hidden">
                 <h3 className="text-lg">
                     {open.length === 0 ? 'Everything is owned, ordered or here' : `${open.length} of ${found.list.length} things are still to be bought`}
                 </h3>
@@ -56,7 +56,7 @@ export function ShoppingLeaf() {
                     </span>
                 )}
             </div>
-            <table className="w-full border-collapse max-md:block">
+            <table className="w-full border-collapse max-md:block print:hidden">
                 <thead className="max-md:sr-only">
                     <tr className="border-b-2 border-ink text-left text-sm [&>th]:px-1.5 [&>th]:py-1">
                         <th scope="col">Part</th>
@@ -138,7 +138,7 @@ function Missing({ shopping }: { shopping: Shopping }) {
                     <li key={one.key}>{one.says}</li>
                 ))}
             </ul>
-            <Link className="text-sm font-semibold text-pen underline" to={`/builds/${build.id}/parts`}>
+            <Link className="my-1 inline-block min-h-9 py-1.5 font-semibold text-pen underline" to={`/builds/${build.id}/parts`}>
                 Add them under Parts
             </Link>
         </section>
