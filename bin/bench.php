@@ -219,7 +219,7 @@ row('the same models by glpsol (nan where it is not there)', [$others[0], $other
 [$demands, $market] = Markets::drawn(7, 120, 15);
 $large = Basket::cheapest($demands, $market, new Wishes);
 row('basket of 120 demands and 15 vendors', timed(2, static fn () => Basket::cheapest($demands, $market, new Wishes)), '2 s or less');
-printf("%-52s %8.2f %%\n", 'its distance from the bound', 100 * ($large->total() - $large->bound) / $large->bound);
+printf("%-52s %8.2f %%\n", 'its distance from the bound', 100 * ($large->total() - $large->bound()) / $large->bound());
 $loads = static fn (int $count): array => array_map(static fn (int $index): array => [
     'id' => "load-{$index}", 'name' => "Load {$index}", 'role' => 'display',
     'facets' => [

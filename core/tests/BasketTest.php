@@ -208,6 +208,6 @@ it('never calls exact what it did not go through, and never misses its bound', f
             $taken[] = [$choice->offer, $choice->packets, $choice->goods, $choice->demand->grams[$choice->offer->part]];
         }
     }
-    expect($plan->total())->toBe(Markets::cost($taken, $market))->toBeGreaterThanOrEqual($plan->bound)->toBeLessThan((int) (1.02 * $plan->bound))
-        ->and($plan->isExact())->toBe($plan->total() === $plan->bound);
+    expect($plan->total())->toBe(Markets::cost($taken, $market))->toBeGreaterThanOrEqual($plan->bound())->toBeLessThan((int) (1.02 * $plan->bound()))
+        ->and($plan->isExact())->toBe($plan->total() === $plan->bound());
 });

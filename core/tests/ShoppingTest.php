@@ -93,6 +93,20 @@ describe('plans', function (): void {
         expect($report->toArray()['without'])->toBe([['condition' => 'needBy', 'total' => '19.00', 'saves' => '8.00', 'unmet' => 0, 'arrives' => '2026-12-02']]);
     });
 
+    it('buys at a preferred vendor as long as others are not cheaper by more than that is worth', function (string $name, int $cents, int $total, int $orders) use ($build): void {
+        // Alone: at A 22.00, at B 27.00; cheapest at B and A together, 7.00 and 12.00.
+        $plan = shopping($build(), [], new Wishes(prefer: [$name], preferCents: $cents))->plans()[0]['report']->plan;
+        expect([$plan->total(), count($plan->orders), $plan->isExact()])->toBe([$total, $orders, true]);
+    })->with([
+        'not worth it' => ['A', 299, 1900, 2], 'worth it: 19.00 and 3.01 for the order at B' => ['A', 301, 2200, 1],
+        'the dearer one, worth very much' => ['B', 801, 2700, 1], 'one that sells nothing that is wanted' => ['Nobody', 100, 1900, 2],
+    ]);
+
+    it('says what preferring costs', function () use ($build): void {
+        expect(shopping($build(), [], new Wishes(prefer: ['A'], preferCents: 500))->plans()[0]['report']->toArray()['without'])
+            ->toBe([['condition' => 'prefer', 'total' => '19.00', 'saves' => '3.00', 'unmet' => 0, 'arrives' => '2026-12-02']]);
+    });
+
     it('opens down to lines that sum up', function () use ($build): void {
         $cents = static fn (string $sum): int => (int) round((float) $sum * 100);
         foreach (shopping($build())->toArray()['plans'] as $plan) {

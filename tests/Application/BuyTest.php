@@ -402,6 +402,12 @@ it('reckons new builds and values in one\'s home currency', function (): void {
         ->and($this->postJson('/api/drawer', ['name' => 'Slide switch', 'quantity' => 1, 'value' => '2'])->json('value.currency'))->toBe('GBP');
 });
 
+it('buys rather at a preferred vendor, as long as that is not too dear', function (): void {
+    $vendors = fn (string $query): array => collect(($this->shopping)($query)->json('plans.0.orders'))->pluck('vendor')->all();
+    expect(count($vendors('')))->toBeGreaterThan(1)->and($vendors('?prefer[]=Kestrel+%26+Wick&preferUpTo=9,50'))->toBe(['Kestrel & Wick']);
+    $this->getJson("{$this->path}/shopping?prefer[]=Kestrel+%26+Wick&preferUpTo=much")->assertUnprocessable()->assertJsonStructure(['fields' => ['preferUpTo']]);
+});
+
 it('says what each thing is worth second-hand', function (): void {
     $rows = collect(($this->shopping)()->json('list'))->keyBy('line');
     expect($rows->get('panel')['worth'])->toBe('47.96')->and($rows->get('board')['worth'])->toBeNull();

@@ -22,6 +22,7 @@ final class BasketOfFile extends Command
     /** How each condition is told. */
     private const CONDITIONS = [
         'needBy' => 'a day it has to be here by', 'avoid' => 'vendors that are avoided', 'usedAllowed' => 'only new', 'mostParcels' => 'so few parcels',
+        'prefer' => 'vendors that are preferred',
     ];
 
     protected $signature = 'plot:basket {file : a file of a market (core/schema/market.schema.json), or - for standard input} {--json : print everything as JSON}';
@@ -85,7 +86,7 @@ final class BasketOfFile extends Command
         } else {
             $this->say("Together {$sum($plan->total())} {$home}, ".($plan->isExact()
                 ? 'and nothing is cheaper.'
-                : "at most {$sum($plan->total() - $plan->bound)} more than the least there can be."));
+                : "at most {$sum($plan->total() - $plan->bound())} more than the least there can be."));
         }
         $last = $plan->decides();
         if ($last !== null && count($plan->orders) > 1) {

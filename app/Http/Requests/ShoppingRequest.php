@@ -20,6 +20,9 @@ final class ShoppingRequest extends FormRequest
             'needBy' => ['nullable', 'string', TypedInput::day()],
             'avoid' => ['nullable', 'array', 'max:60'],
             'avoid.*' => ['string', 'max:120'],
+            'prefer' => ['nullable', 'array', 'max:60'],
+            'prefer.*' => ['string', 'max:120'],
+            'preferUpTo' => ['nullable', 'string', 'regex:/^\d{1,6}([.,]\d{1,2})?\z/'],
             'used' => ['nullable', 'boolean'],
             'onlyNew' => ['nullable', 'array', 'max:20'],
             'onlyNew.*' => [Rule::enum(Role::class)],
@@ -33,7 +36,7 @@ final class ShoppingRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['mostParcels.*' => 'Write a whole number of parcels, from 1 to 60.', 'spares.*' => 'Write whole numbers of spare pieces, up to 1000.'];
+        return ['preferUpTo.*' => 'Write how much it is worth to you in digits, such as 2.50.', 'mostParcels.*' => 'Write a whole number of parcels, from 1 to 60.', 'spares.*' => 'Write whole numbers of spare pieces, up to 1000.'];
     }
 
     public function wishes(): Wishes
@@ -45,6 +48,8 @@ final class ShoppingRequest extends FormRequest
             array_values(array_filter($this->array('avoid'), is_string(...))),
             $this->boolean('used', true),
             $this->filled('mostParcels') ? $this->integer('mostParcels') : null,
+            array_values(array_filter($this->array('prefer'), is_string(...))),
+            (int) round((float) str_replace(',', '.', $this->string('preferUpTo')->toString()) * 100),
         );
     }
 

@@ -55,7 +55,7 @@ final class MarketReader
             $fields->string('name', $build->name ?? ''),
             self::onlyOnce($demands),
             new Market($vendors, array_values($offers), $rates === null ? ($build->rates ?? new Rates($home, [])) : self::rates($rates, $home), $home, $today),
-            self::wishes($fields->child('wishes'), $vendors),
+            self::wishes($fields->child('wishes'), $vendors, $home),
         );
     }
 
@@ -129,18 +129,21 @@ final class MarketReader
      *
      * @throws BadFile
      */
-    private static function wishes(?Fields $fields, array $vendors): Wishes
+    private static function wishes(?Fields $fields, array $vendors, string $home): Wishes
     {
         if ($fields === null) {
             return new Wishes;
         }
-        $avoid = $fields->strings('avoid');
-        foreach ($avoid as $name) {
-            isset($vendors[$name]) || throw BadFile::at("{$fields->path}/avoid", "\"{$name}\" is none of the vendors", 'leave it out');
+        foreach (['avoid', 'prefer'] as $key) {
+            foreach ($fields->strings($key) as $name) {
+                isset($vendors[$name]) || throw BadFile::at("{$fields->path}/{$key}", "\"{$name}\" is none of the vendors", 'leave it out');
+            }
         }
 
         return new Wishes(
-            $fields->day('needBy'), $avoid, $fields->bool('usedAllowed', true), $fields->has('mostParcels') ? $fields->atLeastOne('mostParcels') : null,
+            $fields->day('needBy'), $fields->strings('avoid'), $fields->bool('usedAllowed', true),
+            $fields->has('mostParcels') ? $fields->atLeastOne('mostParcels') : null,
+            $fields->strings('prefer'), VendorReader::cents($fields, 'preferUpTo', $home) ?? 0,
         );
     }
 }

@@ -32,7 +32,7 @@ final readonly class BasketReport
             'possible' => $this->plan->isPossible,
             'total' => self::sum($this->plan->total()),
             'exact' => $this->plan->isExact(),
-            'bound' => self::sum($this->plan->bound),
+            'bound' => self::sum($this->plan->bound()),
             'arrives' => $this->plan->arrives() === null ? null : (string) $this->plan->arrives(),
             'decides' => $this->plan->decides()?->vendor->name,
             'orders' => array_map(self::order(...), $this->plan->orders),
@@ -48,15 +48,8 @@ final readonly class BasketReport
      */
     public function without(): array
     {
-        $wishes = $this->wishes;
-        $others = array_filter([
-            'needBy' => $wishes->needBy === null ? null : new Wishes(null, $wishes->avoid, $wishes->usedAllowed, $wishes->mostParcels),
-            'avoid' => $wishes->avoid === [] ? null : new Wishes($wishes->needBy, [], $wishes->usedAllowed, $wishes->mostParcels),
-            'usedAllowed' => $wishes->usedAllowed ? null : new Wishes($wishes->needBy, $wishes->avoid, true, $wishes->mostParcels),
-            'mostParcels' => $wishes->mostParcels === null ? null : new Wishes($wishes->needBy, $wishes->avoid, $wishes->usedAllowed),
-        ]);
         $without = [];
-        foreach ($others as $condition => $other) {
+        foreach ($this->wishes->without() as $condition => $other) {
             $plan = Basket::cheapest($this->demands, $this->market, $other);
             $without[] = [
                 'condition' => $condition,

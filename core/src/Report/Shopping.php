@@ -220,14 +220,14 @@ final readonly class Shopping
             $day = $first === null ? $day : ($day === null ? $first : $day->latest($first));
         }
 
-        return $day === null ? null : new Wishes($day, $this->wishes->avoid, $this->wishes->usedAllowed, $this->wishes->mostParcels);
+        return $day === null ? null : $this->wishes->by($day);
     }
 
     /** So few parcels as all of it can come in; null when the cheapest plan has no more. */
     private function fewest(Plan $best): ?Wishes
     {
         for ($parcels = 1; $parcels < count($best->orders); $parcels++) {
-            $wishes = new Wishes($this->wishes->needBy, $this->wishes->avoid, $this->wishes->usedAllowed, $parcels);
+            $wishes = $this->wishes->inParcels($parcels);
             if (Basket::cheapest($this->demands, $this->market, $wishes)->isPossible) {
                 return $wishes;
             }

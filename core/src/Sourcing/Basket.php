@@ -26,7 +26,10 @@ final class Basket
         if ($wanted === []) {
             return new Plan([], $unmet, 0);
         }
-        $terms = array_map(static fn (Vendor $one): array => Terms::of($one, $market->rates, $market->home), $vendors);
+        $terms = array_map(static fn (Vendor $one): array => array_map(
+            static fn (Terms $way): Terms => $way->handicapped($wishes->handicapOf($one->name)),
+            Terms::of($one, $market->rates, $market->home),
+        ), $vendors);
         $search = new BasketSearch($choices, $terms, $wishes->mostParcels);
         [$taken, $terms, $bound] = $search->run();
         if ($taken === null) {

@@ -24,11 +24,18 @@ final readonly class Terms
         public int $goodsLeast,
         public ?int $goodsMost,
         public ?int $gramsMost,
+        /** What an order counts as dearer than it is, since its vendor is not one that is liked best. */
+        public int $handicap = 0,
     ) {}
 
     public function fixed(): int
     {
-        return $this->post + $this->tax;
+        return $this->post + $this->tax + $this->handicap;
+    }
+
+    public function handicapped(int $cents): self
+    {
+        return new self($this->post, $this->tax, $this->dutiable, $this->goodsLeast, $this->goodsMost, $this->gramsMost, $cents);
     }
 
     public function allows(int $goods, int $grams): bool

@@ -2890,7 +2890,7 @@ export interface components {
             }[];
             without: {
                 /** @enum {string} */
-                condition: "needBy" | "avoid" | "usedAllowed" | "mostParcels";
+                condition: "needBy" | "avoid" | "usedAllowed" | "mostParcels" | "prefer";
                 total: string;
                 saves: string;
                 unmet: number;
@@ -6739,6 +6739,8 @@ export interface operations {
             query?: {
                 needBy?: string;
                 "avoid[]"?: string[];
+                "prefer[]"?: string[];
+                preferUpTo?: string;
                 used?: boolean;
                 "onlyNew[]"?: components["schemas"]["Role"][];
                 mostParcels?: number;

@@ -1,6 +1,7 @@
 import type { Shopping } from '../../api/client';
 import { inputLook } from '../../ui/Field';
 import { date } from '../../ui/format';
+import { Select } from '../../ui/Select';
 import { roleWords } from '../../ui/words';
 import type { Conditions } from './useShopping';
 
@@ -11,6 +12,7 @@ const words: Record<Condition, string> = {
     avoid: 'leaving vendors out',
     usedAllowed: 'buying nothing used',
     mostParcels: 'so few parcels',
+    prefer: 'preferring a vendor',
 };
 
 /** Under which conditions the plan is to be the cheapest, and what each of them costs. */
@@ -39,6 +41,27 @@ export function ConditionsBar({ conditions, change, shopping }: { conditions: Co
                         onChange={(event) => change({ mostParcels: event.target.value.replace(/\D/g, '').slice(0, 2) })}
                     />
                 </label>
+                <label className="text-sm">
+                    Rather at
+                    <Select
+                        label="Vendor that is preferred"
+                        className="block"
+                        value={conditions.prefer}
+                        options={[['', 'anybody'] as const, ...vendors.map((name) => [name, name] as const)]}
+                        onChange={(event) => change({ prefer: event.target.value })}
+                    />
+                </label>
+                {conditions.prefer !== '' && (
+                    <label className="text-sm">
+                        an order more
+                        <input
+                            inputMode="decimal"
+                            className={`${inputLook} figures block w-24! text-right`}
+                            value={conditions.preferUpTo}
+                            onChange={(event) => change({ preferUpTo: event.target.value })}
+                        />
+                    </label>
+                )}
                 <Tick label="Nothing used" checked={!conditions.used} onChange={(is) => change({ used: !is })} />
                 {conditions.used &&
                     used.map((role) => (

@@ -7,6 +7,8 @@ import { useOpenBuild } from '../../frame/useBuild';
 export interface Conditions {
     needBy: string;
     avoid: readonly string[];
+    prefer: string;
+    preferUpTo: string;
     used: boolean;
     onlyNew: readonly Role[];
     mostParcels: string;
@@ -14,14 +16,18 @@ export interface Conditions {
     spares: Readonly<Record<string, number>>;
 }
 
-const none: Conditions = { needBy: '', avoid: [], used: true, onlyNew: [], mostParcels: '', choose: false, spares: {} };
+const none: Conditions = { needBy: '', avoid: [], prefer: '', preferUpTo: '2', used: true, onlyNew: [], mostParcels: '', choose: false, spares: {} };
 
-export function conditionsQuery({ needBy, avoid, used, onlyNew, mostParcels, choose, spares }: Conditions): string {
+export function conditionsQuery({ needBy, avoid, prefer, preferUpTo, used, onlyNew, mostParcels, choose, spares }: Conditions): string {
     const query = new URLSearchParams();
     if (needBy !== '') query.set('needBy', needBy);
     if (!used) query.set('used', '0');
     if (/^[1-9]\d?$/.test(mostParcels)) query.set('mostParcels', mostParcels);
     if (choose) query.set('choose', '1');
+    if (prefer !== '' && /^\d{1,6}([.,]\d{1,2})?$/.test(preferUpTo)) {
+        query.append('prefer[]', prefer);
+        query.set('preferUpTo', preferUpTo);
+    }
     avoid.forEach((name) => query.append('avoid[]', name));
     onlyNew.forEach((role) => query.append('onlyNew[]', role));
     Object.entries(spares).forEach(([line, count]) => count > 0 && query.set(`spares[${line}]`, String(count)));

@@ -31,6 +31,7 @@ export function MeasureNext() {
                             {capital(figure.name)} of {nameOf(figure.line)}
                         </h3>
                         <p className="mb-1 max-w-prose">{figure.how}</p>
+                        {figure.stands !== '' && <p className="mb-1 max-w-prose text-pencil">{figure.stands}</p>}
                         <details className="mb-1">
                             <summary className="cursor-pointer text-pencil">
                                 {figure.findings.length === 1 ? 'One verdict waits for it' : `${figure.findings.length} verdicts wait for it`}

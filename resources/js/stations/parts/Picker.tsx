@@ -21,22 +21,27 @@ export interface Place {
 
 type From = 'all' | 'typical';
 
-type Sort = 'fit' | 'price' | 'time' | 'weight';
+type Sort = 'fit' | 'price' | 'time' | 'weight' | 'size' | 'day';
 
 const sorts: readonly (readonly [Sort, string])[] = [
     ['fit', 'by fit'],
     ['price', 'by price'],
     ['time', 'by run time'],
     ['weight', 'by weight'],
+    ['size', 'by thickness'],
+    ['day', 'by the day it is finished'],
 ];
 
 /** The order in which they come is that of fit; what is not known comes last. */
 function inOrder(candidates: Candidate[], sort: Sort): Candidate[] {
     if (sort === 'fit') return candidates;
     const by: Record<Exclude<Sort, 'fit'>, (one: Candidate) => number> = {
-        price: (one) => (one.part.offers[0] === undefined ? Infinity : Number(one.part.offers[0].price.amount)),
+        // What the whole build then costs, at the door and in one currency.
+        price: (one) => (one.part.offers[0] === undefined ? Infinity : Number(one.vitals.cost.amount)),
         time: (one) => -(one.vitals.runTime.usualHours ?? -Infinity),
         weight: (one) => one.vitals.mass.grams,
+        size: (one) => Math.min(...one.vitals.size.sidesMm),
+        day: (one) => (one.vitals.finish.on === null ? Infinity : Date.parse(one.vitals.finish.on)),
     };
     return [...candidates].sort((a, b) => by[sort](a) - by[sort](b));
 }
