@@ -53,7 +53,7 @@ export function ConditionsBar({ conditions, change, shopping }: { conditions: Co
                 </label>
                 {conditions.prefer !== '' && (
                     <label className="text-sm">
-                        an order more
+                        if an order is at most so much dearer
                         <input
                             inputMode="decimal"
                             className={`${inputLook} figures block w-24! text-right`}
