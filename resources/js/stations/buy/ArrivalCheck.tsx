@@ -50,10 +50,10 @@ export function ArrivalCheck({ order, item, at, onClose }: { order: Order; item:
             <h3 className="mb-1 font-semibold">{left === 0 ? 'All accounted for' : `${left} ${left === 1 ? 'piece' : 'pieces'} to account for`}</h3>
             <div className="grid grid-cols-2 gap-2" data-first>
                 {ways.map(([way, words]) => (
-                    <div key={way} className="flex border border-edge">
+                    <div key={way} className={`flex border ${pieces[way] > 0 ? 'border-pen bg-pen-wash' : 'border-edge'}`}>
                         <Button
                             look="bare"
-                            className="min-h-16 flex-1 text-lg"
+                            className={`min-h-16 flex-1 text-lg ${pieces[way] > 0 ? 'disabled:opacity-100!' : ''}`}
                             aria-label={`${words}: ${pieces[way]}`}
                             disabled={left === 0}
                             onClick={() => add(way, 1)}

@@ -84,7 +84,7 @@ function Shares({ title, groups, currency }: { title: string; groups: Group[]; c
     return (
         <table className="w-full self-start">
             <caption className="mb-1 text-left text-lg font-semibold">
-                {title} <span className="text-sm font-normal text-pencil">{currency}</span>
+                {title} <span className="text-sm font-normal text-pencil">{currency}; filled: ordered or here</span>
             </caption>
             <tbody>
                 {groups
@@ -122,7 +122,7 @@ function Rows({ report }: { report: MoneyReport }) {
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Money line by line">
             <table className="w-full border-collapse">
                 <caption className="mb-1 text-left text-lg font-semibold">
-                    Line by line <span className="text-sm font-normal text-pencil">{report.currency}, dark: ordered or here</span>
+                    Line by line <span className="text-sm font-normal text-pencil">{report.currency}</span>
                 </caption>
                 <thead>
                     <tr className="border-b-2 border-ink text-right text-sm [&>th]:px-1.5">
