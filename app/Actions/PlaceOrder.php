@@ -17,9 +17,9 @@ use PocketPlot\Build\Build;
 use PocketPlot\File\OrderFile;
 use PocketPlot\Report\Shopping;
 use PocketPlot\Sourcing\Choice;
+use PocketPlot\Sourcing\OrderPricing;
 use PocketPlot\Sourcing\Placing;
 use PocketPlot\Sourcing\PlannedOrder;
-use PocketPlot\Sourcing\Reckoning;
 use PocketPlot\Sourcing\Wishes;
 
 /**
@@ -38,7 +38,7 @@ final class PlaceOrder
     {
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $market = MarketQueries::of($build, $core);
-        $planned = Reckoning::order($core, $market, $vendor, $items);
+        $planned = OrderPricing::order($core, $market, $vendor, $items);
         if (! $planned instanceof PlannedOrder) {
             throw ValidationException::withMessages($planned);
         }

@@ -21,10 +21,10 @@ use PocketPlot\Sourcing\Costs;
 use PocketPlot\Sourcing\LineCost;
 use PocketPlot\Sourcing\MarketOfBuild;
 use PocketPlot\Sourcing\OrderChanges;
+use PocketPlot\Sourcing\OrderPricing;
 use PocketPlot\Sourcing\Placing;
 use PocketPlot\Sourcing\PlannedOrder;
 use PocketPlot\Sourcing\Progress;
-use PocketPlot\Sourcing\Reckoning;
 use PocketPlot\Sourcing\Terms;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -272,7 +272,7 @@ describe('orders in files', function (): void {
 describe('placing', function (): void {
     $build = static fn (array $lines, array $more = []): Build => Make::build($lines, [], ['vendors' => [['currency' => 'EUR'] + HARROW], ...$more]);
     $order = static function (Build $build, array $items): PlannedOrder|array {
-        return Reckoning::order($build, MarketOfBuild::of($build, [], Make::today()), 'Harrow', $items);
+        return OrderPricing::order($build, MarketOfBuild::of($build, [], Make::today()), 'Harrow', $items);
     };
 
     it('deals the pieces of a packet over the lines that hold the part', function () use ($build, $order): void {
@@ -301,7 +301,7 @@ describe('placing', function (): void {
 
     it('says so when nobody knows the vendor', function () use ($build): void {
         $one = $build(['one' => sold('9')]);
-        expect(Reckoning::order($one, MarketOfBuild::of($one, [], Make::today()), 'Nobody', []))->toHaveKey('vendor');
+        expect(OrderPricing::order($one, MarketOfBuild::of($one, [], Make::today()), 'Nobody', []))->toHaveKey('vendor');
     });
 });
 

@@ -73,7 +73,14 @@ describe('from the list to the parcel', function (): void {
         ($this->did)($placed['id'], 'refund', ['item' => $at, 'refund' => '2,50'])->assertOk();
         $money = $this->assertShape($this->getJson("{$this->path}/money")->assertOk(), 'MoneyReport');
         expect($money->json('refunded'))->toBe('2.50')->and(array_sum(array_map($this->cents, array_column($money->json('lines'), 'whole'))))->toBe(($this->cents)($money->json('planned')))
-            ->and($money->json('planned'))->toBe($this->getJson($this->path)->json('appraisal.costs.planned'));
+            ->and($money->json('planned'))->toBe($this->getJson($this->path)->json('appraisal.costs.planned'))->and($money->json('sums.whole'))->toBe($money->json('planned'));
+    });
+
+    it('orders another candidate of a place where the plan took it, and chooses it', function (): void {
+        $order = collect(($this->shopping)('?choose=1&used=0&needBy=2027-02-01')->json('plans.0.orders'))->first(static fn (array $one): bool => in_array('panel-sash-7', array_column($one['items'], 'part'), true));
+        expect($order)->not->toBeNull();
+        ($this->orderPlanned)($order)->assertOk();
+        expect(($this->line)('panel-small'))->toMatchArray(['chosen' => true, 'state' => 'ordered', 'vendor' => $order['vendor']])->and(($this->line)('panel')['chosen'])->toBeFalse();
     });
 
     it('undoes what happened, one by one, and takes the spare out of the drawer again', function (): void {

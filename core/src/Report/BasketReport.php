@@ -33,6 +33,7 @@ final readonly class BasketReport
             'total' => self::sum($this->plan->total()),
             'exact' => $this->plan->isExact(),
             'bound' => self::sum($this->plan->bound()),
+            'slack' => self::sum($this->plan->total() - $this->plan->bound()),
             'arrives' => $this->plan->arrives() === null ? null : (string) $this->plan->arrives(),
             'decides' => $this->plan->decides()?->vendor->name,
             'orders' => array_map(self::order(...), $this->plan->orders),

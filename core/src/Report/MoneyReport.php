@@ -35,6 +35,7 @@ final readonly class MoneyReport
             'spent' => $costs->spent->rounded(),
             'refunded' => $costs->refunded->rounded(),
             'lines' => array_map(static fn (array $row): array => ['name' => $row['name'], 'line' => $row['line'], ...self::said($row['cost'])], $rows),
+            'sums' => self::said(self::summed(array_column($rows, 'cost'))),
             'byRole' => self::grouped($rows, 'for'),
             'byVendor' => self::grouped($rows, 'vendor'),
             'over' => $this->overTime(),
@@ -89,6 +90,12 @@ final readonly class MoneyReport
         $names = array_map(strval(...), array_keys($groups));
 
         return array_map(static fn (string $name, LineCost $cost): array => ['name' => $name, ...self::said($cost)], $names, $groups);
+    }
+
+    /** @param  list<LineCost>  $costs */
+    private static function summed(array $costs): LineCost
+    {
+        return array_reduce($costs, static fn (LineCost $sum, LineCost $one): LineCost => $sum->plus($one), new LineCost(0));
     }
 
     /** @return list<array{on: string, what: string, amount: string, sum: string}> money as it was promised, order by order, and what of it came back */

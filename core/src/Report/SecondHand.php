@@ -67,7 +67,7 @@ final readonly class SecondHand
         return $limits === [] ? null : max(0, min($limits) - array_sum(array_column($this->besides(), 'cents')));
     }
 
-    /** @return array{planned?: int, room?: int} what the place costs as it is planned, and what the budget leaves for it, as far as they are known */
+    /** @return array{planned?: int, room?: int} what the place costs as it is planned, and what the budget leaves for it, as far as they are known, in hundredths at home */
     public static function limits(Appraisal $appraisal, Line $place): array
     {
         $cost = $appraisal->costs->lines[$place->id] ?? null;

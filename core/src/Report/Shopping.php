@@ -78,10 +78,21 @@ final readonly class Shopping
                 $this->row(...),
                 array_filter($this->appraisal->build->chosen(), static fn (Line $line): bool => ! $line->part->isWanted),
             )),
-            'plans' => array_map(static fn (array $one): array => ['way' => $one['way'], ...$one['report']->toArray()], $this->plans()),
+            'plans' => $this->plansWithDistance(),
             'missing' => $this->missing(),
             'withoutPost' => $this->withoutPost(),
         ];
+    }
+
+    /** @return list<array<string, mixed>> each with how much dearer than the cheapest it is */
+    private function plansWithDistance(): array
+    {
+        $plans = $this->plans();
+        $least = $plans[0]['report']->plan->total();
+
+        return array_map(static fn (array $one): array => [
+            'way' => $one['way'], 'more' => Cents::says($one['report']->plan->total() - $least), ...$one['report']->toArray(),
+        ], $plans);
     }
 
     /** @return list<array{key: string, says: string}> what the build needs and has no part for yet: wanted, missing, left out of a kit, tools and consumables */

@@ -54,6 +54,7 @@ final class ShoppingList
         return $grams;
     }
 
+    /** @return int grams of one piece, rounded up; 0 while nobody weighed it */
     public static function gramsOf(Part $part): int
     {
         return (int) ceil($part->size->massG->most ?? 0.0);

@@ -2876,11 +2876,13 @@ export interface components {
         ShoppingPlan: {
             /** @enum {string} */
             way: "least" | "soonest" | "fewest-parcels";
+            more: string;
             currency: string;
             possible: boolean;
             total: string;
             exact: boolean;
             bound: string;
+            slack: string;
             arrives: string | null;
             decides: string | null;
             orders: components["schemas"]["PlannedOrder"][];
@@ -2988,6 +2990,16 @@ export interface components {
             spent: string;
             refunded: string;
             lines: components["schemas"]["MoneyRow"][];
+            sums: {
+                goods: string;
+                post: string;
+                duty: string;
+                tax: string;
+                refund: string;
+                whole: string;
+                committed: string;
+                spent: string;
+            };
             byRole: components["schemas"]["MoneyGroup"][];
             byVendor: components["schemas"]["MoneyGroup"][];
             over: {

@@ -1,5 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { useSearchParams } from 'react-router';
+import { LeafTabs } from '../../ui/LeafTabs';
 import { LinesLeaf } from './LinesLeaf';
 import { MoneyLeaf } from './MoneyLeaf';
 import { OrdersLeaf } from './OrdersLeaf';
@@ -24,17 +25,7 @@ export default function BuyStation() {
         <main className="px-4 sm:px-6">
             <h2 className="mb-2 text-xl print:hidden">Buy</h2>
             <Tabs.Root value={leaf} onValueChange={(value) => setAsked(value === 'list' ? {} : { leaf: value }, { replace: true })}>
-                <Tabs.List aria-label="Leaves of Buy" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink print:hidden">
-                    {leaves.map(([value, words]) => (
-                        <Tabs.Trigger
-                            key={value}
-                            value={value}
-                            className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink"
-                        >
-                            {words}
-                        </Tabs.Trigger>
-                    ))}
-                </Tabs.List>
+                <LeafTabs label="Leaves of Buy" leaves={leaves} />
                 {leaves.map(([value, , Leaf]) => (
                     <Tabs.Content key={value} value={value} tabIndex={-1}>
                         <Leaf />

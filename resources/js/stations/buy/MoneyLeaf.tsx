@@ -116,8 +116,7 @@ function Rows({ report }: { report: MoneyReport }) {
     const [free, setFree] = useState(false);
     const shown = report.lines.filter((row) => free || Number(row.whole) !== 0 || Number(row.refund) !== 0);
     const hidden = report.lines.length - shown.length;
-    const sum = (column: (typeof columns)[number]) => (report.lines.reduce((all, row) => all + Math.round(Number(row[column]) * 100), 0) / 100).toFixed(2);
-    const isUsed = (column: (typeof columns)[number]) => ['goods', 'whole', 'committed', 'spent'].includes(column) || Number(sum(column)) !== 0;
+    const isUsed = (column: (typeof columns)[number]) => ['goods', 'whole', 'committed', 'spent'].includes(column) || Number(report.sums[column]) !== 0;
     return (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Money line by line">
             <table className="w-full border-collapse">
@@ -158,7 +157,7 @@ function Rows({ report }: { report: MoneyReport }) {
                         </th>
                         {columns.filter(isUsed).map((column) => (
                             <td key={column} className="figures text-right" data-sum={column}>
-                                {sum(column)}
+                                {report.sums[column]}
                             </td>
                         ))}
                     </tr>

@@ -12,8 +12,7 @@ type PlannedOrder = Plan['orders'][number];
 const titles: Record<Plan['way'], string> = { least: 'Costs least', soonest: 'Here soonest', 'fewest-parcels': 'Fewest parcels' };
 
 /** One way to buy it all, opened down to its orders and their lines. */
-export function PlanCard({ plan, best, clashes }: { plan: Plan; best: Plan | undefined; clashes: Shopping['list'] }) {
-    const more = best === undefined || best === plan ? 0 : Number(plan.total) - Number(best.total);
+export function PlanCard({ plan, clashes }: { plan: Plan; clashes: Shopping['list'] }) {
     return (
         <li className="flex flex-col border border-edge bg-leaf" data-plan={plan.way}>
             <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-line px-3 py-2">
@@ -25,8 +24,8 @@ export function PlanCard({ plan, best, clashes }: { plan: Plan; best: Plan | und
                     {plan.arrives !== null && `All here by ${date(plan.arrives)}; ${plan.decides ?? ''} decides that. `}
                     {plan.exact
                         ? 'Proved: nothing is cheaper under these conditions.'
-                        : `At most ${(Number(plan.total) - Number(plan.bound)).toFixed(2)} ${plan.currency} more than the least there can be.`}
-                    {more > 0 && ` ${more.toFixed(2)} ${plan.currency} more than the cheapest.`}
+                        : `At most ${plan.slack} ${plan.currency} more than the least there can be.`}
+                    {Number(plan.more) > 0 && ` ${plan.more} ${plan.currency} more than the cheapest.`}
                 </p>
             </div>
             {!plan.possible && <p className="px-3 py-2">Under these conditions it cannot be bought together: allow more parcels, more vendors or more days.</p>}

@@ -150,7 +150,7 @@ function Plans({ shopping }: { shopping: Shopping }) {
         <section aria-label="Ways to buy it">
             <ul className={`grid gap-4 ${shopping.plans.length > 1 ? 'lg:grid-cols-2 2xl:grid-cols-3' : 'max-w-3xl'}`}>
                 {shopping.plans.map((plan) => (
-                    <PlanCard key={plan.way} plan={plan} best={shopping.plans[0]} clashes={shopping.list} />
+                    <PlanCard key={plan.way} plan={plan} clashes={shopping.list} />
                 ))}
             </ul>
             {shopping.withoutPost.length > 0 && (

@@ -6,6 +6,7 @@ import { useOpenBuild } from '../../frame/useBuild';
 import { MarginNotes } from '../../frame/Margin';
 import { MeasureEntry } from '../../frame/MeasureEntry';
 import { number } from '../../ui/format';
+import { LeafTabs } from '../../ui/LeafTabs';
 import { Charge } from './Charge';
 import { HowSure } from './HowSure';
 import { Rails } from './Rails';
@@ -78,17 +79,7 @@ export default function PowerStation() {
                 )}
             </div>
             <Tabs.Root value={leaf} onValueChange={(value) => ask({ leaf: value })}>
-                <Tabs.List aria-label="Leaves of Power" className="mb-4 flex flex-wrap gap-x-5 gap-y-1 border-b border-ink">
-                    {leaves.map(([value, words]) => (
-                        <Tabs.Trigger
-                            key={value}
-                            value={value}
-                            className="-mb-px min-h-9 border-b-[3px] border-transparent font-semibold text-pen data-[state=active]:border-pen data-[state=active]:text-ink"
-                        >
-                            {words}
-                        </Tabs.Trigger>
-                    ))}
-                </Tabs.List>
+                <LeafTabs label="Leaves of Power" leaves={leaves} />
                 <Tabs.Content value={leaf} tabIndex={-1}>
                     {power.isError && <p role="alert">{power.error.message}</p>}
                     {report !== undefined && leaf === 'profiles' && <Profiles report={report} />}

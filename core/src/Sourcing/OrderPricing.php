@@ -7,7 +7,7 @@ namespace PocketPlot\Sourcing;
 use PocketPlot\Build\Build;
 
 /** Works out what an order that a builder put together costs, by the same terms as a planned one. */
-final class Reckoning
+final class OrderPricing
 {
     /**
      * @param  list<array{line: string, offer: string, pieces: int}>  $items
