@@ -53,40 +53,102 @@ function answer(Build $build, ?Wishes $wishes = null, array $noted = [], array $
     return [$plan['total'], implode(' + ', array_column($plan['orders'], 'vendor')), $plan['arrives'], count($plan['unmet'])];
 }
 
+function boardAndLead(array $first): Build
+{
+    return told(['board' => ['A' => '40', 'B' => '38'], 'lead' => ['A' => '4', 'B' => '5']], [$first, seller('B', '4.50')]);
+}
+
+function overTheHolidays(): Build
+{
+    $closed = seller('A', '3.00', 4, ['closures' => [['from' => '2026-12-21', 'to' => '2027-01-03']]]);
+
+    return told(['board' => ['A' => '40', 'B' => '48']], [$closed, seller('B', '3.00', 12)]);
+}
+
+function panelAndPack(int $duty): Build
+{
+    $abroad = seller('H', '0.00', 4, ['dutyPercent' => $duty, 'dutyFreeUpTo' => '150.00']);
+
+    return told(['panel' => ['H' => '100'], 'pack' => ['H' => '60', 'E' => '72']], [$abroad, seller('E', '0.00')]);
+}
+
+function usedPanel(): MarketOffer
+{
+    return new MarketOffer('u', 'F', 'part-panel', 1, [1 => 1200], Condition::UsedUntested, 1);
+}
+
+function cheaperByThree(): MarketOffer
+{
+    return new MarketOffer('n', 'A', 'part-cell', 1, [1 => 500, 3 => 400]);
+}
+
 it('answers as the paper did', function (Closure $told, array $expected): void {
     expect($told())->toBe($expected);
 })->with([
     // A board for 40.00 or 38.00, a lead for 4.00 or 5.00. All at A 44.00 and 3.00 post; all at B 43.00 and 4.50; apart 42.00 and 7.50.
-    'one parcel is cheaper than two bargains' => [fn () => answer(told(['board' => ['A' => '40', 'B' => '38'], 'lead' => ['A' => '4', 'B' => '5']], [seller('A', '3.00'), seller('B', '4.50')])), ['47.00', 'A', '2026-11-27', 0]],
-    'and free from just that sum on' => [fn () => answer(told(['board' => ['A' => '40', 'B' => '38'], 'lead' => ['A' => '4', 'B' => '5']], [seller('A', '3.00', 4, ['post' => ['steps' => [['price' => '3.00']], 'freeFrom' => '44.00']]), seller('B', '4.50')])), ['44.00', 'A', '2026-11-27', 0]],
+    'one parcel is cheaper than two bargains' => [fn () => answer(boardAndLead(seller('A', '3.00'))), ['47.00', 'A', '2026-11-27', 0]],
+    'and free from just that sum on' => [
+        fn () => answer(boardAndLead(seller('A', null, 4, ['post' => ['steps' => [['price' => '3.00']], 'freeFrom' => '44.00']]))),
+        ['44.00', 'A', '2026-11-27', 0],
+    ],
     // 6 screws for the shell and 16 for the frame: 22, in packets of 20: two, 6.20 and 2.00.
     'two lines share the packets of one part' => [fn () => answer(Make::build(
         ['screw' => ['role' => 'material', 'part' => ['packetOf' => 20, 'offers' => [['vendor' => 'A', 'price' => ['amount' => '3.10', 'currency' => 'EUR'], 'leadDays' => 3]]]]], [],
         ['vendors' => [seller('A', '2.00')], 'lines' => [['id' => 'shell', 'part' => 'part-screw', 'quantity' => 6], ['id' => 'frame', 'part' => 'part-screw', 'quantity' => 16, 'slot' => 'frame']]],
     )), ['8.20', 'A', '2026-11-27', 0]],
     // C takes orders from 10.00 on; a switch for 1.80 alone is none.
-    'too little for the vendor that is cheapest' => [fn () => answer(told(['switch' => ['A' => '2.90', 'C' => '1.80']], [seller('A', '3.90'), seller('C', '1.50', 4, ['leastOrder' => '10.00'])])), ['6.80', 'A', '2026-11-27', 0]],
+    'too little for the vendor that is cheapest' => [
+        fn () => answer(told(['switch' => ['A' => '2.90', 'C' => '1.80']], [seller('A', '3.90'), seller('C', '1.50', 4, ['leastOrder' => '10.00'])])),
+        ['6.80', 'A', '2026-11-27', 0],
+    ],
     // 12.00 GBP at 1.15 is 13.80, post 5.00 GBP is 5.75, tax a fifth of both: 2.76 and 1.15. 23.46 against 23.50 at home.
-    'from abroad, four cents cheaper at the door' => [fn () => answer(told(['panel' => ['G' => '12', 'A' => '23.50']], [seller('G', '5.00', 4, ['currency' => 'GBP', 'taxPercent' => 20]), seller('A', '0.00')], worth: ['GBP' => '1.15'])), ['23.46', 'G', '2026-11-27', 0]],
+    'from abroad, four cents cheaper at the door' => [
+        fn () => answer(told(['panel' => ['G' => '12', 'A' => '23.50']], [seller('G', '5.00', 4, ['currency' => 'GBP', 'taxPercent' => 20]), seller('A', '0.00')], worth: ['GBP' => '1.15'])),
+        ['23.46', 'G', '2026-11-27', 0],
+    ],
     // Panel 100, pack 60 at H, which has duty of 4 % above 150: 160 and 6.40. Or the pack at E for 72.
-    'duty is paid where apart is dearer still' => [fn () => answer(told(['panel' => ['H' => '100'], 'pack' => ['H' => '60', 'E' => '72']], [seller('H', '0.00', 4, ['dutyPercent' => 4, 'dutyFreeUpTo' => '150.00']), seller('E', '0.00')])), ['166.40', 'H', '2026-11-27', 0]],
+    'duty is paid where apart is dearer still' => [fn () => answer(panelAndPack(4)), ['166.40', 'H', '2026-11-27', 0]],
     // With a tenth of duty 176 against 172.
-    'and two parcels keep below it where that is cheaper' => [fn () => answer(told(['panel' => ['H' => '100'], 'pack' => ['H' => '60', 'E' => '72']], [seller('H', '0.00', 4, ['dutyPercent' => 10, 'dutyFreeUpTo' => '150.00']), seller('E', '0.00')])), ['172.00', 'E + H', '2026-11-27', 0]],
+    'and two parcels keep below it where that is cheaper' => [fn () => answer(panelAndPack(10)), ['172.00', 'E + H', '2026-11-27', 0]],
     // Ordered on 21 December: A is closed to 3 January and takes four days, the 8th; B takes twelve, the 2nd.
-    'closed over the holidays' => [fn () => answer(told(['board' => ['A' => '40', 'B' => '48']], [seller('A', '3.00', 4, ['closures' => [['from' => '2026-12-21', 'to' => '2027-01-03']]]), seller('B', '3.00', 12)]), today: '2026-12-21'), ['43.00', 'A', '2027-01-08', 0]],
-    'and here by the fifth, please' => [fn () => answer(told(['board' => ['A' => '40', 'B' => '48']], [seller('A', '3.00', 4, ['closures' => [['from' => '2026-12-21', 'to' => '2027-01-03']]]), seller('B', '3.00', 12)]), new Wishes(Day::of('2027-01-05')), today: '2026-12-21'), ['51.00', 'B', '2027-01-02', 0]],
-    'nobody can, by the first' => [fn () => answer(told(['board' => ['A' => '40', 'B' => '48']], [seller('A', '3.00', 4, ['closures' => [['from' => '2026-12-21', 'to' => '2027-01-03']]]), seller('B', '3.00', 12)]), new Wishes(Day::of('2027-01-01')), today: '2026-12-21'), ['0.00', '', null, 1]],
-    'a used one is taken' => [fn () => answer(told(['panel' => ['A' => '30']], [seller('A', '3.00'), seller('F', '5.00', 2)]), null, [new MarketOffer('u', 'F', 'part-panel', 1, [1 => 1200], Condition::UsedUntested, 1)]), ['17.00', 'F', '2026-11-25', 0]],
-    'unless only new will do' => [fn () => answer(told(['panel' => ['A' => '30']], [seller('A', '3.00'), seller('F', '5.00', 2)]), new Wishes(usedAllowed: false), [new MarketOffer('u', 'F', 'part-panel', 1, [1 => 1200], Condition::UsedUntested, 1)]), ['33.00', 'A', '2026-11-27', 0]],
+    'closed over the holidays' => [fn () => answer(overTheHolidays(), today: '2026-12-21'), ['43.00', 'A', '2027-01-08', 0]],
+    'and here by the fifth, please' => [
+        fn () => answer(overTheHolidays(), new Wishes(Day::of('2027-01-05')), today: '2026-12-21'),
+        ['51.00', 'B', '2027-01-02', 0],
+    ],
+    'nobody can, by the first' => [fn () => answer(overTheHolidays(), new Wishes(Day::of('2027-01-01')), today: '2026-12-21'), ['0.00', '', null, 1]],
+    'a used one is taken' => [
+        fn () => answer(told(['panel' => ['A' => '30']], [seller('A', '3.00'), seller('F', '5.00', 2)]), null, [usedPanel()]),
+        ['17.00', 'F', '2026-11-25', 0],
+    ],
+    'unless only new will do' => [
+        fn () => answer(told(['panel' => ['A' => '30']], [seller('A', '3.00'), seller('F', '5.00', 2)]), new Wishes(usedAllowed: false), [usedPanel()]),
+        ['33.00', 'A', '2026-11-27', 0],
+    ],
     // Two at 5.00; with a spare three at 4.00.
-    'two are two' => [fn () => answer(told(['cell' => ['A' => '5']], [seller('A', '1.00')], ['cell' => ['quantity' => 2]]), null, [new MarketOffer('n', 'A', 'part-cell', 1, [1 => 500, 3 => 400])]), ['11.00', 'A', '2026-11-27', 0]],
-    'and a spare comes with a better price' => [fn () => answer(told(['cell' => ['A' => '5']], [seller('A', '1.00')], ['cell' => ['quantity' => 2]]), null, [new MarketOffer('n', 'A', 'part-cell', 1, [1 => 500, 3 => 400])], ['cell' => 1]), ['13.00', 'A', '2026-11-27', 0]],
+    'two are two' => [
+        fn () => answer(told(['cell' => ['A' => '5']], [seller('A', '1.00')], ['cell' => ['quantity' => 2]]), null, [cheaperByThree()]),
+        ['11.00', 'A', '2026-11-27', 0],
+    ],
+    'and a spare comes with a better price' => [
+        fn () => answer(told(['cell' => ['A' => '5']], [seller('A', '1.00')], ['cell' => ['quantity' => 2]]), null, [cheaperByThree()], ['cell' => 1]),
+        ['13.00', 'A', '2026-11-27', 0],
+    ],
     // Three needed, packets of two at 4.00; one lies in the drawer.
-    'the drawer saves a packet' => [fn () => answer(told(['button' => ['A' => '4']], [seller('A', '1.00')], ['button' => ['quantity' => 3, 'owned' => 1]], ['button' => ['packetOf' => 2]])), ['5.00', 'A', '2026-11-27', 0]],
+    'the drawer saves a packet' => [
+        fn () => answer(told(['button' => ['A' => '4']], [seller('A', '1.00')], ['button' => ['quantity' => 3, 'owned' => 1]], ['button' => ['packetOf' => 2]])),
+        ['5.00', 'A', '2026-11-27', 0],
+    ],
     // More of them are cheaper than just enough: 9 at 1.00 are 9.00, ten at 0.80 are 8.00.
-    'one more than needed, since that is cheaper' => [fn () => answer(told(['wire' => ['A' => '1']], [seller('A', '0.00')], ['wire' => ['quantity' => 9]]), null, [new MarketOffer('n', 'A', 'part-wire', 1, [1 => 100, 10 => 80])]), ['8.00', 'A', '2026-11-27', 0]],
+    'one more than needed, since that is cheaper' => [
+        fn () => answer(told(['wire' => ['A' => '1']], [seller('A', '0.00')], ['wire' => ['quantity' => 9]]), null, [new MarketOffer('n', 'A', 'part-wire', 1, [1 => 100, 10 => 80])]),
+        ['8.00', 'A', '2026-11-27', 0],
+    ],
     // Light by post, heavy by parcel: 400 g and 300 g are 700 g, above 500.
-    'too heavy for the cheap post' => [fn () => answer(told(['one' => ['A' => '10'], 'two' => ['A' => '10']], [seller('A', null, 4, ['post' => ['steps' => [['upToGrams' => 500, 'price' => '2.00'], ['price' => '6.00']]]])], [], ['one' => ['facets' => ['size' => ['massG' => 400]]], 'two' => ['facets' => ['size' => ['massG' => 300]]]])), ['26.00', 'A', '2026-11-27', 0]],
+    'too heavy for the cheap post' => [
+        fn () => answer(told(['one' => ['A' => '10'], 'two' => ['A' => '10']], [seller('A', null, 4, ['post' => ['steps' => [['upToGrams' => 500, 'price' => '2.00'], ['price' => '6.00']]]])], [], ['one' => ['facets' => ['size' => ['massG' => 400]]], 'two' => ['facets' => ['size' => ['massG' => 300]]]])),
+        ['26.00', 'A', '2026-11-27', 0],
+    ],
 ]);
 
 it('reckons as the paper did when the wrong one came', function (): void {

@@ -33,6 +33,15 @@ export function NoteOffer({ row, onNoted }: { row: Row; onNoted: () => void }) {
 
 const empty = { vendor: '', price: '', pieces: '1', breakFrom: '', breakPrice: '', stock: '', condition: 'new' as Condition, link: '' };
 
+/** What is typed, how it is called, and where the answer complains about it. */
+const figures: readonly (readonly ['price' | 'pieces' | 'breakFrom' | 'breakPrice' | 'stock', string, ...string[]])[] = [
+    ['price', 'Price of a packet', 'prices.0.price', 'prices'],
+    ['pieces', 'Pieces in a packet', 'pieces'],
+    ['breakFrom', 'Cheaper from so many packets', 'prices.1.from'],
+    ['breakPrice', 'Price of each then', 'prices.1.price'],
+    ['stock', 'Packets there are', 'stock'],
+];
+
 function OfferLeaf({ row, onClose, onNoted }: { row: Row; onClose: () => void; onNoted: () => void }) {
     const [typed, setTyped] = useState({ ...empty, pieces: String(row.packetOf) });
     const vendors = useQuery({ queryKey: ['vendors'], queryFn: () => api.get<{ vendors: Vendor[] }>('/vendors') });
@@ -65,41 +74,16 @@ function OfferLeaf({ row, onClose, onNoted }: { row: Row; onClose: () => void; o
                     </datalist>
                 </div>
                 <div className="grid grid-cols-2 gap-3">
-                    <Field
-                        label={`Price of a packet${currency === undefined ? '' : `, ${currency}`}`}
-                        inputMode="decimal"
-                        value={typed.price}
-                        onChange={(event) => set({ price: event.target.value })}
-                        problem={problem?.about('prices.0.price') ?? problem?.about('prices')}
-                    />
-                    <Field
-                        label="Pieces in a packet"
-                        inputMode="numeric"
-                        value={typed.pieces}
-                        onChange={(event) => set({ pieces: event.target.value })}
-                        problem={problem?.about('pieces')}
-                    />
-                    <Field
-                        label="Cheaper from so many packets"
-                        inputMode="numeric"
-                        value={typed.breakFrom}
-                        onChange={(event) => set({ breakFrom: event.target.value })}
-                        problem={problem?.about('prices.1.from')}
-                    />
-                    <Field
-                        label="Price of each then"
-                        inputMode="decimal"
-                        value={typed.breakPrice}
-                        onChange={(event) => set({ breakPrice: event.target.value })}
-                        problem={problem?.about('prices.1.price')}
-                    />
-                    <Field
-                        label="Packets there are"
-                        inputMode="numeric"
-                        value={typed.stock}
-                        onChange={(event) => set({ stock: event.target.value })}
-                        problem={problem?.about('stock')}
-                    />
+                    {figures.map(([key, label, ...paths]) => (
+                        <Field
+                            key={key}
+                            label={key === 'price' && currency !== undefined ? `${label}, ${currency}` : label}
+                            inputMode="decimal"
+                            value={typed[key]}
+                            onChange={(event) => set({ [key]: event.target.value })}
+                            problem={paths.map((path) => problem?.about(path)).find((one) => one !== undefined)}
+                        />
+                    ))}
                     <label className="text-sm font-semibold">
                         State
                         <Select
