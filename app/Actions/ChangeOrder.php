@@ -47,7 +47,7 @@ final class ChangeOrder
             $row->document = OrderFile::document($after);
         }
         $row->save();
-        SyncLines::of($build, array_map(static fn ($item): string => $item->line, $order->items));
+        SyncLines::of($build, $order);
     }
 
     /**

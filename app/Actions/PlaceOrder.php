@@ -51,7 +51,7 @@ final class PlaceOrder
         ]);
         $lines = array_map(static fn ($item): string => $item->line, $order->items);
         LineRecord::query()->where('build_id', $build->id)->whereIn('key', $lines)->update(['vendor' => $vendor]);
-        SyncLines::of($build, $lines);
+        SyncLines::of($build, $order);
     }
 
     /** Where a plan took another candidate of a place, that one is chosen now. */

@@ -142,6 +142,15 @@ describe('from the list to the parcel', function (): void {
     });
 });
 
+it('leaves a line alone whose part is another by now, whatever comes of the old order', function (): void {
+    ($this->send)('POST', 'lines/picture-lead/swap', ['part' => $this->part('lead-mini-full')])->assertOk();
+    ($this->send)('PATCH', 'lines/picture-lead', ['state' => 'arrived'])->assertOk();
+    ($this->did)('order-november-2', 'arrive', ['item' => 1, 'right' => 1])->assertOk();
+    expect(($this->line)('picture-lead')['state'])->toBe('arrived');
+    // What came of the old part is nobody's: all of it can be put away.
+    expect(collect(($this->orders)())->firstWhere('id', 'order-november-2')['items'][1]['leftOver'])->toBe(1);
+});
+
 describe('bad orders', function (): void {
     it('are refused in words', function (array $given, string $field): void {
         ($this->send)('POST', 'orders', $given)->assertUnprocessable()->assertJsonStructure(['fields' => [$field]]);
