@@ -407,6 +407,7 @@ it('takes rates that are written down, and names a currency that has none', func
     ($this->send)('POST', 'rates', ['worth' => [['currency' => 'GBP', 'worth' => '1,5']]])->assertOk()->assertJsonPath('rates.worth', ['GBP' => '1.5']);
     // Nobody can be asked in crowns any more: what is sold in them only is bought by nobody.
     expect(collect(($this->shopping)('?avoid[]=Kestrel+%26+Wick&avoid[]=Harrow+Lane+Parts')->json('plans.0.unmet'))->pluck('id'))->toContain('solar');
+    expect(($this->shopping)()->json('withoutRate'))->toBe(['SEK']);
     ($this->send)('POST', 'rates', ['worth' => [['currency' => 'pounds', 'worth' => '1.5'], ['currency' => 'GBP', 'worth' => 'much']]])->assertUnprocessable()
         ->assertJsonPath('fields', static fn (array $fields): bool => isset($fields['worth.0.currency'], $fields['worth.1.worth']));
 });

@@ -81,6 +81,7 @@ final readonly class Shopping
             'plans' => $this->plansWithDistance(),
             'missing' => $this->missing(),
             'withoutPost' => $this->withoutPost(),
+            'withoutRate' => $this->withoutRate(),
         ];
     }
 
@@ -121,6 +122,20 @@ final readonly class Shopping
         }
 
         return array_values($names);
+    }
+
+    /** @return list<string> currencies of these offers that nobody wrote a rate for: whoever sells in them is left out of the plans */
+    private function withoutRate(): array
+    {
+        $missing = [];
+        foreach ($this->market->offers as $offer) {
+            $currency = $this->market->vendors[$offer->vendor]->currency;
+            if ($this->market->atHome(100, $currency) === null) {
+                $missing[$currency] = $currency;
+            }
+        }
+
+        return array_values($missing);
     }
 
     /** @return array<string, mixed> */

@@ -2908,6 +2908,7 @@ export interface components {
                 says: string;
             }[];
             withoutPost: string[];
+            withoutRate: string[];
         };
         /** @enum {string} */
         OrderState: "placed" | "confirmed" | "sent" | "arrived-in-part" | "arrived" | "cancelled";

@@ -153,6 +153,11 @@ function Plans({ shopping }: { shopping: Shopping }) {
                     <PlanCard key={plan.way} plan={plan} clashes={shopping.list} />
                 ))}
             </ul>
+            {shopping.withoutRate.length > 0 && (
+                <p className="mt-2 border-l-4 border-unmeasured pl-2 text-sm">
+                    No rate is written down for {shopping.withoutRate.join(', ')}: whoever sells in it is left out of the plans. Write it down under Money.
+                </p>
+            )}
             {shopping.withoutPost.length > 0 && (
                 <p className="mt-2 text-sm text-pencil">
                     Nobody wrote down what {shopping.withoutPost.join(' and ')} {shopping.withoutPost.length === 1 ? 'asks' : 'ask'} for post; it is counted as
