@@ -21,13 +21,25 @@ final class EditBuild
      */
     public static function run(BuildRecord $build, int $version, callable $edit): JsonResponse
     {
-        Written::take();
-
-        return DB::transaction(static function () use ($build, $version, $edit): JsonResponse {
-            $locked = BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
+        return self::whatever($build, static function (BuildRecord $locked) use ($version, $edit): void {
             if ($locked->version !== $version) {
                 throw new StaleBuild(BuildView::of($locked));
             }
+            $edit($locked);
+        });
+    }
+
+    /**
+     * The same for what holds on any version of the page: what was done at the bench was done.
+     *
+     * @param  callable(BuildRecord): void  $edit
+     */
+    public static function whatever(BuildRecord $build, callable $edit): JsonResponse
+    {
+        Written::take();
+
+        return DB::transaction(static function () use ($build, $edit): JsonResponse {
+            $locked = BuildRecord::query()->whereKey($build->id)->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail();
             $edit($locked);
             $locked->version++;
 

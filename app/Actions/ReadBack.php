@@ -14,6 +14,7 @@ use App\Models\BuildRecord;
 use App\Models\JoinRecord;
 use App\Models\OrderRecord;
 use App\Models\ReadingRecord;
+use App\Models\StepEventRecord;
 use App\Models\TickRecord;
 use App\Models\Written;
 use Illuminate\Http\JsonResponse;
@@ -39,6 +40,8 @@ final class ReadBack
     public const MOST_READINGS = 500;
 
     public const MOST_ORDERS = 500;
+
+    public const MOST_EVENTS = 5000;
 
     /** Bytes of a file besides its parts, readings and photographs and lines: keys, brackets, the brief. */
     private const FRAME_BYTES = 1000;
@@ -74,12 +77,13 @@ final class ReadBack
     /** Pieces that were written in this transaction, against the schema that a saved file has to follow. */
     private static function refuseBadPieces(BuildRecord $build): void
     {
-        $pieces = [$build->isDirty('brief') ? ['brief', $build->brief] : null];
+        $pieces = [$build->isDirty('brief') ? ['brief', $build->brief] : null, $build->isDirty('work') ? ['work', $build->work ?? []] : null];
         foreach (Written::take() as $row) {
             $pieces[] = match (true) {
                 $row instanceof BuildPartRecord => ['part', $row->spec],
                 $row instanceof ReadingRecord => ['reading', $row->document],
                 $row instanceof OrderRecord => ['order', $row->document],
+                $row instanceof StepEventRecord => ['event', $row->document],
                 default => null,
             };
         }
@@ -104,13 +108,10 @@ final class ReadBack
                 throw ValidationException::withMessages([$field => "A build holds at most {$most} {$what}. Remove some, or begin another build."]);
             }
         }
-        $readings = DB::selectOne(
-            'select count(*) as kept, coalesce(sum(length(r.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos from build_readings r left join reading_photos p on p.reading_id = r.id where r.build_id = ? and r.removed_at is null',
-            [$build->id],
-        );
-        [$kept, $bytes, $photos] = is_object($readings)
-            ? array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, array_values(get_object_vars($readings)))
-            : [0, 0, 0];
+        [$kept, $bytes, $photos, $events] = self::onBench($build);
+        if ($events > self::MOST_EVENTS) {
+            throw ValidationException::withMessages(['events' => 'The record of a build holds at most '.self::MOST_EVENTS.' entries. Save the file, and begin another build.']);
+        }
         if ($kept > self::MOST_READINGS) {
             throw ValidationException::withMessages(
                 ['line' => 'A build holds at most '.self::MOST_READINGS.' readings. Put some aside, or begin another build.'],
@@ -122,14 +123,14 @@ final class ReadBack
             static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')),
         );
         $orders = $build->orders->sum(static fn (OrderRecord $row): int => 2 + strlen((string) $row->getRawOriginal('document')));
-        $rest = (int) $orders + strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles, $build->vendors]))
+        $rest = (int) $orders + strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles, $build->vendors, $build->work]))
             + (int) $build->joins->sum(
                 static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')),
             )
             + (int) $build->ticks->sum(
-                static fn (TickRecord $row): int => 50 + strlen(Json::encode($row->step)) + strlen((string) $row->getRawOriginal('extra')),
+                static fn (TickRecord $row): int => 50 + strlen(Json::encode([$row->step, $row->done_with, $row->was_read])) + strlen((string) $row->getRawOriginal('extra')),
             );
-        $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * $kept;
+        $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * ($kept + $events);
         if ($all > Format::MOST_BYTES) {
             throw ValidationException::withMessages(['build' => sprintf(
                 'This build would have %.1f MB; at most %.1f MB are kept, so that its file can always be taken in again. Put readings with long logs or photographs aside, or begin another build.',
@@ -137,5 +138,21 @@ final class ReadBack
                 Format::MOST_BYTES / 1e6,
             )]);
         }
+    }
+
+    /** @return array{int, int, int, int} readings, bytes of readings and of the record, bytes of photographs, entries of the record */
+    private static function onBench(BuildRecord $build): array
+    {
+        $sums = DB::selectOne(
+            'select r.kept, r.bytes + e.bytes as bytes, r.photos + e.photos as photos, e.kept as events from
+                (select count(*) as kept, coalesce(sum(length(r.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos
+                    from build_readings r left join reading_photos p on p.reading_id = r.id where r.build_id = ? and r.removed_at is null) r,
+                (select count(*) as kept, coalesce(sum(length(e.document)), 0) as bytes, coalesce(sum(length(p.jpeg)), 0) as photos
+                    from step_events e left join step_photos p on p.event_id = e.id where e.build_id = ?) e',
+            [$build->id, $build->id],
+        );
+        $numbers = array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, is_object($sums) ? array_values(get_object_vars($sums)) : []);
+
+        return [$numbers[0] ?? 0, $numbers[1] ?? 0, $numbers[2] ?? 0, $numbers[3] ?? 0];
     }
 }

@@ -7,14 +7,19 @@ namespace App\Mapping;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
 use App\Models\OrderRecord;
+use App\Models\StepEventRecord;
+use App\Models\TickRecord;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Join;
 use PocketPlot\Build\JoinKind;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\Tick;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\ReadingReader;
+use PocketPlot\File\RecordFile;
+use PocketPlot\File\WorkFile;
 use PocketPlot\Part\Part;
 
 /** The one place where rows become a core build. */
@@ -42,6 +47,22 @@ final class BuildMapper
             }
 
             return $core->withReadings($readings);
+        } catch (\DomainException|\TypeError|\ValueError|\JsonException $why) {
+            throw UnreadableBuild::because($record, $why);
+        }
+    }
+
+    /**
+     * The build with all that was written down on its bench, for its file.
+     *
+     * @throws UnreadableBuild
+     */
+    public static function whole(BuildRecord $record): Build
+    {
+        try {
+            return self::withReadings($record)->withRecord(RecordFile::all(new Fields([
+                'record' => $record->events->map(static fn (StepEventRecord $row): array => $row->document)->all(),
+            ])));
         } catch (\DomainException|\TypeError|\ValueError|\JsonException $why) {
             throw UnreadableBuild::because($record, $why);
         }
@@ -82,14 +103,27 @@ final class BuildMapper
             $lines,
             BuildReader::rates(new Fields($record->rates, 'rates'), $brief->currency),
             $joins,
-            $record->ticks->pluck('done_on', 'step')->map(static fn (string $day): string => substr($day, 0, 10))->all(),
+            self::ticks($record),
             $record->extra,
-            $record->ticks->pluck('extra', 'step')->all(),
             BuildReader::profiles(new Fields(['profiles' => $record->profiles ?? []])),
             [],
             VendorTerms::of($record),
             BuildReader::orders(new Fields(['orders' => $record->orders->map(static fn (OrderRecord $row): array => $row->document)->all()])),
+            WorkFile::read(new Fields($record->work ?? [], 'work')),
         );
+    }
+
+    /** @return array<string, Tick> by step id */
+    private static function ticks(BuildRecord $record): array
+    {
+        return WorkFile::ticks(new Fields(['ticks' => $record->ticks->map(self::tick(...))->all()]));
+    }
+
+    /** @return array<string, mixed> a tick as a file has it */
+    public static function tick(TickRecord $row): array
+    {
+        return ['step' => $row->step, 'on' => substr($row->done_on, 0, 10)]
+            + array_filter(['with' => $row->done_with, 'read' => $row->was_read]) + $row->extra;
     }
 
     /** @return array<int, Part> by row id */

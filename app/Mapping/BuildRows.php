@@ -41,8 +41,11 @@ final class BuildRows
                 'extra' => $join->extra,
             ]);
         }
-        foreach ($core->ticks as $step => $day) {
-            TickRecord::query()->create(['build_id' => $build->id, 'step' => $step, 'done_on' => $day, 'extra' => $core->tickExtra[$step] ?? []]);
+        foreach ($core->ticks as $tick) {
+            TickRecord::query()->create([
+                'build_id' => $build->id, 'step' => $tick->step, 'done_on' => (string) $tick->on,
+                'done_with' => $tick->with === [] ? null : $tick->with, 'was_read' => $tick->read === [] ? null : $tick->read, 'extra' => $tick->extra,
+            ]);
         }
 
         foreach ($core->orders as $order) {

@@ -7,7 +7,7 @@ namespace App\Mapping;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
 use PocketPlot\Appraisal;
-use PocketPlot\Assembly\Schedule;
+use PocketPlot\Assembly\Arrivals;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
@@ -106,7 +106,7 @@ final class BuildView
      */
     private static function line(Line $line, Day $today, array $vendors): array
     {
-        $arrives = $line->state->isAtHand() ? null : Schedule::arrivalOf($line, $today, $vendors);
+        $arrives = $line->state->isAtHand() ? null : Arrivals::of($line, $today, $vendors);
 
         return [
             'id' => $line->id,

@@ -15,21 +15,21 @@ final class Photographs
      */
     public static function into(array $document, BuildRecord $build): array
     {
-        if (! is_array($document['readings'] ?? null)) {
-            return $document;
-        }
-        $photos = [];
-        foreach ($build->readings()->with('photo')->get() as $row) {
-            if ($row->photo !== null) {
-                $photos[$row->key] = ['photo' => 'data:image/jpeg;base64,'.base64_encode($row->photo->jpeg)];
+        foreach (['readings' => $build->readings(), 'record' => $build->events()] as $what => $rows) {
+            if (! is_array($document[$what] ?? null)) {
+                continue;
             }
+            $photos = [];
+            foreach ($rows->with('photo')->get() as $row) {
+                if ($row->photo !== null) {
+                    $photos[$row->key] = ['photo' => 'data:image/jpeg;base64,'.base64_encode($row->photo->jpeg)];
+                }
+            }
+            $document[$what] = array_map(
+                static fn (mixed $one): mixed => is_array($one) && is_string($one['id'] ?? null) ? [...$one, ...($photos[$one['id']] ?? [])] : $one,
+                $document[$what],
+            );
         }
-        $document['readings'] = array_map(
-            static fn (mixed $reading): mixed => is_array($reading) && is_string($reading['id'] ?? null)
-                ? [...$reading, ...($photos[$reading['id']] ?? [])]
-                : $reading,
-            $document['readings'],
-        );
 
         return $document;
     }

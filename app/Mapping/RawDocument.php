@@ -9,7 +9,7 @@ use App\Models\JoinRecord;
 use App\Models\LineRecord;
 use App\Models\OrderRecord;
 use App\Models\ReadingRecord;
-use App\Models\TickRecord;
+use App\Models\StepEventRecord;
 use PocketPlot\File\Format;
 
 /** A build's rows written down as they stand, without asking the core: for a build that it cannot read. */
@@ -44,9 +44,9 @@ final class RawDocument
                     ? null
                     : $keys->get($join->through_line_id), 'gaugeAwg' => $join->gauge_awg, 'lengthMm' => $join->length_mm,
             ]) + $join->extra)->values()->all(),
-            'ticks' => $record->ticks->map(
-                static fn (TickRecord $tick): array => ['step' => $tick->step, 'on' => substr($tick->done_on, 0, 10)] + $tick->extra,
-            )->all(),
+            'ticks' => $record->ticks->map(BuildMapper::tick(...))->all(),
+            ...($record->work === null ? [] : ['work' => $record->work]),
+            ...($record->events->isEmpty() ? [] : ['record' => $record->events->map(static fn (StepEventRecord $row): array => $row->document)->all()]),
             ...($record->profiles === null ? [] : ['profiles' => $record->profiles]),
             ...($record->vendors === null ? [] : ['vendors' => $record->vendors]),
             ...($record->orders->isEmpty() ? [] : ['orders' => $record->orders->map(static fn (OrderRecord $row): array => $row->document)->all()]),

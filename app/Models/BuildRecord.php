@@ -32,8 +32,10 @@ use Illuminate\Support\Collection;
  * @property Collection<int, JoinRecord> $joins
  * @property Collection<int, TickRecord> $ticks
  * @property ?list<array<string, mixed>> $vendors terms that came with a file, for vendors nobody here has written down
+ * @property ?array<string, mixed> $work what the builder decided about the steps
  * @property Collection<int, OrderRecord> $orders
  * @property Collection<int, ReadingRecord> $readings
+ * @property Collection<int, StepEventRecord> $events
  */
 final class BuildRecord extends Model
 {
@@ -53,6 +55,7 @@ final class BuildRecord extends Model
         'looked' => 'array',
         'profiles' => 'array',
         'vendors' => 'array',
+        'work' => 'array',
         'card' => 'array',
     ];
 
@@ -106,6 +109,12 @@ final class BuildRecord extends Model
     public function orders(): HasMany
     {
         return $this->hasMany(OrderRecord::class, 'build_id')->orderBy('id');
+    }
+
+    /** @return HasMany<StepEventRecord, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(StepEventRecord::class, 'build_id')->orderBy('id');
     }
 
     /** @return HasMany<ReadingRecord, $this> */

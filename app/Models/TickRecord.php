@@ -11,6 +11,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $step
  * @property string $done_on
  * @property array<string, mixed> $extra keys of the file that this version does not know
+ * @property ?array<string, string> $done_with line => part, as it was then
+ * @property ?array<string, float|bool> $was_read what a gate asked
  */
 final class TickRecord extends Model
 {
@@ -21,5 +23,5 @@ final class TickRecord extends Model
     public $timestamps = false;
 
     /** @var array<string, string> */
-    protected $casts = ['extra' => Document::class];
+    protected $casts = ['extra' => Document::class, 'done_with' => 'array', 'was_read' => 'array'];
 }

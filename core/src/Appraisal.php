@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot;
 
-use PocketPlot\Assembly\Step;
-use PocketPlot\Assembly\StepPlanner;
+use PocketPlot\Assembly\Plan;
+use PocketPlot\Assembly\PlanView;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
@@ -31,7 +31,6 @@ final readonly class Appraisal
 {
     /**
      * @param  list<Finding>  $findings  worst first
-     * @param  list<Step>  $steps
      * @param  list<OpenFigure>  $open  what to measure next, the figure that settles most first
      */
     private function __construct(
@@ -39,7 +38,7 @@ final readonly class Appraisal
         public Verdict $verdict,
         public Vitals $vitals,
         public array $findings,
-        public array $steps,
+        public Plan $plan,
         public Costs $costs,
         public array $open,
         private Judgements $judgements,
@@ -73,14 +72,14 @@ final readonly class Appraisal
     private static function from(Facts $facts, Judgements $judgements, Day $today): self
     {
         $findings = $judgements->worstFirst();
-        $steps = StepPlanner::plan($facts);
+        $plan = Plan::of($facts, $today);
 
         return new self(
             $facts->build,
             $findings === [] ? Verdict::Fits : $findings[0]->verdict,
-            Vitals::of($facts, $findings, $steps, $today),
+            Vitals::of($facts, $findings, $plan),
             $findings,
-            $steps,
+            $plan,
             $facts->costs(),
             OpenFigure::among($findings, $facts->build),
             $judgements,
@@ -161,25 +160,13 @@ final readonly class Appraisal
     /** @return array<string, array{verdict: string, figure: string}> what stands on the tab of each station */
     public function tabs(): array
     {
-        return Tabs::of($this->build, $this->findings, $this->steps, $this->vitals);
+        return Tabs::of($this->build, $this->findings, $this->plan, $this->vitals);
     }
 
     /** @return list<array<string, mixed>> the steps in their order (contract/openapi.json, "Step") */
     public function stepList(): array
     {
-        return array_map(fn (Step $step): array => [
-            'id' => $step->id,
-            'phase' => $step->phase->value,
-            'title' => $step->title,
-            'says' => $step->says,
-            'lines' => array_map(static fn (Line $line): string => $line->id, $step->lines),
-            'waitsFor' => array_map(static fn (Line $line): string => $line->id, $step->waitsFor()),
-            'minutes' => $step->minutes,
-            'cautions' => array_values(array_unique($step->cautions)),
-            'gate' => $step->isGate,
-            'cannotBeUndone' => $step->cannotBeUndone,
-            'tickedOn' => $this->build->ticks[$step->id] ?? null,
-        ], $this->steps);
+        return (new PlanView($this->plan, $this->facts))->steps();
     }
 
     /** @return list<array{one: string, other: string, verdict: string, findings: list<string>}> part against part */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot;
 
+use PocketPlot\Assembly\Plan;
 use PocketPlot\Assembly\Step;
 use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
@@ -15,12 +16,11 @@ final class Tabs
 {
     /**
      * @param  list<Finding>  $findings
-     * @param  list<Step>  $steps
      * @return array<string, array{verdict: string, figure: string}> by station
      */
-    public static function of(Build $build, array $findings, array $steps, Vitals $vitals): array
+    public static function of(Build $build, array $findings, Plan $plan, Vitals $vitals): array
     {
-        $waits = array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id]) && $step->waitsFor() !== []) !== [];
+        $waits = array_filter($plan->open, static fn (Step $step): bool => $step->waitsFor() !== []) !== [];
         $worst = self::worstOf($findings);
         $hours = $vitals->runTime->usual;
         $tabs = [
@@ -32,7 +32,7 @@ final class Tabs
             'power' => [self::power($build, $findings), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->missing + $vitals->unmeasured).' open'],
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
-            'build' => [$vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits), "{$vitals->stepsLeft} left"],
+            'build' => [$build->work->openFaults() !== [] ? Verdict::Clash : ($vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits)), "{$vitals->stepsLeft} left"],
             'bench' => [$vitals->figures > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->figures} to find"],
         ];
         $isBlank = $build->lines === [];

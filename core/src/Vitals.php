@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot;
 
-use PocketPlot\Assembly\Schedule;
-use PocketPlot\Assembly\Step;
+use PocketPlot\Assembly\Plan;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Line;
@@ -61,9 +60,8 @@ final readonly class Vitals
 
     /**
      * @param  list<Finding>  $findings
-     * @param  list<Step>  $steps
      */
-    public static function of(Facts $facts, array $findings, array $steps, Day $today): self
+    public static function of(Facts $facts, array $findings, Plan $plan): self
     {
         $build = $facts->build;
         $brief = $build->brief;
@@ -72,7 +70,6 @@ final readonly class Vitals
         $hours = $facts->runTime()->hours;
         $size = $facts->bodySize();
         [$mass, $unweighed] = self::mass($facts);
-        $schedule = Schedule::of($build, $steps, $today);
         $figures = [];
         $counts = ['clash' => 0, 'missing' => 0, 'unmeasured' => 0];
         $worst = ['money.budget' => Verdict::Fits, 'power.runtime' => Verdict::Fits, 'body.fits-inside' => Verdict::Fits];
@@ -89,7 +86,6 @@ final readonly class Vitals
                 $figures["{$line} {$figure}"] = true;
             }
         }
-        $open = array_values(array_filter($steps, static fn (Step $step): bool => ! isset($build->ticks[$step->id])));
 
         return new self(
             cost: $costs->planned,
@@ -111,12 +107,12 @@ final readonly class Vitals
             missing: $counts['missing'],
             unmeasured: $counts['unmeasured'],
             figures: count($figures),
-            finish: $schedule->finish,
-            undated: count($schedule->undated),
-            stepsLeft: count($open),
-            next: self::next($build, $findings, $open),
+            finish: $plan->finish(),
+            undated: count($plan->undatedLines()),
+            stepsLeft: count($plan->open),
+            next: self::next($build, $findings, $plan),
             pencil: count(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->isTypical)),
-            waitsFor: $schedule->waitsLongestFor?->id,
+            waitsFor: $plan->chain()['parcel']?->id,
         );
     }
 
@@ -198,10 +194,9 @@ final readonly class Vitals
      * Clashes before money goes out; then orders, since post takes longest; then measuring; then the bench.
      *
      * @param  list<Finding>  $findings
-     * @param  list<Step>  $open
      * @return array{kind: string, says: string, station: string, ref: ?string}
      */
-    private static function next(Build $build, array $findings, array $open): array
+    private static function next(Build $build, array $findings, Plan $plan): array
     {
         $worst = $findings[0] ?? null;
         if ($build->chosen() === []) {
@@ -234,15 +229,24 @@ final readonly class Vitals
         if ($worst !== null && $worst->verdict === Verdict::Unmeasured) {
             return ['kind' => 'measure', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
         }
-        foreach ($open as $step) {
-            if ($step->waitsFor() === []) {
-                return ['kind' => 'step', 'says' => "{$step->title}.", 'station' => 'build', 'ref' => $step->id];
+        $step = $plan->next();
+        if ($step !== null) {
+            return ['kind' => 'step', 'says' => "{$step->title}.", 'station' => 'build', 'ref' => $step->id];
+        }
+
+        return $plan->open === [] ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null] : self::waiting($plan);
+    }
+
+    /** @return array{kind: string, says: string, station: string, ref: ?string} */
+    private static function waiting(Plan $plan): array
+    {
+        foreach ($plan->openInOrder() as $step) {
+            if ($step->waitsFor() !== []) {
+                return ['kind' => 'wait', 'says' => "Wait for {$step->waitsFor()[0]->name()}.", 'station' => 'buy', 'ref' => $step->waitsFor()[0]->id];
             }
         }
 
-        return $open === []
-            ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null]
-            : ['kind' => 'wait', 'says' => "Wait for {$open[0]->waitsFor()[0]->name()}.", 'station' => 'buy', 'ref' => $open[0]->waitsFor()[0]->id];
+        return ['kind' => 'step', 'says' => "Mend what failed: {$plan->open[0]->title}.", 'station' => 'build', 'ref' => $plan->open[0]->id];
     }
 
     /** A pack of which no figure is known yet is a pack. */

@@ -188,7 +188,7 @@ it('names the next thing to do in the order in which it matters', function (stri
         $d['lines'][3]['state'] = 'arrived';
 
         return $d;
-    }, 'step', 'Try every control of Knob and five buttons strip'],
+    }, 'step', 'Fuse and switch at Cobnut 500 cell'],
     'nothing at all' => ['thimble', static fn (array $d): array => [...$d, 'lines' => []], 'add', 'Add the first part'],
 ]);
 
@@ -197,7 +197,8 @@ describe('the day it can be finished', function (): void {
         ['board' => ['role' => 'board', 'line' => $line, 'part' => ['offers' => [['vendor' => 'A', 'price' => ['amount' => '1', 'currency' => 'EUR'], 'leadDays' => 6]]]]],
         ['eveningMinutes' => 60], ['ticks' => $ticks],
     );
-    // One board: first start 20 min, mounting 20, test before closing 25, test after closing 70: 135 min, the third evening of 60.
+    // One board: first start 20 min, mounting 20, photographs 10; on the second evening of 60 the test before closing, 25, and
+    // 35 of the 70 of the test after closing; on the third the rest of it and 15 for the record.
     it('counts evenings from today when all is here', function () use ($build): void {
         expect((string) Make::appraise($build(['state' => 'arrived']))->vitals->finish)->toBe('2026-11-25');
     });
@@ -215,20 +216,20 @@ describe('the day it can be finished', function (): void {
         expect(Make::appraise(Make::build([]))->vitals->finish)->toBeNull();
     });
     it('leaves out what is ticked', function () use ($build): void {
-        $vitals = Make::appraise($build(['state' => 'arrived'], [['step' => 'first/board', 'on' => '2026-11-20'], ['step' => 'mount/board', 'on' => '2026-11-20'], ['step' => 'test-open', 'on' => '2026-11-21'], ['step' => 'test-closed', 'on' => '2026-11-22']]))->vitals;
+        $vitals = Make::appraise($build(['state' => 'arrived'], [['step' => 'first/board', 'on' => '2026-11-20'], ['step' => 'mount/board', 'on' => '2026-11-20'], ['step' => 'test-open', 'on' => '2026-11-21'], ['step' => 'test-closed', 'on' => '2026-11-22'], ['step' => 'photo', 'on' => '2026-11-21'], ['step' => 'keep', 'on' => '2026-11-22']]))->vitals;
         expect((string) $vitals->finish)->toBe('2026-11-23')->and($vitals->stepsLeft)->toBe(0);
     });
 });
 
 it('says which parts a step waits for', function (): void {
-    $steps = Make::appraise(Make::demo('refuge'))->steps;
+    $steps = Make::appraise(Make::demo('refuge'))->plan->sequence();
     $charge = array_values(array_filter($steps, static fn ($step): bool => $step->id === 'charge/pack'))[0];
-    expect(array_map(static fn ($line): string => $line->id, $charge->waitsFor()))->toBe(['solar-board'])
+    expect(array_map(static fn ($line): string => $line->id, $charge->waitsFor()))->toBe(['solar-board', 'solar'])
         ->and($charge->cautions[0])->toContain('Lithium cells can burn');
 });
 
 it('puts every test before what it guards', function (): void {
-    $ids = array_map(static fn ($step): string => $step->id, Make::appraise(Make::demo('refuge'))->steps);
+    $ids = array_map(static fn ($step): string => $step->id, Make::appraise(Make::demo('refuge'))->plan->sequence());
     $at = array_flip($ids);
     expect($at['charge/pack'])->toBeLessThan($at['heap'])
         ->and($at['set/five-volt'])->toBeLessThan($at['heap'])

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use CoreTests\Make;
 use PocketPlot\Appraisal;
-use PocketPlot\Assembly\Schedule;
+use PocketPlot\Assembly\Arrivals;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Order;
 use PocketPlot\Check\RuleBook;
@@ -308,7 +308,7 @@ describe('placing', function (): void {
 describe('days', function (): void {
     it('reckons with closures while nothing is ordered, and with the order once it is', function (array $line, array $vendor, string $day): void {
         $build = Make::build(['one' => sold('4', 'EUR', $line)], [], ['vendors' => [[...HARROW, ...$vendor]]]);
-        expect((string) Schedule::arrivalOf($build->lines[0], Make::today(), $build->vendors))->toBe($day);
+        expect((string) Arrivals::of($build->lines[0], Make::today(), $build->vendors))->toBe($day);
     })->with([
         // 23 November and 5 days.
         'open' => [[], [], '2026-11-28'],

@@ -171,7 +171,7 @@ describe('edits of lines', function (): void {
 
     it('ticks a step and takes the tick away', function (): void {
         $after = $this->putJson("{$this->path}/ticks", ['version' => 1, 'step' => 'meter/pack', 'done' => true])->assertOk()->json();
-        expect(array_column($this->getJson("{$this->path}/steps")->assertOk()->json('steps'), 'tickedOn', 'id')['meter/pack'])->toBe('2026-11-23')
+        expect(array_column($this->getJson("{$this->path}/plan")->assertOk()->json('steps'), 'tickedOn', 'id')['meter/pack'])->toBe('2026-11-23')
             ->and($after['appraisal']['vitals']['stepsLeft'])->toBe($this->getJson($this->path)->json('appraisal.vitals.stepsLeft'));
         $this->putJson("{$this->path}/ticks", ['version' => 2, 'step' => 'meter/pack', 'done' => false])->assertOk();
         expect(TickRecord::query()->where('build_id', $this->build->id)->where('step', 'meter/pack')->exists())->toBeFalse();

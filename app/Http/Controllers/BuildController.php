@@ -166,7 +166,7 @@ final class BuildController
     public function exportFile(BuildRecord $build): Response
     {
         try {
-            $document = BuildWriter::document(VendorTerms::toSave($build, BuildMapper::withReadings($build)), $build->brief);
+            $document = BuildWriter::document(VendorTerms::toSave($build, BuildMapper::whole($build)), $build->brief);
         } catch (UnreadableBuild) {
             $document = RawDocument::of($build);
         }

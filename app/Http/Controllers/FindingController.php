@@ -62,12 +62,6 @@ final class FindingController
         return new JsonResponse(['grid' => self::appraise($build)->grid()]);
     }
 
-    /** The steps in their order. */
-    public function steps(BuildRecord $build): JsonResponse
-    {
-        return new JsonResponse(['steps' => self::appraise($build)->stepList()]);
-    }
-
     /** Each part of the role with its verdict against this build and its effect on the vitals. */
     public function candidates(CandidatesRequest $request, User $user, BuildRecord $build): JsonResponse
     {

@@ -9,9 +9,6 @@ use PocketPlot\Facts\Facts;
 /** One kind of step: what has to be done at the bench for parts of one kind. One file a kind, under Steps. */
 interface StepSource
 {
-    /** @return list<class-string<StepSource>> kinds of step of the same phase that are done before these */
-    public static function comesAfter(): array;
-
     /** @return iterable<Step> in the order of the lines; none when nothing of the kind has to be done */
     public function steps(Facts $facts): iterable;
 }

@@ -19,12 +19,12 @@ final readonly class Build
     /**
      * @param  list<Line>  $lines
      * @param  list<Join>  $joins
-     * @param  array<string, string>  $ticks  step id => the day it was ticked
+     * @param  array<string, Tick>  $ticks  by step id, in the order in which they were made
      * @param  array<string, mixed>  $extra  keys of the file that this version does not know
-     * @param  array<string, array<string, mixed>>  $tickExtra  the same of each tick, by step id
      * @param  list<Profile>  $profiles  ways of playing that the builder named, the first being the one that counts
      * @param  list<Reading>  $readings  what was measured on the bench
      * @param  array<string, Vendor>  $vendors  terms of those who sell, by name
+     * @param  list<StepEvent>  $record  what happened at the bench; edits do not need it
      * @param  list<Order>  $orders  what was ordered for it, the first before the later
      */
     public function __construct(
@@ -35,11 +35,12 @@ final readonly class Build
         public array $joins = [],
         public array $ticks = [],
         public array $extra = [],
-        public array $tickExtra = [],
         public array $profiles = [],
         public array $readings = [],
         public array $vendors = [],
         public array $orders = [],
+        public WorkPlan $work = new WorkPlan,
+        public array $record = [],
     ) {
         $this->lines = self::toldApart($lines);
     }
@@ -208,6 +209,23 @@ final readonly class Build
         return $this->with(['orders' => $this->order($order->id) === null ? [...$orders, $order] : $orders]);
     }
 
+    /** @param  array<string, Tick>  $ticks  by step id */
+    public function withTicks(array $ticks): self
+    {
+        return $this->with(['ticks' => $ticks]);
+    }
+
+    /** @param  list<StepEvent>  $record */
+    public function withRecord(array $record): self
+    {
+        return $this->with(['record' => $record]);
+    }
+
+    public function withWork(WorkPlan $work): self
+    {
+        return $this->with(['work' => $work]);
+    }
+
     /** @param  list<Join>  $joins */
     private function withJoins(array $joins): self
     {
@@ -220,7 +238,7 @@ final readonly class Build
         return $this->with(['lines' => $lines]);
     }
 
-    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>, orders?: list<Order>, vendors?: array<string, Vendor>}  $changed */
+    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>, orders?: list<Order>, vendors?: array<string, Vendor>, ticks?: array<string, Tick>, work?: WorkPlan, record?: list<StepEvent>}  $changed */
     private function with(array $changed): self
     {
         return new self(
@@ -229,13 +247,14 @@ final readonly class Build
             $changed['lines'] ?? $this->lines,
             $this->rates,
             $changed['joins'] ?? $this->joins,
-            $this->ticks,
+            $changed['ticks'] ?? $this->ticks,
             $this->extra,
-            $this->tickExtra,
             $changed['profiles'] ?? $this->profiles,
             $changed['readings'] ?? $this->readings,
             $changed['vendors'] ?? $this->vendors,
             $changed['orders'] ?? $this->orders,
+            $changed['work'] ?? $this->work,
+            $changed['record'] ?? $this->record,
         );
     }
 

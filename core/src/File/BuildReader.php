@@ -31,7 +31,7 @@ final class BuildReader
 
     public const JOIN_KEYS = ['kind', 'from', 'to', 'output', 'input', 'through', 'gaugeAwg', 'lengthMm'];
 
-    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings', 'vendors', 'orders'];
+    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings', 'vendors', 'orders', 'work', 'record'];
 
     public const PROFILE_KEYS = ['name', 'off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan', 'radio'];
 
@@ -57,11 +57,6 @@ final class BuildReader
             $lines[$line->id] = $line;
         }
         self::refuseTwoChosen(array_values($lines));
-        $ticks = $tickExtra = [];
-        foreach ($file->children('ticks') as $tick) {
-            $tickExtra[$tick->string('step')] = $tick->rest(['step', 'on']);
-            $ticks[$tick->string('step')] = (string) ($tick->day('on') ?? throw BadFile::at("{$tick->path}/on", 'is missing', 'write a day'));
-        }
 
         return new Build(
             $file->string('name'),
@@ -69,13 +64,14 @@ final class BuildReader
             array_values($lines),
             self::rates($file->child('rates'), $brief->currency),
             self::joins($file, $lines),
-            $ticks,
+            WorkFile::ticks($file),
             $file->rest(self::BUILD_KEYS),
-            array_filter($tickExtra),
             self::profiles($file),
             ReadingReader::all($file, array_keys($lines)),
             self::vendors($file),
             self::orders($file),
+            WorkFile::read($file->child('work') ?? new Fields([])),
+            RecordFile::all($file),
         );
     }
 

@@ -33,13 +33,12 @@ final class BuildWriter
             'parts' => array_values($parts),
             'lines' => array_map(self::line(...), $build->lines),
             'joins' => array_map(self::join(...), $build->joins),
-            'ticks' => array_map(
-                static fn (string $step, string $on): array => ['step' => $step, 'on' => $on] + ($build->tickExtra[$step] ?? []),
-                array_keys($build->ticks), array_values($build->ticks),
-            ),
+            'ticks' => array_map(WorkFile::tick(...), array_values($build->ticks)),
             ...($build->profiles === [] ? [] : ['profiles' => array_map(self::profile(...), $build->profiles)]),
             ...($build->vendors === [] ? [] : ['vendors' => array_values(array_map(static fn (Vendor $one): array => $one->raw, $build->vendors))]),
             ...($build->orders === [] ? [] : ['orders' => array_map(OrderFile::document(...), $build->orders)]),
+            ...(WorkFile::document($build->work) === [] ? [] : ['work' => WorkFile::document($build->work)]),
+            ...($build->record === [] ? [] : ['record' => array_map(RecordFile::document(...), $build->record)]),
             ...($build->readings === [] ? [] : ['readings' => array_map(ReadingReader::document(...), $build->readings)]),
         ];
 

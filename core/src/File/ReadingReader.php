@@ -16,6 +16,7 @@ use PocketPlot\Build\Reading\Stopped;
 use PocketPlot\Build\Reading\Sweep;
 use PocketPlot\Build\Reading\TakenAs;
 use PocketPlot\Build\Reading\Temperature;
+use PocketPlot\Build\Reading\Volts;
 use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Number;
 
@@ -110,6 +111,7 @@ final class ReadingReader
             ),
             ReadingKind::Temperature => new Temperature($taken, $number('celsius'), $number('airC'), $fields->number('volts'), $fields->number('milliamps')),
             ReadingKind::Dimension => new Dimension($taken, $fields->oneOf('figure', Side::class), $number('value')),
+            ReadingKind::Volts => new Volts($taken, $number('volts'), $fields->string('at', '')),
         };
     }
 

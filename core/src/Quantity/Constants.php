@@ -157,6 +157,12 @@ final class Constants
         'crimping tool' => '22.00', 'hot air' => '55.00', 'small screwdrivers' => '10.00', 'spare screen' => '40.00', 'card writer' => '8.00',
     ];
 
+    /** Grams of printing filament in a cubic centimetre: makers' sheets of the common ones name 1.24 to 1.27. */
+    public const FILAMENT_G_PER_CM3 = 1.25;
+
+    /** Grams that a hobby printer lays down in an hour, walls and holding-up included; our estimate from ordinary settings. */
+    public const PRINT_G_PER_HOUR = 12.0;
+
     /** Skills whose lack can hurt someone or start a fire: learning by doing is not the way. */
     public const HAZARDOUS_SKILLS = ['cell wiring', 'mains wiring'];
 }

@@ -450,23 +450,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/builds/{build}/steps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The steps in their order */
-        get: operations["getBuildsBuildSteps"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/builds/{build}/remedies": {
         parameters: {
             query?: never;
@@ -1651,6 +1634,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Steps in their order, evenings, and what decides the day */
+        get: operations["getBuildsBuildPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gates that did not pass */
+        get: operations["getBuildsBuildFaults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/way-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What to take back to get at something */
+        get: operations["getBuildsBuildWayBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What happened at the bench */
+        get: operations["getBuildsBuildRecord"];
+        put?: never;
+        /** Take in what happened at the bench, each entry once */
+        post: operations["postBuildsBuildRecord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Decide about the steps */
+        post: operations["postBuildsBuildWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1812,13 +1881,41 @@ export interface components {
             phase: string;
             title: string;
             says: string;
+            /** @enum {string} */
+            state: "done" | "again" | "open" | "waits" | "failed";
             lines: string[];
             waitsFor: string[];
-            minutes: number;
+            waitsForSteps: string[];
+            before: components["schemas"]["StepLink"][];
+            after: components["schemas"]["StepLink"][];
+            minutes: {
+                least: number;
+                usual: number;
+                most: number;
+            };
+            setup: string;
+            tools: string[];
+            lacks: string[];
+            consumables: string[];
+            places: string[];
+            skills: string[];
             cautions: string[];
-            gate: boolean;
+            gate: components["schemas"]["GateMeasure"][] | null;
+            /** @enum {string} */
+            undo: "freely" | "with effort" | "not at all";
+            undoSays: string;
             cannotBeUndone: string;
+            alone: string | null;
+            text: string;
+            leaves: string;
+            isSafety: boolean;
+            isOwn: boolean;
+            note: string;
             tickedOn: string | null;
+            read: {
+                [key: string]: number | boolean;
+            };
+            again: string[];
         };
         Costs: {
             planned: string;
@@ -2503,7 +2600,7 @@ export interface components {
         Reading: {
             id: string;
             /** @enum {string} */
-            kind: "sweep" | "draw" | "run" | "charge" | "temperature" | "dimension";
+            kind: "sweep" | "draw" | "run" | "charge" | "temperature" | "dimension" | "volts";
             line: string;
             takenOn: string;
             instrument?: string;
@@ -3091,6 +3188,182 @@ export interface components {
             price: string;
             link: string;
             problem: string;
+        };
+        StepLink: {
+            from: string;
+            to: string;
+            /** @enum {string} */
+            kind: "needs" | "reach" | "own";
+            why: string;
+        };
+        GateMeasure: {
+            key: string;
+            what: string;
+            unit: string;
+            passes: string;
+            inPencil: boolean;
+        };
+        WayBack: {
+            undo: {
+                id: string;
+                title: string;
+                undo: string;
+                undoSays: string;
+            }[];
+            again: {
+                id: string;
+                title: string;
+            }[];
+            blocked: {
+                id: string;
+                title: string;
+                undo: string;
+                undoSays: string;
+            }[];
+        };
+        Fault: {
+            id: string;
+            step: string;
+            title: string;
+            /** @enum {string} */
+            state: "open" | "waiting on others" | "mended";
+            openedOn: string;
+            mendedOn: string | null;
+            lookAgainOn: string | null;
+            saw: string[];
+            cause: string;
+            note: string;
+            suspects: {
+                key: string;
+                says: string;
+                share: number;
+                why: string[];
+                step: string | null;
+                wayBack: components["schemas"]["WayBack"];
+            }[];
+            next: {
+                key: string;
+                what: string;
+                passes: string;
+            } | null;
+            looked: {
+                key: string;
+                what: string;
+                passes: string;
+                well: boolean;
+            }[];
+        };
+        Plan: {
+            steps: components["schemas"]["Step"][];
+            dropped: {
+                id: string;
+                title: string;
+                isSafety: boolean;
+                why: string;
+            }[];
+            evenings: {
+                on: string;
+                steps: string[];
+                minutes: number;
+                arrives: string[];
+                beside: string[];
+                layOut: {
+                    lines: string[];
+                    tools: string[];
+                    consumables: string[];
+                    places: string[];
+                };
+            }[];
+            finish: string | null;
+            chain: {
+                steps: string[];
+                parcel: string | null;
+            };
+            circles: {
+                links: components["schemas"]["StepLink"][];
+                broken: components["schemas"]["StepLink"];
+                canGiveWay: components["schemas"]["StepLink"][];
+            }[];
+            lost: {
+                step: string;
+                asks: string;
+            }[];
+            moved: {
+                step: string;
+                before: string;
+                why: string;
+            }[];
+            isProved: boolean;
+            isOwnOrder: boolean;
+            changes: number;
+            eveningsCount: number;
+            bound: {
+                finish: string;
+                changes: number;
+                evenings: number;
+            };
+            minutesLeft: number;
+            weekdays: number[];
+            daysOff: string[];
+            eveningMinutes: number;
+            slim: string[];
+            own: {
+                id: string;
+                title: string;
+                says: string;
+                minutes: number;
+                lines: string[];
+                after: string[];
+                before: string[];
+                tools: string[];
+                asks: string;
+                canBeUndone: boolean;
+                aloneHours: number;
+            }[];
+            substitution: {
+                gone: string[];
+                again: {
+                    step: string;
+                    lines: string[];
+                }[];
+                orphans: {
+                    order: string;
+                    name: string;
+                    pieces: number;
+                }[];
+            };
+        };
+        RecordEntry: {
+            id: string;
+            step: string;
+            /** @enum {string} */
+            did: "done" | "failed" | "later" | "undone" | "noted";
+            on: string;
+            at?: string;
+            title: string;
+            with: string[];
+            read: {
+                [key: string]: number | boolean;
+            };
+            note?: string;
+            minutes?: number;
+            photo: boolean;
+        } & {
+            [key: string]: unknown;
+        };
+        StepEventIn: {
+            id: string;
+            step: string;
+            /** @enum {string} */
+            did: "done" | "failed" | "later" | "undone" | "noted";
+            on?: string;
+            at?: string;
+            note?: string;
+            minutes?: number;
+            photo?: string;
+            read?: {
+                [key: string]: string | number | boolean;
+            };
         };
     };
     responses: never;
@@ -4144,39 +4417,6 @@ export interface operations {
                 content: {
                     "application/json": {
                         grid: components["schemas"]["GridCell"][];
-                    };
-                };
-            };
-            /** @description what went wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    getBuildsBuildSteps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                build: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        steps: components["schemas"]["Step"][];
                     };
                 };
             };
@@ -7285,6 +7525,247 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildFaults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        faults: components["schemas"]["Fault"][];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildWayBack: {
+        parameters: {
+            query?: {
+                line?: string;
+                step?: string;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayBack"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        entries: components["schemas"]["RecordEntry"][];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    events: components["schemas"]["StepEventIn"][];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        build: components["schemas"]["Build"];
+                        results: {
+                            id: string;
+                            /** @enum {string} */
+                            result: "taken" | "already" | "kept" | "unread" | "failed";
+                            says: string;
+                        }[];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    /** @enum {string} */
+                    did: "order" | "evenings" | "add" | "own" | "remove" | "change" | "drop" | "take-up" | "slim" | "look" | "fault";
+                    step?: string;
+                    order?: string[];
+                    weekdays?: number[];
+                    daysOff?: string[];
+                    eveningMinutes?: number;
+                    title?: string;
+                    says?: string;
+                    note?: string;
+                    why?: string;
+                    minutes?: number;
+                    lines?: string[];
+                    after?: string[];
+                    before?: string[];
+                    tools?: string[];
+                    asks?: string;
+                    canBeUndone?: boolean;
+                    aloneHours?: number;
+                    line?: string;
+                    on?: boolean;
+                    fault?: string;
+                    key?: string;
+                    well?: boolean;
+                    /** @enum {string} */
+                    state?: "open" | "waiting on others" | "mended";
+                    lookAgainOn?: string;
+                    cause?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Build"];
                 };
             };
             /** @description what went wrong */

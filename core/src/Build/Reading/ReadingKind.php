@@ -12,6 +12,7 @@ enum ReadingKind: string
     case Charge = 'charge';
     case Temperature = 'temperature';
     case Dimension = 'dimension';
+    case Volts = 'volts';
 
     /** @return array<string, string> fields without which a reading of the kind says nothing, and what to write */
     public function needs(): array
@@ -26,6 +27,7 @@ enum ReadingKind: string
             self::Charge => ['hours' => 'write how long it took'],
             self::Temperature => ['celsius' => 'write the degrees of the part', 'airC' => 'write the degrees of the air around it'],
             self::Dimension => ['figure' => 'choose the side that was measured', 'value' => 'write the millimetres'],
+            self::Volts => ['volts' => 'write the volts that were read'],
             self::Sweep => ['steps' => 'write at least one step: the volts, and lit or dark'],
         };
     }
@@ -40,6 +42,7 @@ enum ReadingKind: string
             self::Charge => ['hours', 'fromShare', 'toShare', 'log', 'wattHours'],
             self::Temperature => ['celsius', 'airC', 'volts', 'milliamps'],
             self::Dimension => ['figure', 'value'],
+            self::Volts => ['volts', 'at'],
         };
     }
 }
