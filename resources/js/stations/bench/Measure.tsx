@@ -18,7 +18,7 @@ export function Measure({ profiles, sweeps, onWritten }: { profiles: string[]; s
     const [asked] = useSearchParams();
     const [kind, setKind] = useState<Kind>(kinds.find(([one]) => one === asked.get('kind'))?.[0] ?? 'draw');
     const lines = build.lines.filter((line) => line.chosen && (kind !== 'run' && kind !== 'charge' ? true : line.role === 'cells'));
-    const usual = { sweep: 'display', draw: 'board', run: 'cells', charge: 'cells', temperature: 'board', dimension: 'board' }[kind];
+    const usual = { sweep: 'display', draw: 'board', run: 'cells', charge: 'cells', temperature: 'board', dimension: 'board', volts: 'regulator' }[kind];
     const [chosen, setChosen] = useState<string | null>(null);
     const line = lines.find((one) => one.id === chosen)?.id ?? lines.find((one) => one.role === usual)?.id ?? lines[0]?.id ?? '';
     const [fields, setFields] = useState<Fields>({});

@@ -15,6 +15,7 @@ const names: Record<Reading['kind'], string> = {
     charge: 'Charge test',
     temperature: 'Temperature',
     dimension: 'Dimension',
+    volts: 'Volts',
 };
 
 /** Everything that was measured, the newest first, each with what it could take the place of. */

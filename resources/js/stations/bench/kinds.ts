@@ -10,6 +10,7 @@ const kindWords: Record<Kind, readonly [string, string]> = {
     charge: ['Charge test', 'From empty to full.'],
     temperature: ['Temperature', 'After half an hour at work.'],
     dimension: ['Dimension', 'One side, by callipers.'],
+    volts: ['Volts', 'At one place, by the meter.'],
 };
 
 export const kinds = Object.entries(kindWords).map(([kind, [name, says]]) => [kind as Kind, name, says] as const);
@@ -38,6 +39,7 @@ export const steps: Record<Kind, string[]> = {
         'Read the air of the room as well.',
     ],
     dimension: ['Power off.', 'Measure at the tallest spot, sockets and screws included.', 'Measure twice; write the larger.'],
+    volts: ['Meter on volts, black to minus first.', 'At the far end of the lead, with the load at work.', 'Write where it was read under Conditions.'],
 };
 
 /** What can hurt someone at this measurement; none where nothing can. */
@@ -73,6 +75,7 @@ export const inputs: Record<Kind, readonly (readonly [string, string, string])[]
         ['milliamps', 'Amps meanwhile', '1.2 A'],
     ],
     dimension: [['value', 'It measures', '17.2 mm']],
+    volts: [['volts', 'Volts', '5.02 V']],
 };
 
 const common = ['takenOn', 'instrument', 'conditions', 'note'];
@@ -84,4 +87,5 @@ export const wanted: Record<Kind, string[]> = {
     charge: [...common, 'hours', 'fromShare', 'toShare'],
     temperature: [...common, 'celsius', 'airC', 'volts', 'milliamps'],
     dimension: [...common, 'figure', 'value'],
+    volts: [...common, 'volts'],
 };

@@ -1,96 +1,53 @@
-import { api, type Build, type Step } from '../../api/client';
-import { useSteps } from '../../frame/useAsked';
+import { Tabs } from 'radix-ui';
+import { useSearchParams } from 'react-router';
 import { useOpenBuild } from '../../frame/useBuild';
-import { capital, date } from '../../ui/format';
+import { LeafTabs } from '../../ui/LeafTabs';
+import { FaultsLeaf } from './FaultsLeaf';
+import { NowLeaf } from './NowLeaf';
+import { PlanLeaf } from './PlanLeaf';
+import { RecordLeaf } from './RecordLeaf';
+import { SheetLeaf } from './SheetLeaf';
+import { useOutbox } from './useOutbox';
+import { usePlan } from './usePlan';
+import { WaitingSlip } from './WaitingSlip';
 
-/** The steps in their order, made for dirty fingers and read at arm's length. */
+const leaves = [
+    ['now', 'Now', NowLeaf],
+    ['plan', 'Plan', PlanLeaf],
+    ['faults', 'Faults', FaultsLeaf],
+    ['record', 'Record', RecordLeaf],
+    ['sheet', 'On paper', SheetLeaf],
+] as const;
+
+/** The work at the bench: one step at a time, the whole plan, what failed, what was done, and sheets for the wall. */
 export default function BuildStation() {
     const { build } = useOpenBuild();
-    const { vitals } = build.appraisal;
-    const asked = useSteps();
-    const steps = asked.data?.steps ?? [];
-    const phases = [...new Set(steps.map((step) => step.phase))];
+    const [asked, setAsked] = useSearchParams();
+    const leaf = asked.get('leaf') ?? 'now';
+    const outbox = useOutbox();
+    const { plan, isError, error } = usePlan();
     return (
         <main className="px-4 sm:px-6">
-            <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
-                <h2 className="text-xl">Build</h2>
-                {steps.length > 0 && (
-                    <p className="text-pencil">
-                        {steps.length - vitals.stepsLeft} of {steps.length} steps done
+            <h2 className="mb-2 text-xl print:hidden">Build</h2>
+            <Tabs.Root value={leaf} onValueChange={(value) => setAsked(value === 'now' ? {} : { leaf: value }, { replace: true })}>
+                <LeafTabs label="Leaves of Build" leaves={leaves} />
+                <WaitingSlip outbox={outbox} />
+                {isError && <p role="alert">{error.message}</p>}
+                {plan === undefined && !isError && <p className="text-pencil">Putting the steps in order …</p>}
+                {plan?.steps.length === 0 && (
+                    <p className="dot-grid border border-dashed border-edge p-6">
+                        No parts, no steps. Once there are parts, the steps stand here in an order that works: what to try first, what to test before going on,
+                        which evening.
                     </p>
                 )}
-            </div>
-            <p className="mb-4 max-w-prose border-l-4 border-tight pl-3 text-[0.95rem]">
-                Follow the makers' instructions and your local rules before ours, and leave mains wiring and doubtful packs to a qualified person. A step marked{' '}
-                <strong>test</strong> must pass before you go on.
-            </p>
-            {asked.isError && <p role="alert">{asked.error.message}</p>}
-            {asked.isPending && <p className="text-pencil">Putting the steps in order …</p>}
-            {asked.data?.steps.length === 0 && (
-                <p className="dot-grid border border-dashed border-edge p-6">
-                    No parts, no steps. Once there are parts, the steps stand here in the order in which they are best done.
-                </p>
-            )}
-            {phases.map((phase) => (
-                <section key={phase} className="mb-6">
-                    <h3 className="mb-1 border-b-2 border-ink text-lg">{capital(phase)}</h3>
-                    <ol>
-                        {steps
-                            .filter((step) => step.phase === phase)
-                            .map((step) => (
-                                <StepLine key={step.id} step={step} number={steps.indexOf(step) + 1} />
-                            ))}
-                    </ol>
-                </section>
-            ))}
-        </main>
-    );
-}
-
-function StepLine({ step, number }: { step: Step; number: number }) {
-    const { build, edit } = useOpenBuild();
-    const name = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
-    const arrives = (id: string) => build.lines.find((line) => line.id === id)?.arrivesOn ?? null;
-    const done = step.tickedOn !== null;
-    return (
-        <li className={`grid border-b border-line lg:grid-cols-[minmax(0,1fr)_19rem] ${done ? 'text-pencil' : ''}`} data-step={step.id}>
-            <label className="flex cursor-pointer gap-4 py-3 hover:bg-leaf">
-                <input
-                    type="checkbox"
-                    className="mt-0.5 size-8 shrink-0 accent-pen"
-                    checked={done}
-                    onChange={(event) => {
-                        const ticked = event.target.checked;
-                        void edit((path, version) => api.put<Build>(`${path}/ticks`, { version, step: step.id, done: ticked }));
-                    }}
-                    aria-label={step.title}
-                />
-                <span className="min-w-0">
-                    <span className={`flex flex-wrap items-baseline gap-x-2 text-lg leading-tight font-semibold ${done ? 'line-through' : ''}`}>
-                        <span className="figures text-pencil">{number}</span>
-                        {step.title}
-                        {step.gate && <span className="rounded-sm border border-current px-1.5 text-sm font-normal no-underline">test</span>}
-                    </span>
-                    <span className="block max-w-prose">{step.says}</span>
-                    {!done && step.lines.length > 0 && <span className="block text-sm text-pencil">Lay out: {step.lines.map(name).join(', ')}</span>}
-                    {step.cannotBeUndone !== '' && <span className="block text-sm font-semibold">Cannot be undone: {step.cannotBeUndone}.</span>}
-                    <span className="block text-sm text-pencil">{done ? `done ${date(step.tickedOn)}` : `about ${step.minutes} min`}</span>
-                </span>
-            </label>
-            <div className="py-2 text-[0.9rem] max-lg:pb-3 max-lg:pl-12 lg:border-l-[3px] lg:border-double lg:border-clash/45 lg:px-3">
-                {step.waitsFor.length > 0 && (
-                    <p className="mb-1 font-semibold">
-                        {done ? 'Ticked, although not here: ' : 'Waits for: '}
-                        {step.waitsFor.map((id) => `${name(id)}${arrives(id) === null ? ' (no day known)' : ` (${date(arrives(id))})`}`).join(', ')}
-                    </p>
-                )}
-                {!done &&
-                    step.cautions.map((caution) => (
-                        <p key={caution} className="mb-1 border-l-4 border-tight pl-2">
-                            {caution}
-                        </p>
+                {plan !== undefined &&
+                    plan.steps.length > 0 &&
+                    leaves.map(([value, , Leaf]) => (
+                        <Tabs.Content key={value} value={value} tabIndex={-1}>
+                            <Leaf key={build.id} plan={plan} outbox={outbox} />
+                        </Tabs.Content>
                     ))}
-            </div>
-        </li>
+            </Tabs.Root>
+        </main>
     );
 }

@@ -1,0 +1,35 @@
+import type { Plan, Step } from '../../api/client';
+import type { Waiting } from './outbox';
+
+/**
+ * The plan as it is once what waits on this device has arrived: ticked steps are done, what only waited for them is open. Gates are
+ * judged when they arrive.
+ */
+export function withWaiting(plan: Plan, waiting: Waiting[]): Plan {
+    const last = new Map<string, string>();
+    for (const { event, refused } of waiting) if (refused === null) last.set(event.step, event.did);
+    if (last.size === 0) return plan;
+    const done = new Set(plan.steps.filter((step) => step.state === 'done').map((step) => step.id));
+    for (const [step, did] of last) {
+        if (did === 'done') done.add(step);
+        if (did === 'undone' || did === 'failed') done.delete(step);
+    }
+    const state = (step: Step): Step['state'] => {
+        if (done.has(step.id)) return 'done';
+        if (last.get(step.id) === 'failed') return 'failed';
+        if (step.state === 'done') return 'open';
+        const waits = step.before.some((link) => !done.has(link.from)) || step.waitsFor.length > 0;
+        return step.state === 'waits' && !waits ? 'open' : step.state;
+    };
+    return {
+        ...plan,
+        steps: plan.steps.map((step) => ({
+            ...step,
+            state: state(step),
+            waitsForSteps: step.before.map((link) => link.from).filter((id) => !done.has(id)),
+        })),
+    };
+}
+
+/** Steps that can be done now, in their order. */
+export const doable = (plan: Plan): Step[] => plan.steps.filter((step) => step.state === 'open' || step.state === 'again');
