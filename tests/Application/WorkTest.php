@@ -219,6 +219,14 @@ describe('decisions', function (): void {
         'an order of no list' => [['did' => 'order', 'order' => 'heap'], 'order'],
     ]);
 
+    it('keeps an order of one\'s own, and lets go of it', function (): void {
+        ($this->work)(['did' => 'order', 'order' => ['hear/beeper', 'press/knob']])->assertOk();
+        expect($this->getJson("{$this->path}/plan")->json('isOwnOrder'))->toBeTrue();
+        ($this->work)(['did' => 'order', 'order' => []])->assertOk();
+        expect($this->getJson("{$this->path}/plan")->json('isOwnOrder'))->toBeFalse();
+        ($this->work)(['did' => 'order'])->assertStatus(422)->assertJsonStructure(['fields' => ['order']]);
+    });
+
     it('is held up by an older page', function (): void {
         $this->postJson("{$this->path}/work", ['version' => 9, 'did' => 'drop', 'step' => 'keep'])->assertStatus(409);
     });

@@ -22,7 +22,7 @@ final class WorkRequest extends EditRequest
             ...parent::rules(),
             'did' => ['required', 'string', Rule::in(self::DID)],
             'step' => ['required_if:did,own,remove,change,drop,take-up', 'nullable', ...$step],
-            'order' => ['required_if:did,order', ...$steps], 'order.*' => $step,
+            'order' => ['present_if:did,order', ...$steps], 'order.*' => $step,
             'weekdays' => ['nullable', 'array', 'list', 'min:1', 'max:7'], 'weekdays.*' => ['integer:strict', 'min:1', 'max:7'],
             'daysOff' => ['nullable', 'array', 'list', 'max:400'], 'daysOff.*' => ['string', TypedInput::day()],
             'eveningMinutes' => ['nullable', 'integer:strict', 'min:10', 'max:1440'],

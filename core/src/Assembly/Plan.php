@@ -202,8 +202,8 @@ final class Plan
         $byDay = $here = $goesOn = [];
         foreach ($timetable->placed as $one) {
             $byDay[$one['day']][] = $one['job'];
-            if ($one['endDay'] > $one['day']) {
-                $goesOn[$one['endDay']] = "go on with: {$this->open[$one['job']]->title}";
+            for ($day = $one['day'] + 1; $day <= $one['endDay']; $day++) {
+                $goesOn[$day] = "go on with: {$this->open[$one['job']]->title}";
             }
         }
         $byDay += array_fill_keys(array_keys($timetable->worked), []);

@@ -1,9 +1,11 @@
 import { Tabs } from 'radix-ui';
+import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { useOpenBuild } from '../../frame/useBuild';
 import { LeafTabs } from '../../ui/LeafTabs';
 import { FaultsLeaf } from './FaultsLeaf';
 import { NowLeaf } from './NowLeaf';
+import { withWaiting } from './overlay';
 import { PlanLeaf } from './PlanLeaf';
 import { RecordLeaf } from './RecordLeaf';
 import { SheetLeaf } from './SheetLeaf';
@@ -25,7 +27,12 @@ export default function BuildStation() {
     const [asked, setAsked] = useSearchParams();
     const leaf = asked.get('leaf') ?? 'now';
     const outbox = useOutbox();
-    const { plan, isError, error } = usePlan();
+    const { plan: sent, isError, error, isPlaceholderData } = usePlan();
+    const { arrived } = outbox;
+    useEffect(() => {
+        if (!isPlaceholderData) arrived(build.version);
+    }, [arrived, build.version, isPlaceholderData, sent]);
+    const plan = sent === undefined ? undefined : withWaiting(sent, [...outbox.taken, ...(outbox.away ? outbox.waiting : [])]);
     return (
         <main className="px-4 sm:px-6">
             <h2 className="mb-2 text-xl print:hidden">Build</h2>

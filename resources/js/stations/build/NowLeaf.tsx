@@ -1,25 +1,35 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Plan } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { number } from '../../ui/format';
-import { doable, withWaiting } from './overlay';
+import { doable } from './overlay';
 import { StepCard } from './StepCard';
 import type { Outbox } from './useOutbox';
 import { useNames } from './usePlan';
 
 /** One step at a time, large enough for dirty fingers. */
-export function NowLeaf({ plan: sent, outbox }: { plan: Plan; outbox: Outbox }) {
+export function NowLeaf({ plan, outbox }: { plan: Plan; outbox: Outbox }) {
     const { build } = useOpenBuild();
     const [asked, setAsked] = useSearchParams();
     const [later, setLater] = useState<string[]>([]);
-    const plan = withWaiting(sent, outbox.waiting);
+    const [lies, setLies] = useState<string | null>(null);
     const open = doable(plan);
     const now = [...open.filter((step) => !later.includes(step.id)), ...open.filter((step) => later.includes(step.id))];
-    const step = plan.steps.find((one) => one.id === asked.get('step')) ?? now[0];
+    const step = plan.steps.find((one) => one.id === asked.get('step')) ?? open.find((one) => one.id === lies) ?? now[0];
+    // What lies on the bench stays there, even when a better order is found meanwhile.
+    if (step !== undefined && step.id !== lies) setLies(step.id);
     const done = plan.steps.filter((one) => one.state === 'done').length;
-    const show = (id: string | null) => setAsked(id === null ? {} : { step: id }, { replace: true });
+    const isShown = useRef(true);
+    useEffect(() => {
+        isShown.current = true;
+        return () => {
+            isShown.current = false;
+        };
+    }, []);
+    // Who has turned to another leaf meanwhile stays there.
+    const show = (id: string | null) => isShown.current && setAsked(id === null ? {} : { step: id }, { replace: true });
     return (
         <div className="mx-auto max-w-2xl">
             <p className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4 text-pencil">
@@ -39,13 +49,14 @@ export function NowLeaf({ plan: sent, outbox }: { plan: Plan; outbox: Outbox }) 
                 <Nothing plan={plan} />
             ) : (
                 <StepCard
-                    key={`${step.id} ${step.tickedOn ?? ''} ${step.state}`}
+                    key={step.id}
                     step={step}
                     plan={plan}
                     outbox={outbox}
                     onNext={() => show(null)}
                     onLater={() => {
                         setLater((all) => [...all.filter((id) => id !== step.id), step.id]);
+                        setLies(now.find((one) => one.id !== step.id)?.id ?? null);
                         show(null);
                     }}
                 />

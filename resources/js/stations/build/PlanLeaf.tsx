@@ -5,7 +5,6 @@ import { Button } from '../../ui/Button';
 import { date, number } from '../../ui/format';
 import { EveningBand } from './EveningBand';
 import { EveningsForm } from './EveningsForm';
-import { withWaiting } from './overlay';
 import { PlanNotes } from './PlanNotes';
 import { StepForm } from './StepForm';
 import { StepRow } from './StepRow';
@@ -28,11 +27,10 @@ const mayPass = (plan: Plan, first: string, second: string) =>
     plan.steps.find((one) => one.id === second)?.before.every((link) => link.from !== first) ?? false;
 
 /** The whole sequence, evening by evening. */
-export function PlanLeaf({ plan: sent, outbox }: { plan: Plan; outbox: Outbox }) {
+export function PlanLeaf({ plan }: { plan: Plan; outbox: Outbox }) {
     const { build } = useOpenBuild();
     const { tell, complaint } = useWork();
     const [form, setForm] = useState<'evenings' | 'step' | null>(null);
-    const plan = withWaiting(sent, outbox.waiting);
     const dated = new Set(plan.evenings.flatMap((one) => one.steps));
     const done = plan.steps.filter((step) => step.state === 'done');
     const undated = plan.steps.filter((step) => step.state !== 'done' && !dated.has(step.id));

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Plan, Step } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -23,8 +23,13 @@ interface Props {
 /** A step as it lies on the bench: what to have ready, the caution, what to do, what has to be read, done or not. */
 export function StepCard({ step, plan, outbox, onNext, onLater }: Props) {
     const isWaiting = step.state === 'waits' || step.state === 'failed';
+    const card = useRef<HTMLElement>(null);
+    useEffect(() => {
+        // On a phone the step begins at the top; the vitals fold into their line.
+        if (window.matchMedia('(max-width: 639px)').matches) card.current?.scrollIntoView({ block: 'start' });
+    }, []);
     return (
-        <article className="border-2 border-ink bg-leaf" data-step={step.id} aria-label={step.title}>
+        <article ref={card} className="scroll-mt-12 border-2 border-ink bg-leaf" data-step={step.id} aria-label={step.title}>
             <header className="border-b border-line px-4 pt-3 pb-2">
                 <p className="flex flex-wrap justify-between gap-x-4 text-sm text-pencil">
                     <span>
@@ -153,9 +158,9 @@ function Doing({ step, outbox, onNext, onLater }: Omit<Props, 'plan'>) {
                 ...(minutes === null || did === 'later' ? {} : { minutes }),
             },
         ]);
+        if (did !== 'later') timer.stop();
         setBusy(false);
         const answer = results[0];
-        if (did !== 'later') timer.stop();
         if (answer !== undefined && answer.result === 'unread') setSaid(answer.says);
         else if (did === 'later') onLater();
         else onNext();

@@ -103,7 +103,12 @@ function Several({
         <div>
             <label className="text-sm font-semibold">
                 {label}
-                <select className={`${inputLook} mt-1`} value="" onChange={(event) => event.target.value !== '' && onChange([...value, event.target.value])}>
+                <select
+                    aria-label={label}
+                    className={`${inputLook} mt-1`}
+                    value=""
+                    onChange={(event) => event.target.value !== '' && onChange([...value, event.target.value])}
+                >
                     <option value="">add one …</option>
                     {choices
                         .filter(([id]) => !value.includes(id))

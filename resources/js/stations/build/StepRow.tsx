@@ -37,12 +37,7 @@ export function StepRow(props: Props) {
     };
     return (
         <li
-            className={clsx(
-                'border-b border-line',
-                decides && 'border-l-[6px] border-l-ink pl-2',
-                !decides && 'pl-3.5',
-                step.gate !== null && isOpen && 'border-b-[5px] border-b-edge border-double',
-            )}
+            className={clsx(decides ? 'border-l-[6px] border-l-ink pl-2' : 'pl-3.5')}
             data-step={step.id}
             draggable={isOpen}
             onDragStart={(event) => event.dataTransfer.setData('text/plain', step.id)}
@@ -101,6 +96,8 @@ export function StepRow(props: Props) {
                     <StepDetails step={step} plan={plan} tell={props.tell} />
                 </div>
             )}
+            {/* What comes after a test waits for it: a bar across the plan. */}
+            <div aria-hidden="true" className={step.gate !== null && isOpen ? 'h-1.5 border-y-2 border-edge' : 'border-b border-line'} />
         </li>
     );
 }

@@ -5,7 +5,7 @@ import type { Outbox } from './useOutbox';
 export function WaitingSlip({ outbox }: { outbox: Outbox }) {
     const open = outbox.waiting.filter((one) => one.refused === null);
     const refused = outbox.waiting.filter((one) => one.refused !== null);
-    if (refused.length === 0 && (open.length === 0 || !outbox.away)) return null;
+    if (refused.length === 0 && outbox.told.length === 0 && (open.length === 0 || !outbox.away)) return null;
     return (
         <div role="status" className="mb-3 border-2 border-tight bg-leaf px-3 py-2 print:hidden">
             {open.length > 0 && outbox.away && (
@@ -19,6 +19,14 @@ export function WaitingSlip({ outbox }: { outbox: Outbox }) {
                     </Button>
                 </p>
             )}
+            {outbox.told.map((one) => (
+                <p key={one.id} className="flex flex-wrap items-center gap-x-3">
+                    <span>An entry that waited has arrived: {one.says}</span>
+                    <Button look="bare" onClick={() => outbox.hear(one.id)}>
+                        Seen
+                    </Button>
+                </p>
+            ))}
             {refused.map((one) => (
                 <p key={one.event.id} className="flex flex-wrap items-center gap-x-3">
                     <span>

@@ -15,6 +15,9 @@ interface Answer {
     results: Result[];
 }
 
+/** What was taken in, and the version of the build that holds it. */
+type Taken = Waiting & { since: number };
+
 const retryAfterMs = 8000;
 
 const now = () => {
@@ -26,8 +29,9 @@ const now = () => {
 const sendable = (id: string) => waiting(id).filter((one) => one.refused === null);
 
 /** Sends what waits, in its order; what was refused stays, with the reason. */
-async function sendWaiting(id: string, onBuild: (build: Build) => void): Promise<{ results: Result[]; isAway: boolean }> {
+async function sendWaiting(id: string, onBuild: (build: Build) => void): Promise<{ results: Result[]; counted: Taken[]; isAway: boolean }> {
     const results: Result[] = [];
+    const counted: Taken[] = [];
     for (let next = sendable(id); next.length > 0; next = sendable(id)) {
         // One with a photograph goes alone, so that a large one holds up nothing else.
         const alone = next.findIndex((one) => one.event.photo !== undefined);
@@ -40,13 +44,18 @@ async function sendWaiting(id: string, onBuild: (build: Build) => void): Promise
             );
             onBuild(answer.build);
             results.push(...answer.results);
+            for (const { event } of batch) {
+                const result = answer.results.find((one) => one.id === event.id)?.result;
+                if (result === 'failed') counted.push({ event: { ...event, did: 'failed' }, refused: null, since: answer.build.version });
+                else if (result === 'taken' || result === 'already') counted.push({ event, refused: null, since: answer.build.version });
+            }
         } catch (error) {
             const problem = error instanceof Problem ? error : new Problem('broken', 'It could not be sent.');
-            if (problem.code !== 'bad-input') return { results, isAway: true };
+            if (problem.code !== 'bad-input') return { results, counted, isAway: true };
             for (const one of batch) refuse(id, one.event.id, Object.values(problem.fields)[0]?.[0] ?? problem.message);
         }
     }
-    return { results, isAway: false };
+    return { results, counted, isAway: false };
 }
 
 /** Writes down what happens at the bench: at once when the network is there, else as soon as it is back. Nothing is sent twice that was taken. */
@@ -55,12 +64,16 @@ export function useOutbox() {
     const cache = useQueryClient();
     const [open, setOpen] = useState<Waiting[]>(() => waiting(build.id));
     const [away, setAway] = useState(false);
+    const [taken, setTaken] = useState<Taken[]>([]);
+    const [told, setTold] = useState<Result[]>([]);
     const sending = useRef<Promise<Result[]> | null>(null);
     const id = build.id;
 
     const sendAll = useCallback(async (): Promise<Result[]> => {
-        const { results, isAway } = await sendWaiting(id, (after) => cache.setQueryData(['build', id], after));
+        const { results, counted, isAway } = await sendWaiting(id, (after) => cache.setQueryData(['build', id], after));
         setAway(isAway);
+        setTaken((before) => [...before, ...counted]);
+        setTold((before) => [...before, ...results.filter((one) => one.says !== '')]);
         setOpen(waiting(id));
         if (results.length > 0) void cache.invalidateQueries({ queryKey: ['record', id] });
         return results;
@@ -92,6 +105,8 @@ export function useOutbox() {
             });
             setOpen(waiting(id));
             const results = await send();
+            // Who wrote it is told there; only what comes of older entries is told above.
+            setTold((before) => before.filter((one) => !ids.includes(one.id)));
             return results.filter((one) => ids.includes(one.id));
         },
         [id, send],
@@ -105,7 +120,15 @@ export function useOutbox() {
         [id],
     );
 
-    return { waiting: open, away, write, forget, send };
+    /** What was taken counts on the page until the plan that holds it has come. */
+    const arrived = useCallback(
+        (version: number) => setTaken((before) => (before.some((one) => one.since <= version) ? before.filter((one) => one.since > version) : before)),
+        [],
+    );
+
+    const hear = useCallback((key: string) => setTold((before) => before.filter((one) => one.id !== key)), []);
+
+    return { waiting: open, taken, arrived, told, hear, away, write, forget, send };
 }
 
 export type Outbox = ReturnType<typeof useOutbox>;
