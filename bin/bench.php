@@ -11,10 +11,13 @@ use CoreTests\Markets;
 use CoreTests\Texts;
 use Illuminate\Contracts\Console\Kernel;
 use PocketPlot\Appraisal;
+use PocketPlot\Assembly\Plan;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\GamesClass;
 use PocketPlot\Build\Line;
+use PocketPlot\Build\OwnStep;
+use PocketPlot\Build\WorkPlan;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Facts\Facts;
@@ -192,6 +195,16 @@ row(
     timed(10, static fn () => Candidates::judge($sixty, $fifty, Role::Display, 'panel', $today)),
     '60 ms or less',
 );
+$plan = static fn (Build $build): array => Plan::of(new Facts($build), $today)->sequence();
+row('steps and their order, 60 lines, facts included', timed(20, static fn () => $plan($sixty)), '15 ms or less');
+// 400 steps of the builder's own, three links each to earlier ones by a fixed draw.
+mt_srand(400);
+$own = array_map(static fn (int $nth): OwnStep => new OwnStep(
+    "own/{$nth}", "Step {$nth}", minutes: 10 + $nth % 50,
+    after: $nth < 3 ? [] : array_values(array_unique(array_map(static fn (): string => 'own/'.mt_rand(0, $nth - 1), range(1, 3)))),
+), range(0, 399));
+$many = $refuge->withWork(new WorkPlan(own: $own));
+row('400 own steps with 1,200 links beside them', timed(5, static fn () => $plan($many)), '60 ms or less');
 row('landed cost of a 60-line build', timed(20, static fn () => Costs::of($sixty)), '5 ms or less');
 $drawer = User::query()->firstOrCreate(['email' => 'drawer@example.test'], ['name' => 'Drawer', 'password' => 'not to be signed in with', 'sessions_key' => User::newSessionsKey()]);
 foreach (array_chunk(range(1, 5000), 500) as $numbers) {
@@ -354,6 +367,14 @@ $median = static function (array $times): array {
 };
 row('an empty route, over HTTP', $median($nothings), '');
 row('an edit\'s whole answer, over HTTP', $median($edits), '');
+$ticks = [];
+for ($round = 0; $round < 40; $round++) {
+    $began = hrtime(true);
+    $visitor->ask('POST', "/builds/{$opened['id']}/record", ['events' => [['id' => "bench-{$round}", 'step' => 'hear/speaker', 'did' => $round % 2 === 0 ? 'done' : 'undone', 'read' => ['clean' => true]]]]);
+    $ticks[] = (hrtime(true) - $began) / 1e6;
+}
+row('a tick at the bench, the plan found again', $median($ticks), 'as an edit');
+$version += 40;
 printf("%-52s %8.1f times                %s\n", 'edit against empty route, medians', $median($edits)[1] / $median($nothings)[1], '2.5 times or less');
 
 foreach (range(1, 99) as $copy) {

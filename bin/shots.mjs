@@ -62,7 +62,19 @@ await shot('builds', 'Refuge', null);
 await shot('parts', 'Refuge', 'Parts');
 await shot('brief', 'Refuge', 'Brief');
 await shot('buy', 'Refuge', 'Buy');
-await shot('build', 'Refuge', 'Build');
+const workLeaf =
+    (name, then = async () => undefined) =>
+    async (page) => {
+        await page.goto(page.url().replace(/\/build$/, `/build?leaf=${name}`));
+        await page.waitForLoadState('networkidle');
+        await then(page);
+    };
+await shot('build', 'Refuge', 'Build', { act: workLeaf('plan') });
+await shot('wall-sheet', 'Refuge', 'Build', {
+    act: workLeaf('sheet', async (page) => {
+        await page.emulateMedia({ media: 'print' });
+    }),
+});
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
 const buyLeaf =
     (name, then = async () => undefined) =>
@@ -165,22 +177,6 @@ const note = async (page, name, words) => {
 };
 
 // The builds that these make stand in the list afterwards: they come last.
-await shot('missing', 'Refuge', null, {
-    act: async (page) => {
-        const build = await ask(page, 'POST', '/builds', { name: 'Half a lunch tin' });
-        let version = build.version;
-        for (const [words, role] of [
-            ['Larch D board', 'board'],
-            ['Rook 9 panel', 'display'],
-            ['Drum row, 6800', 'cells'],
-            ['Plover six-button', 'controls'],
-        ]) {
-            version = (await ask(page, 'POST', `/builds/${build.id}/lines`, { version, part: await partId(page, words), role })).version;
-        }
-        await page.goto(`/builds/${build.id}/parts`);
-        await note(page, 'Rook 9 panel', /needs/);
-    },
-});
 const quoll = `🔥 QUOLL 5" IPS panel 800x480, capacitive touch 🔥
 Supply 5V DC (micro USB), typical 420 mA, max. 610 mA
 micro HDMI in, works with 1920x1080 input
@@ -213,14 +209,6 @@ DISPLAY;;;;;;
 Larch D bord;1;55;drawer;;46;
 Screws M2.5;a few;;drawer;;;
 Total;;€ 133,40;;;;`;
-await shot('sheet', 'Refuge', null, {
-    act: async (page) => {
-        const build = await ask(page, 'POST', '/builds', { name: 'Third try' });
-        await page.goto(`/builds/${build.id}/parts`);
-        await page.getByLabel('A spreadsheet: CSV, ODS or XLSX').setInputFiles({ name: 'third-try.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) });
-        await page.getByText(/known already/).waitFor();
-    },
-});
 await shot('asked-phone', 'Refuge', null, {
     width: 390,
     height: 844,
@@ -237,6 +225,29 @@ await shot('asked-phone', 'Refuge', null, {
             await asked.getByRole('button', { name: 'I don’t know; ask me later' }).first().click();
         }
         await window.getByLabel(/I found/).fill('4.75 to 5.25 V');
+    },
+});
+await shot('fault', 'Thimble', 'Build', {
+    act: async (page) => {
+        // All but the last tests are done, and then it stays dark.
+        await page.evaluate(async () => {
+            const id = /builds\/([^/]+)/.exec(location.pathname)[1];
+            const ask = async (method, path, body) => {
+                const key = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]);
+                const headers = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': key };
+                return (await fetch(`/api/builds/${id}${path}`, { method, headers, ...(body ? { body: JSON.stringify(body) } : {}) })).json();
+            };
+            let version = (await ask('GET', '')).version;
+            for (const line of ['body', 'jumpers']) version = (await ask('PATCH', `/lines/${line}`, { version, state: 'arrived' })).version;
+            for (const { id: step } of (await ask('GET', '/plan')).steps) {
+                if (step === 'test-closed') break;
+                version = (await ask('PUT', '/ticks', { version, step, done: true })).version;
+            }
+            const note = 'dark since the screws went in';
+            await ask('POST', '/record', { events: [{ id: 'shot', step: 'test-closed', did: 'failed', read: { works: false }, note }] });
+        });
+        await page.goto(page.url().replace(/\/build$/, '/build?leaf=faults'));
+        await page.getByRole('button', { name: 'I took it back' }).waitFor();
     },
 });
 await browser.close();

@@ -52,7 +52,10 @@ final class ChangeWork
             'order' => $work->with(['order' => $given->strings('order')]),
             'evenings' => self::evenings($work, $given),
             'add' => $work->with(['own' => [...$work->own, self::own($given, 'own/'.Str::lower((string) Str::ulid()))]]),
-            'own' => $work->with(['own' => array_map(static fn (OwnStep $one): OwnStep => $one->id === $step ? self::own($given, $step, $one->extra) : $one, $work->own)]),
+            'own' => $work->with(['own' => array_map(
+                static fn (OwnStep $one): OwnStep => $one->id === $step ? self::own($given, $step, $one->extra) : $one,
+                $work->own,
+            )]),
             'remove' => $work->with(['own' => array_values(array_filter($work->own, static fn (OwnStep $one): bool => $one->id !== $step))]),
             'change' => $work->with(['changed' => self::change($work, $step, $given)]),
             'drop' => $work->with(['dropped' => [...$work->dropped, $step => $given->string('why', '')]]),
@@ -86,7 +89,8 @@ final class ChangeWork
     {
         return new OwnStep(
             $id, $given->string('title'), $given->string('says', ''), $given->atLeastOne('minutes', 15), $given->strings('lines'), $given->strings('after'),
-            $given->strings('before'), $given->strings('tools'), $given->string('asks', ''), $given->bool('canBeUndone', true), $given->number('aloneHours') ?? 0.0, $extra,
+            $given->strings('before'), $given->strings('tools'), $given->string('asks', ''),
+            $given->bool('canBeUndone', true), $given->number('aloneHours') ?? 0.0, $extra,
         );
     }
 

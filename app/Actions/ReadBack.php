@@ -128,7 +128,8 @@ final class ReadBack
                 static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')),
             )
             + (int) $build->ticks->sum(
-                static fn (TickRecord $row): int => 50 + strlen(Json::encode([$row->step, $row->done_with, $row->was_read])) + strlen((string) $row->getRawOriginal('extra')),
+                static fn (TickRecord $row): int => 50 + strlen(Json::encode([$row->step, $row->done_with, $row->was_read]))
+                    + strlen((string) $row->getRawOriginal('extra')),
             );
         $all = self::FRAME_BYTES + (int) $parts + (int) $lines + $rest + $bytes + intdiv($photos * 4, 3) + 60 * ($kept + $events);
         if ($all > Format::MOST_BYTES) {
@@ -151,7 +152,10 @@ final class ReadBack
                     from step_events e left join step_photos p on p.event_id = e.id where e.build_id = ?) e',
             [$build->id, $build->id],
         );
-        $numbers = array_map(static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0, is_object($sums) ? array_values(get_object_vars($sums)) : []);
+        $numbers = array_map(
+            static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0,
+            is_object($sums) ? array_values(get_object_vars($sums)) : [],
+        );
 
         return [$numbers[0] ?? 0, $numbers[1] ?? 0, $numbers[2] ?? 0, $numbers[3] ?? 0];
     }

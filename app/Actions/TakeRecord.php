@@ -110,7 +110,8 @@ final class TakeRecord
             }
         }
         $kept = new StepEvent(
-            $event->id, $event->step, $did, $event->on, $step->title ?? $event->title, $with, $event->read, trim("{$event->note} {$bad}"), $event->at, $event->minutes, '',
+            $event->id, $event->step, $did, $event->on, $step->title ?? $event->title,
+            $with, $event->read, trim("{$event->note} {$bad}"), $event->at, $event->minutes, '',
             $event->extra,
         );
         $row = StepEventRecord::query()->create(['build_id' => $this->build->id, 'key' => $event->id, 'document' => RecordFile::document($kept)]);
@@ -159,7 +160,11 @@ final class TakeRecord
         }
         $open = array_filter($step->gate?->unread($event->read) ?? [], static fn ($measure): bool => ! $measure->isOpen());
         if ($open !== []) {
-            return [StepDid::Noted, 'unread', 'Not passed yet: '.implode('; ', array_map(static fn ($measure): string => $measure->what, $open)).' is still to be read.'];
+            return [
+                StepDid::Noted,
+                'unread',
+                'Not passed yet: '.implode('; ', array_map(static fn ($measure): string => $measure->what, $open)).' is still to be read.',
+            ];
         }
         TickStep::done($this->build, $step->id, $step, $event->read, (string) $event->on);
         $this->readings($event, $step);
@@ -188,8 +193,8 @@ final class TakeRecord
         /** @var list<string> $done */
         $done = TickRecord::query()->where('build_id', $this->build->id)->orderBy('id')->pluck('step')->all();
         $this->work = $this->work->withFault(
-            $fault?->with(['saw' => $saw, 'state' => FaultState::Open, 'lookAgainOn' => null])
-            ?? new Fault('fault-'.Str::lower((string) Str::ulid()), $step->id, $event->on, saw: $saw, doneThen: $done),
+            $fault?->with(['saw' => $saw, 'state' => FaultState::Open, 'lookAgainOn' => null, 'note' => trim("{$fault->note} {$event->note}")])
+            ?? new Fault('fault-'.Str::lower((string) Str::ulid()), $step->id, $event->on, saw: $saw, note: $event->note, doneThen: $done),
         );
 
         return [StepDid::Failed, 'failed', implode(' ', $saw)];

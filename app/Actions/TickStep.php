@@ -43,7 +43,8 @@ final class TickStep
         $extra = $tick === null ? [] : $tick->extra;
         $tick?->delete();
         TickRecord::query()->create([
-            'build_id' => $build->id, 'step' => $id, 'done_on' => $on, 'done_with' => $with === [] ? null : $with, 'was_read' => $read === [] ? null : $read, 'extra' => $extra,
+            'build_id' => $build->id, 'step' => $id, 'done_on' => $on,
+            'done_with' => $with === [] ? null : $with, 'was_read' => $read === [] ? null : $read, 'extra' => $extra,
         ]);
     }
 }

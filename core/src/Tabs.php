@@ -32,7 +32,12 @@ final class Tabs
             'power' => [self::power($build, $findings), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
             'checks' => [$worst, ($vitals->clashes + $vitals->missing + $vitals->unmeasured).' open'],
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
-            'build' => [$build->work->openFaults() !== [] ? Verdict::Clash : ($vitals->undated > 0 ? Verdict::Unmeasured : ($waits ? Verdict::Tight : Verdict::Fits)), "{$vitals->stepsLeft} left"],
+            'build' => [match (true) {
+                $build->work->openFaults() !== [] => Verdict::Clash,
+                $vitals->undated > 0 => Verdict::Unmeasured,
+                $waits => Verdict::Tight,
+                default => Verdict::Fits,
+            }, "{$vitals->stepsLeft} left"],
             'bench' => [$vitals->figures > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->figures} to find"],
         ];
         $isBlank = $build->lines === [];

@@ -69,10 +69,16 @@ final class StepsOfFile extends Command
         }
         $chain = $plan->chain();
         $this->say('');
-        $this->say('What decides the day: '.implode(' > ', array_filter([$chain['parcel']?->name(), ...array_map(static fn (Step $step): string => $step->title, $chain['steps'])])));
+        $this->say('What decides the day: '.implode(
+            ' > ',
+            array_filter([$chain['parcel']?->name(), ...array_map(static fn (Step $step): string => $step->title, $chain['steps'])]),
+        ));
         $this->say('Finished: '.($plan->finish() ?? 'nobody knows yet'));
         foreach ($plan->links->circles as $circle) {
-            $this->say('Steps wait for each other: '.implode(' > ', array_map(static fn (Link $link): string => "{$link->from} ({$link->why})", $circle->links)));
+            $this->say('Steps wait for each other: '.implode(
+                ' > ',
+                array_map(static fn (Link $link): string => "{$link->from} ({$link->why})", $circle->links),
+            ));
         }
     }
 

@@ -77,7 +77,7 @@ final readonly class Measure
             $this->least !== null && $this->most !== null => Number::says($this->least).' to '.Number::says($this->most)." {$this->unit}",
             $this->most !== null => Number::says($this->most)." {$this->unit} or less",
             $this->least !== null => Number::says($this->least)." {$this->unit} or more",
-            default => "nobody knows yet what passes: write down the {$this->unit} you read",
+            default => 'no bound is known: write down what you read',
         };
     }
 

@@ -139,7 +139,7 @@ final class Plan
 
     public function timetable(): Timetable
     {
-        return $this->sequencer()->timetable;
+        return $this->sequencer()->timetable();
     }
 
     public function sequencer(): Sequencer
@@ -150,7 +150,9 @@ final class Plan
     /** The last day; null while nobody can name one, or there are no steps. */
     public function finish(): ?Day
     {
-        return $this->steps === [] || $this->timetable()->undated !== [] ? null : $this->calendar->day($this->open === [] ? 0 : $this->timetable()->finish);
+        $quick = $this->sequencer()->quick;
+
+        return $this->steps === [] || $quick->undated !== [] ? null : $this->calendar->day($this->open === [] ? 0 : $quick->finish);
     }
 
     public function minutesLeft(): int
@@ -163,13 +165,17 @@ final class Plan
     {
         $this->jobs();
 
-        return array_values(array_filter($this->awaited, fn (?Line $line, string $id): bool => $line !== null && $this->arrives[$id] === null, ARRAY_FILTER_USE_BOTH));
+        return array_values(array_filter(
+            $this->awaited,
+            fn (?Line $line, string $id): bool => $line !== null && $this->arrives[$id] === null,
+            ARRAY_FILTER_USE_BOTH,
+        ));
     }
 
     /** @return array{steps: list<Step>, parcel: ?Line} the chain of steps that decides the last day, and the parcel it begins with */
     public function chain(): array
     {
-        $timetable = $this->timetable();
+        $timetable = $this->sequencer()->quick;
         $placed = array_column($timetable->placed, null, 'job');
         $at = null;
         foreach ($timetable->placed as $one) {
@@ -281,16 +287,15 @@ final class Plan
     private function earliest(Step $step): ?int
     {
         $earliest = 0;
+        $isKnown = true;
         foreach ($step->waitsFor() as $line) {
             if (! array_key_exists($line->id, $this->arrives)) {
                 $day = Arrivals::of($line, $this->today, $this->facts->build->vendors);
                 $this->arrives[$line->id] = $day === null ? null : max(0, $this->today->daysUntil($day));
                 $this->awaited[$line->id] = $line;
             }
-            if ($this->arrives[$line->id] === null) {
-                return null;
-            }
-            $earliest = max($earliest, $this->arrives[$line->id]);
+            $isKnown = $isKnown && $this->arrives[$line->id] !== null;
+            $earliest = max($earliest, $this->arrives[$line->id] ?? 0);
         }
         foreach ($this->facts->build->work->openFaults() as $fault) {
             if ($fault->step === $step->id && $fault->state === FaultState::Waiting && $fault->lookAgainOn !== null) {
@@ -298,7 +303,7 @@ final class Plan
             }
         }
 
-        return $earliest;
+        return $isKnown ? $earliest : null;
     }
 
     private function latestLine(Step $step): ?Line
@@ -322,7 +327,7 @@ final class Plan
         $keys = [];
         $last = -1;
         $machine = new Sequencer($this->jobs(), $this->calendar);
-        foreach ([...array_column($machine->timetable->placed, 'job'), ...$machine->timetable->undated] as $nth => $at) {
+        foreach ([...array_column($machine->timetable()->placed, 'job'), ...$machine->timetable()->undated] as $nth => $at) {
             $last = $place[$this->open[$at]->id] ?? $last;
             $keys[$at] = [$last, isset($place[$this->open[$at]->id]) ? 0 : 1, $nth];
         }

@@ -24,12 +24,13 @@ final readonly class PlanView
     {
         $sequencer = $this->plan->sequencer();
         $chain = $this->plan->chain();
-        [$finish, $changes, $evenings] = $sequencer->timetable->worth();
+        [$finish, $changes, $evenings] = $sequencer->timetable()->worth();
 
         return [
             'steps' => $this->steps(),
             'dropped' => array_values(array_map(fn (Step $step): array => [
-                'id' => $step->id, 'title' => $step->title, 'isSafety' => $step->isSafety || $step->gate !== null, 'why' => $this->facts->build->work->dropped[$step->id] ?? '',
+                'id' => $step->id, 'title' => $step->title,
+                'isSafety' => $step->isSafety || $step->gate !== null, 'why' => $this->facts->build->work->dropped[$step->id] ?? '',
             ], $this->plan->dropped)),
             'evenings' => array_map(static fn (Evening $one): array => [
                 'on' => (string) $one->on,

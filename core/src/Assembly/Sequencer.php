@@ -14,7 +14,13 @@ final class Sequencer
     /** With no more open steps than this, every order is tried where the bounds do not settle it. */
     private const MOST_TRIED_WHOLE = 6;
 
-    public readonly Timetable $timetable;
+    /** The order as it was found first; tidying it never moves the last day. */
+    public readonly Timetable $quick;
+
+    private ?Timetable $tidied = null;
+
+    /** Moves that are tried when an order is tidied. */
+    private const MOST_MOVES = 160;
 
     private readonly FewestChanges $changes;
 
@@ -31,7 +37,7 @@ final class Sequencer
     {
         $this->changes = new FewestChanges($jobs);
         if ($wanted !== null) {
-            $this->timetable = new Timetable($jobs, self::inOrder($jobs, $wanted), $calendar);
+            $this->quick = new Timetable($jobs, self::inOrder($jobs, $wanted), $calendar);
 
             return;
         }
@@ -44,13 +50,18 @@ final class Sequencer
             $best = $this->every($best, [], []);
             $this->isWhole = true;
         }
-        $this->timetable = $best;
+        $this->quick = $best;
+    }
+
+    public function timetable(): Timetable
+    {
+        return $this->tidied ??= $this->wanted !== null || $this->isWhole ? $this->quick : $this->tidy($this->quick);
     }
 
     /** Whether no other order is better: this one reaches what none can beat, or all were tried. */
     public function isProved(): bool
     {
-        return $this->wanted === null && ($this->isWhole || $this->timetable->worth() === array_values($this->bound()));
+        return $this->wanted === null && ($this->isWhole || $this->timetable()->worth() === array_values($this->bound()));
     }
 
     /** @return array{finish: int, changes: int, evenings: int} what no order can beat */
@@ -85,6 +96,59 @@ final class Sequencer
         usort($long, static fn (int $a, int $b): int => $days[$b] <=> $days[$a] ?: $place[$a] <=> $place[$b]);
         yield $long;
         yield $byTail;
+    }
+
+    /** Brings steps to others with the same tools, as long as that is better and nothing is finished later. */
+    private function tidy(Timetable $best): Timetable
+    {
+        $undated = $best->undated;
+        $bound = array_values($this->bound());
+        for ($tries = 0, $isBetter = true; $isBetter && $tries < self::MOST_MOVES && $best->worth() !== $bound;) {
+            $isBetter = false;
+            $order = array_column($best->placed, 'job');
+            foreach ($order as $from => $job) {
+                foreach ($this->placesFor($order, $from) as $to) {
+                    $moved = $order;
+                    array_splice($moved, $from, 1);
+                    array_splice($moved, $to, 0, [$job]);
+                    $one = new Timetable($this->jobs, [...$moved, ...$undated], $this->calendar);
+                    $tries++;
+                    if ($one->worth() < $best->worth() && $one->finish === $best->finish) {
+                        [$best, $isBetter] = [$one, true];
+                        break 2;
+                    }
+                }
+                if ($tries >= self::MOST_MOVES) {
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @return list<int> places beside the nearest steps with the same tools, before and after, that the links allow
+     */
+    private function placesFor(array $order, int $from): array
+    {
+        $job = $this->jobs[$order[$from]];
+        $places = [];
+        for ($at = $from - 1; $at >= 0 && ! in_array($order[$at], $job->before, true); $at--) {
+            if ($this->jobs[$order[$at]]->setup === $job->setup) {
+                $places[] = $at + 1;
+                break;
+            }
+        }
+        for ($at = $from + 1; $at < count($order) && ! in_array($order[$from], $this->jobs[$order[$at]]->before, true); $at++) {
+            if ($this->jobs[$order[$at]]->setup === $job->setup) {
+                $places[] = $at - 1;
+                break;
+            }
+        }
+
+        return array_values(array_filter($places, static fn (int $to): bool => $to !== $from));
     }
 
     /** @return list<float> days that follow each step at least: what goes on by itself after it and after what comes later, and a little for the work */

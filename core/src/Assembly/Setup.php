@@ -8,7 +8,7 @@ namespace PocketPlot\Assembly;
 enum Setup: string
 {
     case Hands = 'bare hands';
-    case Meter = 'meter';
+    case Meter = 'multimeter';
     case Computer = 'computer';
     case Iron = 'iron';
     case Cutting = 'saw and drill';

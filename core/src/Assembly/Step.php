@@ -91,8 +91,10 @@ final readonly class Step
     public function with(?string $title, ?string $says, ?Minutes $minutes, ?string $note): self
     {
         return new self(
-            $this->id, $this->phase, $title ?? $this->title, $says ?? $this->says, $this->lines, $minutes ?? $this->minutes, $this->setup, $this->cautions, $this->gate,
-            $this->undo, $this->undoSays, $this->needs, $this->gives, $this->covers, $this->reaches, $this->tools, $this->consumables, $this->skills, $this->places,
+            $this->id, $this->phase, $title ?? $this->title, $says ?? $this->says,
+            $this->lines, $minutes ?? $this->minutes, $this->setup, $this->cautions, $this->gate,
+            $this->undo, $this->undoSays, $this->needs, $this->gives, $this->covers,
+            $this->reaches, $this->tools, $this->consumables, $this->skills, $this->places,
             $this->alone, $this->text, $this->isSafety, $this->leaves, $this->isOwn, $this->after, $this->before, $note ?? $this->note,
         );
     }

@@ -71,7 +71,10 @@ final class StepBook
     {
         return new Step(
             $own->id, Phase::Wire, $own->title, $own->says,
-            array_values(array_filter(array_map(static fn (string $id): ?Line => $facts->line($id), $own->lines), static fn (?Line $line): bool => $line?->chosen === true)),
+            array_values(array_filter(
+                array_map(static fn (string $id): ?Line => $facts->line($id), $own->lines),
+                static fn (?Line $line): bool => $line?->chosen === true,
+            )),
             Minutes::about($own->minutes),
             gate: $own->asks === '' ? null : Gate::of(Measure::yes('own', $own->asks)),
             undo: $own->canBeUndone ? Undo::Freely : Undo::Never,

@@ -101,7 +101,7 @@ final class Suspects
         $latest = $this->sinceLastGate();
         foreach ($this->fault->doneThen as $id) {
             $step = $this->plan->step($id);
-            if ($step === null || $step->gate !== null || $step->phase === Phase::Prove) {
+            if ($step === null || $step->gate !== null || $step->phase === Phase::Prove || $step->lines === []) {
                 continue;
             }
             $isLate = in_array($id, $latest, true);
@@ -121,7 +121,8 @@ final class Suspects
     private function rails(): iterable
     {
         foreach ($this->railsOfGate() as $rail) {
-            $said = $this->said(static fn (Finding $one): bool => $one->subject->rail?->id === $rail->id || ($one->family() === 'power' && in_array($rail->line->id, $one->lines, true)));
+            $said = $this->said(static fn (Finding $one): bool => $one->subject->rail?->id === $rail->id
+                || ($one->family() === 'power' && in_array($rail->line->id, $one->lines, true)));
             $passed = $this->readWell($rail);
             yield new Suspect(
                 "rail {$rail->id}", "{$rail->says()}: volts sag or are not there", 2.0 * ($said === null ? 1.0 : 1.8) * ($passed === '' ? 1.0 : 0.5),
@@ -162,7 +163,8 @@ final class Suspects
             $isUsed = $line->origin === Origin::Salvage || $line->state === SupplyState::Faulty;
             $said = $this->said(static fn (Finding $one): bool => ($one->lines[0] ?? '') === $line->id);
             yield new Suspect(
-                "part {$line->id}", "{$line->name()} itself", ($proof === null ? 1.4 : 0.5) * ($isUsed ? 1.6 : 1.0) * ($said === null ? 1.0 : 1.5), [$line->id], null,
+                "part {$line->id}", "{$line->name()} itself",
+                ($proof === null ? 1.4 : 0.5) * ($isUsed ? 1.6 : 1.0) * ($said === null ? 1.0 : 1.5), [$line->id], null,
                 array_values(array_filter([$proof === null ? 'not tried alone' : "passed: {$proof->title}", $isUsed ? 'salvaged' : '', $said ?? ''])),
             );
         }

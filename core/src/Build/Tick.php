@@ -25,6 +25,8 @@ final readonly class Tick
     /** @return list<string> ids of lines that hold another part by now, or are gone */
     public function changed(Build $build): array
     {
-        return array_keys(array_filter($this->with, static fn (string $part, string $line): bool => $build->line($line)?->part->id !== $part, ARRAY_FILTER_USE_BOTH));
+        $isAnother = static fn (string $part, string $line): bool => $build->line($line)?->part->id !== $part;
+
+        return array_keys(array_filter($this->with, $isAnother, ARRAY_FILTER_USE_BOTH));
     }
 }

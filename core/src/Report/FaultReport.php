@@ -31,7 +31,12 @@ final class FaultReport
     public static function of(Appraisal $appraisal, Fault $fault): array
     {
         $gate = $appraisal->plan->step($fault->step);
-        $suspects = $gate === null || $fault->state === FaultState::Mended ? null : new Suspects($appraisal->plan, $appraisal->facts, $appraisal->findings, $fault);
+        $suspects = $gate === null || $fault->state === FaultState::Mended ? null : new Suspects(
+            $appraisal->plan,
+            $appraisal->facts,
+            $appraisal->findings,
+            $fault,
+        );
         $next = $suspects?->next();
 
         return [

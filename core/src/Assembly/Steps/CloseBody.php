@@ -36,7 +36,8 @@ final class CloseBody implements StepSource
                 Gate::of(Measure::yes('polarity', 'Plus meets plus at the plug')),
                 undoSays: 'unplug it, lift it out',
                 needs: [
-                    Condition::of(Milestone::Rung), Condition::of(Milestone::Fused, $line->id), Condition::of(Milestone::Charged, $line->id), Condition::of(Milestone::Levelled, $line->id),
+                    Condition::of(Milestone::Rung), Condition::of(Milestone::Fused, $line->id),
+                    Condition::of(Milestone::Charged, $line->id), Condition::of(Milestone::Levelled, $line->id),
                     ...Condition::each(Milestone::Mounted, OnTheBench::ids(...$inside)), Condition::of(Milestone::Joined),
                 ],
                 gives: [Condition::of(Milestone::Seated, $line->id)],
@@ -82,7 +83,10 @@ final class CloseBody implements StepSource
             needs: $ready,
             gives: [Condition::of(Milestone::Photographed)],
         );
-        $all = array_values(array_filter($facts->lines(), static fn (Line $line): bool => ! in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)));
+        $all = array_values(array_filter(
+            $facts->lines(),
+            static fn (Line $line): bool => ! in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true),
+        ));
         yield new Step(
             'test-open', Phase::Close, 'Test before closing',
             'Picture, sound, every control, charging. Nothing warm that should not be. Move the wires and see that nothing flickers.',
@@ -91,7 +95,12 @@ final class CloseBody implements StepSource
                 Measure::yes('works', 'Picture, sound and every control work'), Measure::yes('still', 'Nothing flickers when the wires are moved'),
                 ...self::volts($facts),
             ),
-            needs: [...$ready, Condition::of(Milestone::Mapped), ...Condition::each(Milestone::Proven, OnTheBench::ids(...OnTheBench::provable($facts))), ...Condition::each(Milestone::Started, OnTheBench::ids(...$facts->filling(Role::Board)))],
+            needs: [
+                ...$ready,
+                Condition::of(Milestone::Mapped),
+                ...Condition::each(Milestone::Proven, OnTheBench::ids(...OnTheBench::provable($facts))),
+                ...Condition::each(Milestone::Started, OnTheBench::ids(...$facts->filling(Role::Board))),
+            ],
             gives: [Condition::of(Milestone::TestedOpen)],
             tools: ['multimeter'],
         );

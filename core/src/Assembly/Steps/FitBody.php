@@ -116,7 +116,11 @@ final class FitBody implements StepSource
                 'Sand, wipe, tape over threads and openings, thin coats. Let each dry as its tin says before the next.',
                 [$line, ...$coats], Minutes::about(60), Setup::Paint, [Cautions::PAINT, Cautions::DUST],
                 undo: Undo::WithEffort, undoSays: 'sand it off',
-                needs: [Condition::of(Milestone::DryFitted, $line->id), Condition::of(Milestone::Cut, $line->id), Condition::of(Milestone::Inserted, $line->id)],
+                needs: [
+                    Condition::of(Milestone::DryFitted, $line->id),
+                    Condition::of(Milestone::Cut, $line->id),
+                    Condition::of(Milestone::Inserted, $line->id),
+                ],
                 gives: [Condition::of(Milestone::Finished, $line->id)],
                 alone: new Alone('it dries', self::DRYING_HOURS),
             );

@@ -37,7 +37,12 @@ final class InsulateBoards implements StepSource
             'Tape, card or posts under each bare board, and over each screw head it could touch.',
             [$line, ...$stuff],
             Minutes::about(15),
-            needs: [Condition::of(Milestone::DryFitted, $line->id), Condition::of(Milestone::Cut, $line->id), Condition::of(Milestone::Inserted, $line->id), Condition::of(Milestone::Finished, $line->id)],
+            needs: [
+                Condition::of(Milestone::DryFitted, $line->id),
+                Condition::of(Milestone::Cut, $line->id),
+                Condition::of(Milestone::Inserted, $line->id),
+                Condition::of(Milestone::Finished, $line->id),
+            ],
             gives: [Condition::of(Milestone::Insulated)],
             consumables: $stuff === [] ? ['insulating tape'] : [],
             isSafety: true,

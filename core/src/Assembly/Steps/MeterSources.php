@@ -80,7 +80,14 @@ final class MeterSources implements StepSource
     private static function outputs(Line $line): array
     {
         return array_values(array_map(
-            static fn (Output $output): Measure => Measure::volts("volts-{$output->name}", "Volts at {$output->name}", $output->volts, $line->id, $output->name, self::SHARE),
+            static fn (Output $output): Measure => Measure::volts(
+                "volts-{$output->name}",
+                "Volts at {$output->name}",
+                $output->volts,
+                $line->id,
+                $output->name,
+                self::SHARE,
+            ),
             array_filter($line->part->outputs, static fn (Output $output): bool => ! $output->wireless),
         ));
     }

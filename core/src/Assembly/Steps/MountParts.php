@@ -26,7 +26,7 @@ final class MountParts implements StepSource
         $inBody = $facts->inBody();
         $screws = $facts->filling(Role::Fastener);
         $isFirst = static fn (Line $line): bool => $line->role !== Role::Board
-            && ($line->role === Role::Display || $line->role === Role::Controls || $line->part->spots !== null || ($line->role === Role::Cooling && $line->part->cooling?->fan === true));
+            && (in_array($line->role, [Role::Display, Role::Controls], true) || $line->part->spots !== null || $line->part->cooling?->fan === true);
         $first = array_values(array_filter($inBody, $isFirst));
         foreach ($first as $line) {
             yield $line->part->spots !== null ? $this->addOn($facts, $line) : $this->mount($facts, $line, $screws, []);
@@ -45,7 +45,10 @@ final class MountParts implements StepSource
      */
     private function mount(Facts $facts, Line $line, array $screws, array $under): Step
     {
-        $membranes = array_filter($under, static fn (Line $one): bool => in_array('membrane', $one->part->controls->speaks ?? [], true) || $one->part->spots !== null);
+        $membranes = array_filter(
+            $under,
+            static fn (Line $one): bool => in_array('membrane', $one->part->controls->speaks ?? [], true) || $one->part->spots !== null,
+        );
 
         return new Step(
             "mount/{$line->id}",
@@ -62,7 +65,8 @@ final class MountParts implements StepSource
             cautions: $line->role === Role::Cooling ? [Cautions::FAN] : [],
             undoSays: 'take the screws out',
             needs: [
-                ...self::ready($facts), ...Condition::each(Milestone::Proven, [$line->id]), Condition::of(Milestone::Slimmed, $line->id), Condition::of(Milestone::Cooled, $line->id),
+                ...self::ready($facts), ...Condition::each(Milestone::Proven, [$line->id]),
+                Condition::of(Milestone::Slimmed, $line->id), Condition::of(Milestone::Cooled, $line->id),
                 ...Condition::each(Milestone::Mounted, OnTheBench::ids(...$under)),
             ],
             gives: [Condition::of(Milestone::Mounted, $line->id)],

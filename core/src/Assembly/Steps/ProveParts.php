@@ -30,7 +30,13 @@ final class ProveParts implements StepSource
             yield $this->step($facts, "light/{$line->id}", "Light {$line->name()}", $line, 25,
                 'Give it its voltage and a picture from the board. A dark panel without a signal proves nothing.',
                 Gate::of(Measure::yes('picture', 'The whole picture, no line, no spot'),
-                    Measure::milliamps('bright', 'Milliamps at full brightness', $line->part->supply->drawMa ?? Figure::unknown('mA'), $line->id, MeteredState::Heavy)));
+                    Measure::milliamps(
+                        'bright',
+                        'Milliamps at full brightness',
+                        $line->part->supply->drawMa ?? Figure::unknown('mA'),
+                        $line->id,
+                        MeteredState::Heavy,
+                    )));
         }
         foreach (OnTheBench::apart($facts, Role::Controls) as $line) {
             yield $this->step($facts, "press/{$line->id}", "Try every control of {$line->name()}", $line, 20,

@@ -37,7 +37,8 @@ final class RunHeap implements StepSource
         }
         $electric = array_values(array_filter(
             $facts->lines(),
-            static fn (Line $line): bool => $line->part->supply !== null || $line->part->pack !== null || $line->part->outputs !== [] || $line->part->cable !== null,
+            static fn (Line $line): bool => $line->part->supply !== null || $line->part->pack !== null
+                || $line->part->outputs !== [] || $line->part->cable !== null,
         ));
         $converters = array_filter($facts->lines(), static fn (Line $line): bool => $line->part->isConverter());
         yield new Step(

@@ -25,7 +25,10 @@ final class SweepSupply implements StepSource
     public function steps(Facts $facts): iterable
     {
         foreach ([...OnTheBench::apart($facts, Role::Display), ...OnTheBench::apart($facts, Role::Sound)] as $line) {
-            $open = array_filter($line->part->supplies, static fn (SupplyInput $input): bool => ! $input->volts->isKnown() || $input->volts->source->isPencil());
+            $open = array_filter(
+                $line->part->supplies,
+                static fn (SupplyInput $input): bool => ! $input->volts->isKnown() || $input->volts->source->isPencil(),
+            );
             if ($open === []) {
                 continue;
             }

@@ -24,7 +24,10 @@ final class TestClosed implements StepSource
 {
     public function steps(Facts $facts): iterable
     {
-        $all = array_values(array_filter($facts->lines(), static fn (Line $line): bool => ! in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true)));
+        $all = array_values(array_filter(
+            $facts->lines(),
+            static fn (Line $line): bool => ! in_array($line->role, [Role::Tool, Role::Material, Role::Fastener], true),
+        ));
         $hot = array_filter(array_map(static fn (Line $line): ?float => $line->part->heat?->limitC->usual, $facts->with('heat')));
         yield new Step(
             'test-closed', Phase::Close, 'Test after closing',
@@ -32,7 +35,14 @@ final class TestClosed implements StepSource
             $all, Minutes::about(70),
             gate: Gate::of(
                 Measure::yes('works', 'Picture, sound, every control and charging work'),
-                new Measure('warmest', 'Degrees of the warmest part, as the board tells it', '°C', null, $hot === [] ? null : min($hot), $facts->board()->id ?? ''),
+                new Measure(
+                    'warmest',
+                    'Degrees of the warmest part, as the board tells it',
+                    '°C',
+                    null,
+                    $hot === [] ? null : min($hot),
+                    $facts->board()->id ?? '',
+                ),
                 new Measure('air', 'Degrees of the air around it', '°C'),
             ),
             needs: [Condition::of(Milestone::Closed), Condition::of(Milestone::TestedOpen)],
@@ -45,7 +55,14 @@ final class TestClosed implements StepSource
                 "run/{$pack->id}", Phase::Close, 'Log one run from full to empty',
                 'Full, everyday play, until it stops by itself. The hours go under Bench and are laid beside what was expected.',
                 [$pack], Minutes::about(15), Setup::Meter, [Cautions::CELLS],
-                Gate::of(new Measure('hours', 'Hours from full until it stopped', 'h', $facts->brief()->runTimeHours === null ? null : $facts->brief()->runTimeHours * $facts->margin('runtime-share'), null, $pack->id)),
+                Gate::of(new Measure(
+                    'hours',
+                    'Hours from full until it stopped',
+                    'h',
+                    $facts->brief()->runTimeHours === null ? null : $facts->brief()->runTimeHours * $facts->margin('runtime-share'),
+                    null,
+                    $pack->id,
+                )),
                 needs: [Condition::of(Milestone::TestedClosed)],
                 alone: new Alone('it runs', $hours->usual ?? 3.0),
             );

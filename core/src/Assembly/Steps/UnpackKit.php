@@ -30,7 +30,11 @@ final class UnpackKit implements StepSource
                 [$line],
                 Minutes::about(15),
                 cautions: [Cautions::SPARK],
-                gate: Gate::of(...array_map(static fn (string $what, int $at): Measure => Measure::yes("has-{$at}", "{$what} is there"), $contains, array_keys($contains))),
+                gate: Gate::of(...array_map(
+                    static fn (string $what, int $at): Measure => Measure::yes("has-{$at}", "{$what} is there"),
+                    $contains,
+                    array_keys($contains),
+                )),
                 gives: [Condition::of(Milestone::Unpacked, $line->id)],
             );
         }

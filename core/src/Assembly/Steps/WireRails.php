@@ -97,7 +97,10 @@ final class WireRails implements StepSource
             Phase::Wire,
             'Ring out every rail before it gets power',
             'Meter on continuity, packs unplugged: plus to minus of every rail, plus to the shell where it is metal, and each wire from end to end.',
-            array_values(array_unique(array_map(static fn (Rail $rail): Line => $rail->line, array_filter($facts->rails(), static fn (Rail $rail): bool => $rail->loads !== [])), SORT_REGULAR)),
+            array_values(array_unique(
+                array_map(static fn (Rail $rail): Line => $rail->line, array_filter($facts->rails(), static fn (Rail $rail): bool => $rail->loads !== [])),
+                SORT_REGULAR,
+            )),
             Minutes::about(15),
             Setup::Meter,
             [Cautions::CELLS],
