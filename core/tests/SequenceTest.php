@@ -132,6 +132,23 @@ it('keeps to every link, beats no bound, and finds nothing better by shuffling w
     expect($proved)->toBeGreaterThan(0);
 });
 
+it('leaves out what nobody can name a day for, and whatever waits for it, in whichever order they are looked at', function (): void {
+    for ($seed = 2000; $seed < 2080; $seed++) {
+        $jobs = array_map(
+            static fn (Job $job, int $at): Job => $at % 5 === 2 ? new Job($job->id, $job->minutes, $job->setup, null, $job->before, $job->alone) : $job,
+            drawnJobs($seed, 4 + $seed % 30, 0.1), array_keys(drawnJobs($seed, 4 + $seed % 30, 0.1)),
+        );
+        $timetable = (new Sequencer($jobs, new Calendar(Make::today(), 120, new WorkPlan)))->timetable();
+        $waits = [];
+        foreach ($jobs as $at => $job) {
+            if ($job->earliest === null || array_intersect($job->before, $waits) !== []) {
+                $waits[] = $at;
+            }
+        }
+        expect($timetable->undated)->toEqualCanonicalizing($waits, "seed {$seed}")->and($timetable->placed)->toHaveCount(count($jobs) - count($waits));
+    }
+});
+
 it('finds the shortest circle, against every walk', function (): void {
     for ($seed = 1; $seed <= 120; $seed++) {
         mt_srand($seed);

@@ -96,6 +96,28 @@ final class Sequencer
         usort($long, static fn (int $a, int $b): int => $days[$b] <=> $days[$a] ?: $place[$a] <=> $place[$b]);
         yield $long;
         yield $byTail;
+        // Long steps first fill the evenings better.
+        $minutes = array_map(static fn (Job $job): int => $job->minutes, $this->jobs);
+        $byLength = $long;
+        usort($byLength, static fn (int $a, int $b): int => $days[$b] <=> $days[$a] ?: $minutes[$b] <=> $minutes[$a] ?: $a <=> $b);
+        yield $byLength;
+        $follows = $this->minutesThatFollow();
+        usort($byLength, static fn (int $a, int $b): int => $follows[$b] <=> $follows[$a] ?: $a <=> $b);
+        yield $byLength;
+    }
+
+    /** @return array<int, int> by place, minutes of the longest chain that begins with the step */
+    private function minutesThatFollow(): array
+    {
+        $follows = array_fill(0, count($this->jobs), 0);
+        for ($at = count($this->jobs) - 1; $at >= 0; $at--) {
+            $follows[$at] += $this->jobs[$at]->minutes;
+            foreach ($this->jobs[$at]->before as $before) {
+                $follows[$before] = max($follows[$before], $follows[$at]);
+            }
+        }
+
+        return $follows;
     }
 
     /** Brings steps to others with the same tools, as long as that is better and nothing is finished later. */

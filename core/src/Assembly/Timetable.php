@@ -81,8 +81,7 @@ final class Timetable
     private function withoutUndated(array $order): array
     {
         $undated = [];
-        foreach ($order as $at) {
-            $job = $this->jobs[$at];
+        foreach ($this->jobs as $at => $job) {
             if ($job->earliest === null || array_intersect_key($undated, array_flip($job->before)) !== []) {
                 $undated[$at] = true;
             }
@@ -165,6 +164,9 @@ final class Timetable
                 $tonight = min($tonight, $minute);
             }
             $soon = min($soon, $day);
+        }
+        if ($soon === PHP_INT_MAX) {
+            throw new \LogicException('no step can ever begin');
         }
         if ($tonight < PHP_INT_MAX) {
             $this->used = $tonight;
