@@ -188,7 +188,7 @@ it('names the next thing to do in the order in which it matters', function (stri
         $d['lines'][3]['state'] = 'arrived';
 
         return $d;
-    }, 'step', 'Try every control of Knob and five buttons strip'],
+    }, 'step', 'Fuse and switch at Cobnut 500 cell'],
     'nothing at all' => ['thimble', static fn (array $d): array => [...$d, 'lines' => []], 'add', 'Add the first part'],
 ]);
 
