@@ -31,6 +31,12 @@ final class Plan
 
     private ?Sequencer $sequencer = null;
 
+    /** @var array<string, Sequencer> by all that an order depends on */
+    private static array $known = [];
+
+    /** Orders that are kept for the next plan that is like them. */
+    private const MOST_KNOWN = 24;
+
     /** @var list<Job>|null */
     private ?array $jobs = null;
 
@@ -144,7 +150,24 @@ final class Plan
 
     public function sequencer(): Sequencer
     {
-        return $this->sequencer ??= new Sequencer($this->jobs(), $this->calendar, $this->wanted());
+        return $this->sequencer ??= $this->facts->build->work->order === [] ? $this->known() : new Sequencer($this->jobs(), $this->calendar, $this->wanted());
+    }
+
+    /** The order for steps that are alike in all that it depends on is sought once: parts on trial hardly ever change it. */
+    private function known(): Sequencer
+    {
+        $work = $this->facts->build->work;
+        $key = "{$this->today} {$this->calendar->minutes} ".implode(',', $work->weekdays).' '.implode(',', $work->daysOff);
+        foreach ($this->jobs() as $job) {
+            $alone = $job->alone === null ? '' : $job->alone->hours.($job->alone->needsWatching ? 'w' : '');
+            $key .= "|{$job->minutes} {$job->setup->value} {$job->earliest} ".implode(',', $job->before)." {$alone}".($job->earliest === null ? '?' : '');
+        }
+        if (! isset(self::$known[$key])) {
+            self::$known = array_slice(self::$known, -self::MOST_KNOWN, null, true);
+            self::$known[$key] = new Sequencer($this->jobs(), $this->calendar);
+        }
+
+        return self::$known[$key];
     }
 
     /** The last day; null while nobody can name one, or there are no steps. */

@@ -19,8 +19,11 @@ final class Sequencer
 
     private ?Timetable $tidied = null;
 
-    /** Moves that are tried when an order is tidied. */
-    private const MOST_MOVES = 160;
+    /** Moves that are tried when an order is tidied, times its steps. */
+    private const TIDYING = 4000;
+
+    /** With more open steps than this, only the two orders that are best as a rule are tried, and neither is tidied. */
+    private const MOST_TRIED = 100;
 
     private readonly FewestChanges $changes;
 
@@ -55,7 +58,7 @@ final class Sequencer
 
     public function timetable(): Timetable
     {
-        return $this->tidied ??= $this->wanted !== null || $this->isWhole ? $this->quick : $this->tidy($this->quick);
+        return $this->tidied ??= $this->wanted !== null || $this->isWhole || count($this->jobs) > self::MOST_TRIED ? $this->quick : $this->tidy($this->quick);
     }
 
     /** Whether no other order is better: this one reaches what none can beat, or all were tried. */
@@ -95,6 +98,9 @@ final class Sequencer
         $days = array_map(static fn (float $tail): int => (int) $tail, $tails);
         usort($long, static fn (int $a, int $b): int => $days[$b] <=> $days[$a] ?: $place[$a] <=> $place[$b]);
         yield $long;
+        if (count($this->jobs) > self::MOST_TRIED) {
+            return;
+        }
         yield $byTail;
         // Long steps first fill the evenings better.
         $minutes = array_map(static fn (Job $job): int => $job->minutes, $this->jobs);
@@ -125,7 +131,8 @@ final class Sequencer
     {
         $undated = $best->undated;
         $bound = array_values($this->bound());
-        for ($tries = 0, $isBetter = true; $isBetter && $tries < self::MOST_MOVES && $best->worth() !== $bound;) {
+        $mostMoves = intdiv(self::TIDYING, max(1, count($this->jobs)));
+        for ($tries = 0, $isBetter = true; $isBetter && $tries < $mostMoves && $best->worth() !== $bound;) {
             $isBetter = false;
             $order = array_column($best->placed, 'job');
             foreach ($order as $from => $job) {
@@ -140,7 +147,7 @@ final class Sequencer
                         break 2;
                     }
                 }
-                if ($tries >= self::MOST_MOVES) {
+                if ($tries >= $mostMoves) {
                     break;
                 }
             }

@@ -29,6 +29,21 @@ final class Timetable
     /** @var array<int, array{int, int}> day and minute from which what waits for a job can begin */
     private array $ready = [];
 
+    /** @var array<int, list<int>> jobs that come right after, by job */
+    private array $after = [];
+
+    /** @var array<int, int> jobs before that are not placed yet, by job */
+    private array $unmet = [];
+
+    /** @var array<int, int> place in the order asked for, by job */
+    private array $rank = [];
+
+    /** @var array<int, int> jobs that nothing is placed before any more, by rank */
+    private array $free = [];
+
+    /** @var array<int, true> */
+    private array $isUndated = [];
+
     private int $day;
 
     private int $used = 0;
@@ -40,14 +55,16 @@ final class Timetable
     public function __construct(private readonly array $jobs, array $order, private readonly Calendar $calendar)
     {
         $this->day = $calendar->next(0);
-        $open = $this->withoutUndated($order);
-        while ($open !== []) {
-            $at = $this->firstThatCanBegin($open);
-            if ($at === null) {
-                $this->wait($open);
+        $this->begin($order);
+        while ($this->free !== []) {
+            $rank = $this->firstThatCanBegin();
+            if ($rank === null) {
+                $this->wait();
             } else {
-                $this->place($open[$at]);
-                array_splice($open, $at, 1);
+                $at = $this->free[$rank];
+                unset($this->free[$rank]);
+                $this->place($at);
+                $this->release($at);
             }
         }
         $last = null;
@@ -75,39 +92,61 @@ final class Timetable
     }
 
     /**
+     * Sorts out what nobody can name a day for, and what nothing comes before.
+     *
      * @param  list<int>  $order
-     * @return list<int>
      */
-    private function withoutUndated(array $order): array
+    private function begin(array $order): void
     {
         $undated = [];
         foreach ($this->jobs as $at => $job) {
-            if ($job->earliest === null || array_intersect_key($undated, array_flip($job->before)) !== []) {
+            $waits = $job->earliest === null;
+            foreach ($job->before as $before) {
+                $waits = $waits || isset($undated[$before]);
+                $this->after[$before][] = $at;
+            }
+            if ($waits) {
                 $undated[$at] = true;
             }
+            $this->unmet[$at] = count($job->before);
         }
         $this->undated = array_keys($undated);
-
-        return array_values(array_filter($order, static fn (int $at): bool => ! isset($undated[$at])));
+        foreach ($order as $rank => $at) {
+            $this->rank[$at] = $rank;
+            if ($this->unmet[$at] === 0 && ! isset($undated[$at])) {
+                $this->free[$rank] = $at;
+            }
+        }
+        $this->isUndated = $undated;
     }
 
-    /** @param  non-empty-list<int>  $open */
-    private function firstThatCanBegin(array $open): ?int
+    /** What only waited for this job is free to begin. */
+    private function release(int $job): void
+    {
+        foreach ($this->after[$job] ?? [] as $at) {
+            if (--$this->unmet[$at] === 0 && ! isset($this->isUndated[$at])) {
+                $this->free[$this->rank[$at]] = $at;
+            }
+        }
+        ksort($this->free);
+    }
+
+    private function firstThatCanBegin(): ?int
     {
         $left = $this->calendar->minutes - $this->used;
-        foreach ($left <= 0 ? [] : $open as $index => $at) {
+        foreach ($left <= 0 ? [] : $this->free as $rank => $at) {
             $job = $this->jobs[$at];
             if ($job->earliest > $this->day || ($job->minutes > $left && $job->minutes <= $this->calendar->minutes)) {
                 continue;
             }
             foreach ($job->before as $before) {
-                $ready = $this->ready[$before] ?? null;
-                if ($ready === null || $ready[0] > $this->day || ($ready[0] === $this->day && $ready[1] > $this->used)) {
+                [$day, $minute] = $this->ready[$before];
+                if ($day > $this->day || ($day === $this->day && $minute > $this->used)) {
                     continue 2;
                 }
             }
 
-            return $index;
+            return $rank;
         }
 
         return null;
@@ -140,19 +179,15 @@ final class Timetable
         return [$this->day + $alone->days(), 0];
     }
 
-    /** @param  non-empty-list<int>  $open */
-    private function wait(array $open): void
+    private function wait(): void
     {
         $soon = PHP_INT_MAX;
         $tonight = PHP_INT_MAX;
-        foreach ($open as $at) {
+        foreach ($this->free as $at) {
             $job = $this->jobs[$at];
             $day = $job->earliest ?? 0;
             $minute = 0;
             foreach ($job->before as $before) {
-                if (! isset($this->ready[$before])) {
-                    continue 2;
-                }
                 [$readyDay, $readyMinute] = $this->ready[$before];
                 if ($readyDay > $day) {
                     [$day, $minute] = [$readyDay, 0];
@@ -164,9 +199,6 @@ final class Timetable
                 $tonight = min($tonight, $minute);
             }
             $soon = min($soon, $day);
-        }
-        if ($soon === PHP_INT_MAX) {
-            throw new \LogicException('no step can ever begin');
         }
         if ($tonight < PHP_INT_MAX) {
             $this->used = $tonight;
