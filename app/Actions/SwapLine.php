@@ -15,6 +15,7 @@ final class SwapLine
     /** @param  ?int  $quantity  how many of it; as many as before when null */
     public static function in(BuildRecord $build, string $key, PartRecord $part, ?int $quantity = null): void
     {
+        $before = NoteSwap::before($build);
         DrawerPieces::letGo($build, $key);
         $line = Lines::find($build, $key);
         $line->fill([
@@ -27,5 +28,6 @@ final class SwapLine
             'expected_on' => null,
             'quantity' => $quantity ?? $line->quantity,
         ])->save();
+        NoteSwap::after($build, $before, $key);
     }
 }

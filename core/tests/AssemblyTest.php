@@ -154,6 +154,12 @@ it('lays out all that an evening needs, each once', function (): void {
         ->and(array_unique($layOut['lines']))->toBe($layOut['lines']);
 });
 
+it('names tools that nobody has, and none while nobody has said what there is', function (?array $tools, array $lacks): void {
+    $build = Make::build(['it' => ['role' => 'cells', 'facets' => Make::ironPack()], 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]], $tools === null ? [] : ['tools' => $tools]);
+    $plan = planOf($build);
+    expect($plan->lackedTools($plan->step('fuse/it')))->toBe($lacks);
+})->with([[null, []], [[], ['multimeter']], [['multimeter'], []], [['saw'], ['multimeter']]]);
+
 it('waits only for what is not at hand', function (string $state, bool $waits): void {
     $step = steps(['panel' => ['role' => 'display', 'line' => ['state' => $state]]])['light/panel'];
     expect($step->waitsFor() !== [])->toBe($waits);

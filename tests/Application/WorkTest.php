@@ -242,7 +242,9 @@ it('says what a replaced part brings with it', function (): void {
     $other = DB::table('parts')->where('role', 'display')->whereJsonContains('spec->name', 'Rook 9 panel')->value('id') ?? DB::table('parts')->where('name', 'Rook 9 panel')->value('id');
     ($this->take)(entry('e0', 'light/panel', 'undone'), entry('e1', 'light/panel', 'done', ['read' => ['picture' => true, 'bright' => '20 mA']]))->assertOk();
     $this->postJson("{$this->path}/lines/panel/swap", ['version' => BuildRecord::query()->findOrFail($this->build->id)->version, 'part' => $other])->assertOk();
-    expect($this->getJson("{$this->path}/plan")->json('substitution.again'))->toBe([['step' => 'light/panel', 'lines' => ['panel']]]);
+    expect($this->getJson("{$this->path}/plan")->json('substitution.again'))->toBe([['step' => 'light/panel', 'lines' => ['panel']]])
+        ->and($this->getJson("{$this->path}/record")->json('entries.0'))->toMatchArray(['did' => 'noted', 'title' => 'Pane square serial panel replaced by Rook 9 panel'])
+        ->and($this->getJson("{$this->path}/record")->json('entries.0.note'))->toContain('To be done again: Light Rook 9 panel');
 });
 
 it('is nobody else\'s', function (string $method, string $path): void {

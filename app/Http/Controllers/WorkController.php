@@ -59,7 +59,8 @@ final class WorkController
             $results = $taking->results;
         });
 
-        return new JsonResponse(['build' => $answer->getData(), 'results' => $results]);
+        // The build is encoded already.
+        return JsonResponse::fromJsonString('{"build":'.$answer->getContent().',"results":'.json_encode($results, JSON_THROW_ON_ERROR).'}');
     }
 
     public function record(BuildRecord $build): JsonResponse

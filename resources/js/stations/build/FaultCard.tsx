@@ -76,13 +76,13 @@ function Suspects({ fault, outbox }: { fault: Fault; outbox: Outbox }) {
                         onClick={() => setOpen(open === suspect.key ? null : suspect.key)}
                     >
                         <span className="figures w-12 shrink-0 text-right">{Math.round(suspect.share * 100)} %</span>
-                        <span className="h-3 w-16 shrink-0 border border-ink" aria-hidden="true">
+                        <span className="h-3 w-16 shrink-0 border border-ink max-sm:hidden" aria-hidden="true">
                             <span className="block h-full bg-ink" style={{ width: `${(100 * suspect.share) / most}%` }} />
                         </span>
                         <span className="font-semibold">{suspect.says}</span>
                     </button>
                     {open === suspect.key && (
-                        <div className="pl-15">
+                        <div className="sm:pl-15">
                             <p className="text-sm text-pencil">{suspect.why.join('; ')}</p>
                             <h4 className="mt-1 text-sm font-semibold">The way back to it</h4>
                             <Way
