@@ -239,10 +239,18 @@ await shot('fault', 'Thimble', 'Build', {
             };
             let version = (await ask('GET', '')).version;
             for (const line of ['body', 'jumpers']) version = (await ask('PATCH', `/lines/${line}`, { version, state: 'arrived' })).version;
-            for (const { id: step } of (await ask('GET', '/plan')).steps) {
+            // Each test answered in the middle of what passes.
+            const well = ({ unit, passes }) => {
+                if (unit === '') return true;
+                const [least = 20, most] = [...passes.matchAll(/\d+(?:\.\d+)?/g)].map(Number);
+                return most !== undefined ? (least + most) / 2 : passes.endsWith('or less') ? least / 2 : least * 1.1;
+            };
+            const events = [];
+            for (const { id: step, gate } of (await ask('GET', '/plan')).steps) {
                 if (step === 'test-closed') break;
-                version = (await ask('PUT', '/ticks', { version, step, done: true })).version;
+                events.push({ id: `shot ${step}`, step, did: 'done', read: Object.fromEntries((gate ?? []).map((one) => [one.key, well(one)])) });
             }
+            await ask('POST', '/record', { events });
             const note = 'dark since the screws went in';
             await ask('POST', '/record', { events: [{ id: 'shot', step: 'test-closed', did: 'failed', read: { works: false }, note }] });
         });

@@ -119,7 +119,6 @@ Route::prefix('api')->group(function (): void {
             Route::post('readings/{reading}/use', [BenchController::class, 'use']);
             Route::delete('readings/{reading}/use', [BenchController::class, 'useNoMore']);
             Route::get('readings/{reading}/photo', [BenchController::class, 'photo']);
-            Route::put('ticks', [BuildController::class, 'tick']);
             Route::get('plan', [WorkController::class, 'plan']);
             Route::post('work', [WorkController::class, 'change']);
             Route::get('faults', [WorkController::class, 'faults']);

@@ -13,8 +13,8 @@ use App\Models\TickRecord;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Assembly\GateReadings;
-use PocketPlot\Assembly\Plan;
 use PocketPlot\Assembly\Step;
+use PocketPlot\Assembly\StepBook;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\Fault;
 use PocketPlot\Build\FaultState;
@@ -44,7 +44,8 @@ final class TakeRecord
 
     private readonly Facts $facts;
 
-    private readonly Plan $plan;
+    /** @var array<string, Step> by id */
+    private readonly array $steps;
 
     private WorkPlan $work;
 
@@ -52,7 +53,7 @@ final class TakeRecord
     {
         $this->core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $this->facts = new Facts($this->core);
-        $this->plan = Plan::of($this->facts, Today::day());
+        [$this->steps] = StepBook::of($this->facts);
         $this->work = $this->core->work;
     }
 
@@ -72,7 +73,7 @@ final class TakeRecord
     /** @param  array<string, mixed>  $typed */
     private function one(StepEvent $event, array $typed): void
     {
-        $step = $this->plan->step($event->step);
+        $step = $this->steps[$event->step] ?? null;
         [$read, $bad] = self::read($step, $typed);
         $event = $event->reading($read);
         [$did, $result, $says] = match (true) {
@@ -166,7 +167,7 @@ final class TakeRecord
                 'Not passed yet: '.implode('; ', array_map(static fn ($measure): string => $measure->what, $open)).' is still to be read.',
             ];
         }
-        TickStep::done($this->build, $step->id, $step, $event->read, (string) $event->on);
+        TickStep::done($this->build, $step, $event->read, (string) $event->on);
         $this->readings($event, $step);
         foreach ($this->work->openFaults() as $fault) {
             if ($fault->step === $step->id) {
@@ -187,7 +188,7 @@ final class TakeRecord
             return [StepDid::Noted, 'kept', 'This step is no longer part of the plan: what you saw stays in the record.'];
         }
         $saw = $saw !== [] ? $saw : [$event->note !== '' ? $event->note : 'It did not work.'];
-        TickRecord::query()->where('build_id', $this->build->id)->where('step', $step->id)->delete();
+        TickStep::undone($this->build, $step->id);
         $this->readings($event, $step);
         $fault = array_values(array_filter($this->work->openFaults(), static fn (Fault $one): bool => $one->step === $step->id))[0] ?? null;
         /** @var list<string> $done */
@@ -203,7 +204,7 @@ final class TakeRecord
     /** @return array{StepDid, string, string} */
     private function undone(StepEvent $event): array
     {
-        TickRecord::query()->where('build_id', $this->build->id)->where('step', $event->step)->delete();
+        TickStep::undone($this->build, $event->step);
 
         return [StepDid::Undone, 'taken', ''];
     }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace PocketPlot;
 
 use PocketPlot\Assembly\Plan;
+use PocketPlot\Assembly\Step;
 use PocketPlot\Build\Brief;
 use PocketPlot\Build\Build;
+use PocketPlot\Build\FaultState;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Build\Origin;
@@ -191,7 +193,7 @@ final readonly class Vitals
     }
 
     /**
-     * Clashes before money goes out; then orders, since post takes longest; then measuring; then the bench.
+     * Clashes before money goes out; then what failed at the bench; then orders, since post takes longest; then measuring; then the bench.
      *
      * @param  list<Finding>  $findings
      * @return array{kind: string, says: string, station: string, ref: ?string}
@@ -204,6 +206,10 @@ final readonly class Vitals
         }
         if ($worst !== null && $worst->verdict->isFault()) {
             return ['kind' => 'settle', 'says' => $worst->says(), 'station' => 'parts', 'ref' => $worst->key()];
+        }
+        $failed = self::failed($build, $plan);
+        if ($failed !== null) {
+            return ['kind' => 'step', 'says' => "Find out why it failed: {$failed->title}.", 'station' => 'build', 'ref' => $failed->id];
         }
         $wanted = array_values(
             array_filter(
@@ -235,6 +241,18 @@ final readonly class Vitals
         }
 
         return $plan->open === [] ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null] : self::waiting($plan);
+    }
+
+    /** The gate of the first fault that waits for nobody else. */
+    private static function failed(Build $build, Plan $plan): ?Step
+    {
+        foreach ($build->work->openFaults() as $fault) {
+            if ($fault->state === FaultState::Open && $plan->step($fault->step) !== null) {
+                return $plan->step($fault->step);
+            }
+        }
+
+        return null;
     }
 
     /** @return array{kind: string, says: string, station: string, ref: ?string} */

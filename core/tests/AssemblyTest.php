@@ -74,24 +74,54 @@ it('has no steps without parts', function (): void {
 it('makes steps out of what the parts are', function (array $line, array $expected): void {
     expect(array_keys(steps(['it' => $line])))->toEqualCanonicalizing([...$expected, 'photo', 'test-open', 'test-closed', 'keep']);
 })->with([
-    'a bare pack is charged, metered, fused, seated, emptied once' => [['role' => 'cells', 'facets' => Make::ironPack()], ['charge/it', 'meter/it', 'fuse/it', 'seat/it', 'run/it']],
-    'a power bank needs no fuse of ours' => [['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'sealed' => true]], 'part' => ['sits' => 'outside']], ['charge/it', 'meter/it', 'run/it']],
-    'cells that are not charged again' => [['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 2]]], ['meter/it', 'fuse/it', 'seat/it', 'run/it']],
+    'a bare pack is charged, metered, fused, seated, emptied once' => [
+        ['role' => 'cells', 'facets' => Make::ironPack()],
+        ['charge/it', 'meter/it', 'fuse/it', 'seat/it', 'run/it'],
+    ],
+    'a power bank needs no fuse of ours' => [
+        ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'sealed' => true]], 'part' => ['sits' => 'outside']],
+        ['charge/it', 'meter/it', 'run/it'],
+    ],
+    'cells that are not charged again' => [
+        ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 2]]],
+        ['meter/it', 'fuse/it', 'seat/it', 'run/it'],
+    ],
     'a converter is set before anything hangs on it' => [['role' => 'regulator', 'facets' => Make::converter(6, 30, 5, 1000)], ['set/it', 'mount/small']],
-    'a wall supply is metered' => [['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 12]]], 'part' => ['sits' => 'outside']], ['meter/it']],
-    'a board with software is written, then started' => [['role' => 'board', 'facets' => ['software' => ['imageGb' => 1]]], ['image/it', 'first/it', 'mount/it']],
-    'a board that comes written is only started' => [['role' => 'board', 'facets' => ['software' => ['imageGb' => 0, 'card' => 'built-in']]], ['first/it', 'mount/it']],
-    'a board that loses files is shut down' => [['role' => 'board', 'facets' => ['software' => ['imageGb' => 1, 'needsShutdown' => 'yes']]], ['image/it', 'first/it', 'mount/it', 'shutdown/it']],
+    'a wall supply is metered' => [
+        ['role' => 'charger', 'facets' => ['poweredBy' => 'mains', 'outputs' => [['name' => 'plug', 'volts' => 12]]], 'part' => ['sits' => 'outside']],
+        ['meter/it'],
+    ],
+    'a board with software is written, then started' => [
+        ['role' => 'board', 'facets' => ['software' => ['imageGb' => 1]]],
+        ['image/it', 'first/it', 'mount/it'],
+    ],
+    'a board that comes written is only started' => [
+        ['role' => 'board', 'facets' => ['software' => ['imageGb' => 0, 'card' => 'built-in']]],
+        ['first/it', 'mount/it'],
+    ],
+    'a board that loses files is shut down' => [
+        ['role' => 'board', 'facets' => ['software' => ['imageGb' => 1, 'needsShutdown' => 'yes']]],
+        ['image/it', 'first/it', 'mount/it', 'shutdown/it'],
+    ],
     'a panel is lit before it is mounted' => [['role' => 'display'], ['light/it', 'mount/it']],
-    'a panel of which nobody knows the volts is swept' => [['role' => 'display', 'facets' => ['supply' => ['drawMa' => 100]]], ['sweep/it', 'light/it', 'mount/it']],
+    'a panel of which nobody knows the volts is swept' => [
+        ['role' => 'display', 'facets' => ['supply' => ['drawMa' => 100]]],
+        ['sweep/it', 'light/it', 'mount/it'],
+    ],
     'controls are tried before they are mounted' => [['role' => 'controls'], ['press/it', 'mount/it']],
-    'a radio pad is charged and paired' => [['role' => 'controls', 'facets' => ['controls' => ['speaks' => ['bluetooth'], 'players' => 1]], 'part' => ['sits' => 'outside']], ['charge/it', 'pair/it', 'press/it']],
+    'a radio pad is charged and paired' => [
+        ['role' => 'controls', 'facets' => ['controls' => ['speaks' => ['bluetooth'], 'players' => 1]], 'part' => ['sits' => 'outside']],
+        ['charge/it', 'pair/it', 'press/it'],
+    ],
     'a pad outside is tried, not mounted' => [['role' => 'controls', 'part' => ['sits' => 'outside']], ['press/it']],
     'a loudspeaker is heard' => [['role' => 'sound'], ['hear/it', 'mount/small']],
     'a fan turns' => [['role' => 'cooling', 'facets' => ['cooling' => ['fan' => true]]], ['spin/it', 'mount/it']],
     'a heatsink is stuck on' => [['role' => 'cooling', 'facets' => ['cooling' => ['fan' => false]]], ['sink/it']],
     'an add-on is soldered on' => [['role' => 'material', 'facets' => ['spots' => ['takes' => 'left bay']], 'part' => ['sits' => 'inside']], ['addon/it']],
-    'a ribbon is laid' => [['role' => 'cable', 'facets' => ['cable' => ['oneEnd' => 'ribbon-15', 'otherEnd' => 'ribbon-15', 'carries' => ['dsi']]]], ['ribbon/it']],
+    'a ribbon is laid' => [
+        ['role' => 'cable', 'facets' => ['cable' => ['oneEnd' => 'ribbon-15', 'otherEnd' => 'ribbon-15', 'carries' => ['dsi']]]],
+        ['ribbon/it'],
+    ],
     'a coil is fitted' => [['role' => 'charger', 'facets' => ['coil' => ['side' => 'receiver']]], ['coil/it', 'mount/small']],
     'a tool needs no step' => [['role' => 'tool', 'part' => ['sits' => 'nowhere']], []],
 ]);
@@ -102,13 +132,20 @@ it('makes a body by what it is', function (array $facets, array $has, array $lac
 })->with([
     'cut' => [['body' => ['cuttable' => true]], ['cut/box'], ['print/box', 'strip/box', 'glue/box']],
     'drawn around the parts' => [['body' => ['drawn' => true]], ['draw/box', 'sample/box', 'print/box'], ['cut/box']],
-    'an old shell' => [['body' => ['cuttable' => true, 'openings' => [['name' => 'power', 'face' => 'left', 'connector' => 'usb-c', 'widthMm' => 10, 'heightMm' => 5]]]], ['strip/box', 'cut/box'], ['print/box']],
+    'an old shell' => [
+        ['body' => ['cuttable' => true, 'openings' => [['name' => 'power', 'face' => 'left', 'connector' => 'usb-c', 'widthMm' => 10, 'heightMm' => 5]]]],
+        ['strip/box', 'cut/box'],
+        ['print/box'],
+    ],
     'a kit' => [['body' => [], 'kit' => ['contains' => ['screws', 'ribbon'], 'lacks' => []]], ['unpack/box'], ['cut/box']],
 ]);
 
 it('levels packs before they are joined, each fused and charged alone', function (): void {
     $cell = ['pack' => ['chemistry' => 'LiPo', 'series' => 1, 'capacityMah' => 2000, 'cellFullV' => 4.2, 'cellNominalV' => 3.7, 'cellEmptyV' => 3.0]];
-    $build = Make::build(['a' => ['role' => 'cells', 'facets' => $cell], 'b' => ['role' => 'cells', 'facets' => $cell]], more: ['joins' => [['kind' => 'parallel', 'from' => 'a', 'to' => 'b']]]);
+    $build = Make::build(
+        ['a' => ['role' => 'cells', 'facets' => $cell], 'b' => ['role' => 'cells', 'facets' => $cell]],
+        more: ['joins' => [['kind' => 'parallel', 'from' => 'a', 'to' => 'b']]],
+    );
     $ids = idsOf(planOf($build)->sequence());
     $level = array_search('level/a', $ids, true);
     foreach (['charge/a', 'charge/b', 'meter/a', 'meter/b', 'fuse/a', 'fuse/b'] as $before) {
@@ -155,7 +192,10 @@ it('lays out all that an evening needs, each once', function (): void {
 });
 
 it('names tools that nobody has, and none while nobody has said what there is', function (?array $tools, array $lacks): void {
-    $build = Make::build(['it' => ['role' => 'cells', 'facets' => Make::ironPack()], 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]], $tools === null ? [] : ['tools' => $tools]);
+    $build = Make::build(
+        ['it' => ['role' => 'cells', 'facets' => Make::ironPack()], 'iron' => ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]]],
+        $tools === null ? [] : ['tools' => $tools],
+    );
     $plan = planOf($build);
     expect($plan->lackedTools($plan->step('fuse/it')))->toBe($lacks);
 })->with([[null, []], [[], ['multimeter']], [['multimeter'], []], [['saw'], ['multimeter']]]);
@@ -166,8 +206,14 @@ it('waits only for what is not at hand', function (string $state, bool $waits): 
 })->with([['to-find', true], ['chosen', true], ['ordered', true], ['faulty', true], ['arrived', false], ['tested', false]]);
 
 it('knows every kind in the folder', function (): void {
-    $files = array_map(static fn (string $file): string => 'PocketPlot\\Assembly\\Steps\\'.basename($file, '.php'), glob(__DIR__.'/../src/Assembly/Steps/*.php') ?: []);
-    expect(array_values(array_filter($files, static fn (string $class): bool => is_a($class, StepSource::class, true))))->toEqualCanonicalizing(StepBook::SOURCES);
+    $files = array_map(
+        static fn (string $file): string => 'PocketPlot\\Assembly\\Steps\\'.basename($file, '.php'),
+        glob(__DIR__.'/../src/Assembly/Steps/*.php') ?: [],
+    );
+    expect(array_values(array_filter(
+        $files,
+        static fn (string $class): bool => is_a($class, StepSource::class, true),
+    )))->toEqualCanonicalizing(StepBook::SOURCES);
 });
 
 it('makes no circle of its own, whatever the build', function (string $kind): void {
@@ -196,20 +242,37 @@ it('lets a late part hold up only what needs it', function (): void {
     expect($tonight)->toContain('first/board', 'press/pad')->not->toContain('light/panel')
         // From 1 December: light, mounts, tests; the chain begins with the parcel.
         ->and($plan->chain()['parcel']?->id)->toBe('panel')->and(idsOf($plan->chain()['steps'])[0])->toBe('light/panel')
-        ->and((string) $plan->evenings()[1]->on)->toBe('2026-12-01')->and(array_map(static fn ($line): string => $line->id, $plan->evenings()[1]->arrives))->toBe(['panel']);
+        ->and((string) $plan->evenings()[1]->on)->toBe('2026-12-01')->and(array_map(
+            static fn ($line): string => $line->id,
+            $plan->evenings()[1]->arrives,
+        ))->toBe(['panel']);
 });
 
 it('names no day while nobody knows when a part comes', function (): void {
-    $plan = planOf(Make::build(['board' => ['role' => 'board', 'line' => ['state' => 'arrived']], 'panel' => ['role' => 'display', 'line' => ['state' => 'ordered']]]));
-    expect($plan->finish())->toBeNull()->and(idsOf(array_map(static fn (int $at): Step => $plan->open[$at], $plan->timetable()->undated)))->toContain('light/panel', 'test-open')
+    $plan = planOf(Make::build([
+        'board' => ['role' => 'board', 'line' => ['state' => 'arrived']],
+        'panel' => ['role' => 'display', 'line' => ['state' => 'ordered']],
+    ]));
+    expect($plan->finish())->toBeNull()->and(idsOf(array_map(
+        static fn (int $at): Step => $plan->open[$at],
+        $plan->timetable()->undated,
+    )))->toContain('light/panel', 'test-open')
         ->not->toContain('first/board')->and(array_map(static fn ($line): string => $line->id, $plan->undatedLines()))->toBe(['panel']);
 });
 
 it('counts free evenings', function (array $work, string $finish): void {
     // Three steps of 60 minutes, one after the other, in evenings of 60; 2026-11-23 is a Monday.
-    $own = [['id' => 'a', 'title' => 'A', 'minutes' => 60], ['id' => 'b', 'title' => 'B', 'minutes' => 60, 'after' => ['a']], ['id' => 'c', 'title' => 'C', 'minutes' => 60, 'after' => ['b']]];
+    $own = [
+        ['id' => 'a', 'title' => 'A', 'minutes' => 60],
+        ['id' => 'b', 'title' => 'B', 'minutes' => 60, 'after' => ['a']],
+        ['id' => 'c', 'title' => 'C', 'minutes' => 60, 'after' => ['b']],
+    ];
     $dropped = array_fill_keys(['photo', 'test-open', 'test-closed', 'keep'], 'not now');
-    $build = Make::build(['it' => ['role' => 'tool', 'line' => ['state' => 'arrived']]], ['eveningMinutes' => 60], ['work' => ['own' => $own, 'dropped' => $dropped, ...$work]]);
+    $build = Make::build(
+        ['it' => ['role' => 'tool', 'line' => ['state' => 'arrived']]],
+        ['eveningMinutes' => 60],
+        ['work' => ['own' => $own, 'dropped' => $dropped, ...$work]],
+    );
     expect((string) planOf($build)->finish())->toBe($finish);
 })->with([
     'every evening: Monday to Wednesday' => [[], '2026-11-25'],
@@ -248,18 +311,37 @@ it('makes readings of the bench out of what a gate read', function (): void {
     $build = Make::demo('thimble');
     $plan = planOf($build);
     $rows = GateReadings::of($plan->step('heap'), ['plays' => true, 'draw-cell:pack' => 140.0, 'volts-board:3.3 V pin' => 3.28], new Facts($build));
-    expect(array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['line', 'kind', 'volts', 'milliamps', 'state', 'at'])), $rows))->toEqualCanonicalizing([
+    expect(array_map(
+        static fn (array $row): array => array_intersect_key($row, array_flip(['line', 'kind', 'volts', 'milliamps', 'state', 'at'])),
+        $rows,
+    ))->toEqualCanonicalizing([
         ['line' => 'board', 'kind' => 'volts', 'volts' => 3.28, 'at' => '3.3 V pin'],
         ['line' => 'cell', 'kind' => 'draw', 'state' => 'heavy', 'volts' => 3.7, 'milliamps' => 140.0],
     ])->and(GateReadings::of($plan->step('test-closed'), ['warmest' => 61.0], new Facts($build)))->toBe([])
-        ->and(GateReadings::of($plan->step('test-closed'), ['warmest' => 61.0, 'air' => 22.0], new Facts($build))[0])->toMatchArray(['kind' => 'temperature', 'celsius' => 61.0, 'airC' => 22.0]);
+        ->and(GateReadings::of(
+            $plan->step('test-closed'),
+            ['warmest' => 61.0, 'air' => 22.0],
+            new Facts($build),
+        )[0])->toMatchArray(['kind' => 'temperature', 'celsius' => 61.0, 'airC' => 22.0]);
 });
 
 describe('what the builder decides', function (): void {
-    $lines = ['panel' => ['role' => 'display', 'line' => ['state' => 'arrived']], 'box' => ['role' => 'case', 'facets' => ['body' => []], 'line' => ['state' => 'arrived']]];
+    $lines = [
+        'panel' => ['role' => 'display', 'line' => ['state' => 'arrived']],
+        'box' => ['role' => 'case', 'facets' => ['body' => []], 'line' => ['state' => 'arrived']],
+    ];
 
     it('takes own steps in where they are wanted', function () use ($lines): void {
-        $ids = idsOf(planOf(Make::build($lines, more: ['work' => ['own' => [['id' => 'own/lens', 'title' => 'Polish the lens', 'after' => ['light/panel'], 'before' => ['mount/panel'], 'lines' => ['panel']]]]]))->sequence());
+        $ids = idsOf(planOf(Make::build(
+            $lines,
+            more: ['work' => ['own' => [[
+                'id' => 'own/lens',
+                'title' => 'Polish the lens',
+                'after' => ['light/panel'],
+                'before' => ['mount/panel'],
+                'lines' => ['panel'],
+            ]]]],
+        ))->sequence());
         $at = array_search('own/lens', $ids, true);
         expect(array_search('light/panel', $ids, true))->toBeLessThan($at)->and($at)->toBeLessThan(array_search('mount/panel', $ids, true));
     });
@@ -292,12 +374,23 @@ describe('what the builder decides', function (): void {
     });
 
     it('changes words and minutes', function () use ($lines): void {
-        $step = planOf(Make::build($lines, more: ['work' => ['changed' => ['light/panel' => ['minutes' => 7, 'note' => 'the blue lead', 'title' => 'See it shine']]]]))->step('light/panel');
-        expect([$step->minutes->usual, $step->minutes->most, $step->note, $step->title])->toBe([7, 7, 'the blue lead', 'See it shine'])->and($step->gate)->not->toBeNull();
+        $step = planOf(Make::build(
+            $lines,
+            more: ['work' => ['changed' => ['light/panel' => ['minutes' => 7, 'note' => 'the blue lead', 'title' => 'See it shine']]]],
+        ))->step('light/panel');
+        expect([
+            $step->minutes->usual,
+            $step->minutes->most,
+            $step->note,
+            $step->title,
+        ])->toBe([7, 7, 'the blue lead', 'See it shine'])->and($step->gate)->not->toBeNull();
     });
 
     it('says which own links lead nowhere any more', function () use ($lines): void {
-        expect(planOf(Make::build($lines, more: ['work' => ['own' => [['id' => 'own/x', 'title' => 'X', 'after' => ['hear/gone']]]]]))->links->lost)->toBe([['step' => 'own/x', 'asks' => 'hear/gone']]);
+        expect(planOf(Make::build(
+            $lines,
+            more: ['work' => ['own' => [['id' => 'own/x', 'title' => 'X', 'after' => ['hear/gone']]]]],
+        ))->links->lost)->toBe([['step' => 'own/x', 'asks' => 'hear/gone']]);
     });
 
     it('keeps a hand-made order as far as it is possible, and says where it is not', function (): void {
@@ -310,7 +403,10 @@ describe('what the builder decides', function (): void {
         expect($ids)->toEqualCanonicalizing($machine)->and($places[0])->toBeLessThan($places[1])->and($places[1])->toBeLessThan($places[2])
             // The board starts before anything is proved at it.
             ->and($places[3])->toBeLessThan($places[0])
-            ->and(array_map(static fn (array $one): string => "{$one['step']} {$one['before']}", $plan->moved()))->toEqualCanonicalizing(['first/board light/panel', 'first/board hear/beeper', 'first/board press/knob']);
+            ->and(array_map(
+                static fn (array $one): string => "{$one['step']} {$one['before']}",
+                $plan->moved(),
+            ))->toEqualCanonicalizing(['first/board light/panel', 'first/board hear/beeper', 'first/board press/knob']);
     });
 
     it('refuses what cannot be', function (array $work, string $field): void {
@@ -326,9 +422,31 @@ describe('what the builder decides', function (): void {
 
     it('writes what it read', function (): void {
         $work = [
-            'order' => ['a', 'b'], 'own' => [['id' => 'own/a', 'title' => 'A', 'minutes' => 20, 'says' => 'So', 'lines' => ['x'], 'after' => ['b'], 'tools' => ['saw'], 'asks' => 'Good?', 'canBeUndone' => false, 'aloneHours' => 2.5, 'x-why' => 1]],
+            'order' => ['a', 'b'], 'own' => [[
+                'id' => 'own/a',
+                'title' => 'A',
+                'minutes' => 20,
+                'says' => 'So',
+                'lines' => ['x'],
+                'after' => ['b'],
+                'tools' => ['saw'],
+                'asks' => 'Good?',
+                'canBeUndone' => false,
+                'aloneHours' => 2.5,
+                'x-why' => 1,
+            ]],
             'changed' => ['b' => ['minutes' => 3]], 'dropped' => ['c' => 'no need'], 'slim' => ['pad'], 'weekdays' => [2, 6], 'daysOff' => ['2026-12-24'],
-            'faults' => [['id' => 'f', 'step' => 'heap', 'openedOn' => '2026-11-23', 'state' => 'waiting on others', 'saw' => ['It plays: no.'], 'looked' => ['volts a' => false], 'lookAgainOn' => '2026-12-01', 'note' => 'asked the maker', 'doneThen' => ['a']]],
+            'faults' => [[
+                'id' => 'f',
+                'step' => 'heap',
+                'openedOn' => '2026-11-23',
+                'state' => 'waiting on others',
+                'saw' => ['It plays: no.'],
+                'looked' => ['volts a' => false],
+                'lookAgainOn' => '2026-12-01',
+                'note' => 'asked the maker',
+                'doneThen' => ['a'],
+            ]],
             'x-mood' => 'fine',
         ];
         expect(WorkFile::document(WorkFile::read(new Fields($work))))->toEqual($work)->and(WorkFile::document(WorkFile::read(new Fields([]))))->toBe([]);
@@ -354,7 +472,11 @@ describe('a part replaced in mid-build', function (): void {
             ['line' => 'card', 'part' => $document['lines'][11]['part'], 'name' => 'Card', 'packets' => 1, 'pieces' => 1, 'goods' => '5.00', 'right' => 1],
         ]]];
         $build = BuildReader::read($document);
-        expect(Substitution::of(planOf($build), $build))->toBe(['gone' => ['spin/gone'], 'again' => [], 'orphans' => [['order' => 'o1', 'name' => 'Another panel', 'pieces' => 1]]]);
+        expect(Substitution::of(planOf($build), $build))->toBe([
+            'gone' => ['spin/gone'],
+            'again' => [],
+            'orphans' => [['order' => 'o1', 'name' => 'Another panel', 'pieces' => 1]],
+        ]);
     });
 });
 

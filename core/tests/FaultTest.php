@@ -34,7 +34,16 @@ function failing(Build $build, string $gate, array $looked = [], FaultState $sta
 {
     $done = doneUpTo($build, $gate);
 
-    return $done->withWork(new WorkPlan(faults: [new Fault('f', $gate, Make::today(), $state, ['It plays: no.'], $looked, $again, doneThen: array_keys($done->ticks))]));
+    return $done->withWork(new WorkPlan(faults: [new Fault(
+        'f',
+        $gate,
+        Make::today(),
+        $state,
+        ['It plays: no.'],
+        $looked,
+        $again,
+        doneThen: array_keys($done->ticks),
+    )]));
 }
 
 function suspectsOf(Build $build): Suspects
@@ -89,7 +98,10 @@ it('opens the shell, then the board, to get at a membrane, and unplugs the pack 
 it('says what cannot be taken back on the way', function (): void {
     $build = Make::build(
         ['panel' => ['role' => 'display', 'line' => ['state' => 'arrived']]],
-        more: ['work' => ['own' => [['id' => 'own/pour', 'title' => 'Pour resin over it', 'lines' => ['panel'], 'canBeUndone' => false]]], 'ticks' => [['step' => 'own/pour', 'on' => '2026-11-20']]],
+        more: [
+            'work' => ['own' => [['id' => 'own/pour', 'title' => 'Pour resin over it', 'lines' => ['panel'], 'canBeUndone' => false]]],
+            'ticks' => [['step' => 'own/pour', 'on' => '2026-11-20']],
+        ],
     );
     $way = WayBack::to(Plan::of(new Facts($build), Make::today()), ['panel'], ['own/pour']);
     expect(array_map(static fn (Step $step): string => $step->id, $way->blocked))->toBe(['own/pour']);
@@ -102,6 +114,11 @@ it('suspects first what was done since the last test that passed', function (): 
     expect($first->key)->toBe('step close/body')->and($first->why)->toContain('done since the last test that passed')
         ->and(array_sum($suspects->shares()))->toEqualWithDelta(1.0, 1e-9);
 });
+
+it('suspects the work of the step itself first, where the test is about that', function (string $gate, string $first): void {
+    $suspects = suspectsOf(failing(Make::trial('fresh-body'), $gate));
+    expect(array_key_first($suspects->all))->toBe($first)->and($suspects->looks)->toHaveKey('redo '.substr($first, 5));
+})->with([['fuse/cell', 'step fuse/cell'], ['seat/cell', 'step seat/cell'], 'a mere test: what was wired' => ['ring', 'step rail/board:USB sockets']]);
 
 it('names the look that halves the suspects', function (string $gate): void {
     $suspects = suspectsOf(failing(Make::trial('fresh-body'), $gate));
@@ -136,6 +153,13 @@ it('comes to one suspect by halving, in fewer looks than there are suspects', fu
         }
     } while ($next !== null && ++$count < 50);
     expect(array_key_first(suspectsOf(failing($build, 'heap', $looked))->all))->toBe($guilty)->and($count)->toBeLessThan(count($suspects->all) / 2);
+});
+
+it('names a failed gate as the next thing to do, unless it waits on others', function (): void {
+    $next = static fn (FaultState $state, ?Day $again = null): string => Make::appraise(failing(Make::trial('kit-no-iron'), 'heap', [], $state, $again))->vitals->next['says'];
+    expect($next(FaultState::Open))->toBe('Find out why it failed: Run the whole heap from the pack.')
+        ->and($next(FaultState::Waiting, Day::of('2026-12-10')))->not->toContain('why it failed')
+        ->and($next(FaultState::Mended))->not->toContain('why it failed');
 });
 
 it('holds up what waits for a failed gate until it is mended', function (): void {

@@ -39,7 +39,8 @@ it('keeps to the order that a builder would want', function (string $build, stri
             seat/cell < test-open, photo < close/body, test-open < close/body, shutdown/board < close/body, close/body < test-closed, test-closed < run/cell',
         'donor-body' => '
             strip/deck < dry/deck, strip/deck < cut/deck, meter/supply < first/board, image/board < first/board, first/board < light/panel,
-            first/board < pair/pads, pair/pads < press/pads, charge/pads < pair/pads, light/panel < dry/deck, dry/deck < cut/deck, cut/deck < insulate, cut/deck < mount/panel,
+            first/board < pair/pads, pair/pads < press/pads, charge/pads < pair/pads,
+            light/panel < dry/deck, dry/deck < cut/deck, cut/deck < insulate, cut/deck < mount/panel,
             insulate < mount/board, mount/panel < mount/board, mount/board < plug/lead, plug/lead < ring, ring < test-open, photo < close/deck,
             test-open < close/deck, close/deck < test-closed, first/board < cut/deck, light/panel < cut/deck',
         'upgrade-stack' => '
@@ -49,13 +50,16 @@ it('keeps to the order that a builder would want', function (string $build, stri
             ring < seat/cell, seat/cell < test-open, test-open < close/shell, photo < close/shell, close/shell < test-closed, test-closed < run/cell',
         'phone-core' => '
             charge/phone < first/phone, charge/bank < meter/bank, meter/bank < heap, first/phone < pair/pad, pair/pad < press/pad, charge/pad < pair/pad,
-            spin/fan < heap, press/pad < heap, first/phone < heap, press/pad < draw/body, draw/body < sample/body, sample/body < print/body, print/body < dry/body,
+            spin/fan < heap, press/pad < heap, first/phone < heap,
+            press/pad < draw/body, draw/body < sample/body, sample/body < print/body, print/body < dry/body,
             heap < dry/body, dry/body < mount/phone, mount/fan < mount/phone, mount/* < test-open, photo < close/body, test-open < close/body,
             close/body < test-closed, test-closed < run/bank',
         'small-pc-core' => '
-            protect/pack < charge/pack, charge/pack < meter/pack, meter/pack < fuse/pack, fuse/pack < heap, meter/wall < heap, meter/wall < charge/pack, set/nineteen < first/pc,
+            protect/pack < charge/pack, charge/pack < meter/pack, meter/pack < fuse/pack,
+            fuse/pack < heap, meter/wall < heap, meter/wall < charge/pack, set/nineteen < first/pc,
             set/twelve < light/panel, image/pc < first/pc, first/pc < light/panel, first/pc < press/pad, light/panel < heap, spin/fan < heap, heap < dry/crate,
-            dry/crate < cut/crate, cut/crate < mount/pc, cut/crate < rail/*, mount/panel < ribbon/ribbon, mount/pc < ribbon/ribbon, rail/* < ring, ring < seat/pack,
+            dry/crate < cut/crate, cut/crate < mount/pc, cut/crate < rail/*,
+            mount/panel < ribbon/ribbon, mount/pc < ribbon/ribbon, rail/* < ring, ring < seat/pack,
             seat/pack < test-open, shutdown/pc < close/crate, test-open < shutdown/pc, photo < close/crate, close/crate < test-closed, test-closed < run/pack',
         'kit-no-iron' => '
             unpack/kit < dry/kit, unpack/kit < mount/board, image/board < first/board, first/board < light/panel,
@@ -64,7 +68,8 @@ it('keeps to the order that a builder would want', function (string $build, stri
             close/kit < test-closed, test-closed < run/bank',
         'lap-portable' => '
             charge/bank < meter/bank, meter/bank < heap, image/board < first/board, first/board < light/panel, first/board < press/keys, light/panel < heap,
-            press/keys < heap, light/panel < draw/shell, press/keys < draw/shell, draw/shell < sample/shell, sample/shell < print/shell, print/shell < dry/shell, heap < dry/shell,
+            press/keys < heap, light/panel < draw/shell, press/keys < draw/shell,
+            draw/shell < sample/shell, sample/shell < print/shell, print/shell < dry/shell, heap < dry/shell,
             dry/shell < mount/panel, sink/sink < mount/board, insulate < mount/board, mount/panel < plug/lead, mount/board < plug/lead, mount/* < test-open,
             test-open < close/shell, shutdown/board < close/shell, photo < close/shell, close/shell < test-closed, test-closed < run/bank',
     ];

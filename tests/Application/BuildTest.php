@@ -9,7 +9,6 @@ use App\Mapping\BuildMapper;
 use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
-use App\Models\TickRecord;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PocketPlot\Appraisal;
@@ -167,14 +166,6 @@ describe('edits of lines', function (): void {
         $stale = $this->assertShape($this->patchJson("{$this->path}/lines/panel", ['version' => 1, 'note' => 'second'])->assertStatus(409), 'Problem');
         $stale->assertJsonPath('code', 'stale')->assertJsonPath('fresh.version', 2);
         expect(lineOf($stale->json('fresh'), 'panel')['note'])->toBe('first')->and(lineOf($this->getJson($this->path)->json(), 'panel')['note'])->toBe('first');
-    });
-
-    it('ticks a step and takes the tick away', function (): void {
-        $after = $this->putJson("{$this->path}/ticks", ['version' => 1, 'step' => 'meter/pack', 'done' => true])->assertOk()->json();
-        expect(array_column($this->getJson("{$this->path}/plan")->assertOk()->json('steps'), 'tickedOn', 'id')['meter/pack'])->toBe('2026-11-23')
-            ->and($after['appraisal']['vitals']['stepsLeft'])->toBe($this->getJson($this->path)->json('appraisal.vitals.stepsLeft'));
-        $this->putJson("{$this->path}/ticks", ['version' => 2, 'step' => 'meter/pack', 'done' => false])->assertOk();
-        expect(TickRecord::query()->where('build_id', $this->build->id)->where('step', 'meter/pack')->exists())->toBeFalse();
     });
 
     it('writes nothing when an edit breaks halfway', function (): void {
@@ -341,7 +332,7 @@ describe('strangers', function (): void {
         $nobodys = $this->json($method, str_replace('{build}', '01arz3ndektsv4rrffq69g5fav', $path), $given)->assertNotFound();
         expect($theirs->json())->toBe($nobodys->json())->and($build->refresh()->version)->toBe(1)->and($build->trashed())->toBeFalse();
     })->with([
-        ['GET', '/api/builds/{build}'], ['DELETE', '/api/builds/{build}'], ['POST', '/api/builds/{build}/restore'], ['PUT', '/api/builds/{build}/brief'], ['PUT', '/api/builds/{build}/ticks'],
+        ['GET', '/api/builds/{build}'], ['DELETE', '/api/builds/{build}'], ['POST', '/api/builds/{build}/restore'], ['PUT', '/api/builds/{build}/brief'], ['POST', '/api/builds/{build}/record'], ['POST', '/api/builds/{build}/work'],
         ['GET', '/api/builds/{build}/file'], ['GET', '/api/builds/{build}/parts.csv'], ['GET', '/api/builds/{build}/candidates?role=board'], ['GET', '/api/builds/{build}/remedies?finding=x'],
         ['POST', '/api/builds/{build}/lines'], ['PATCH', '/api/builds/{build}/lines/panel'], ['DELETE', '/api/builds/{build}/lines/panel'], ['POST', '/api/builds/{build}/lines/panel/swap'],
         ['POST', '/api/builds/{build}/lines/panel/choose'], ['POST', '/api/builds/{build}/lines/panel/restore'],

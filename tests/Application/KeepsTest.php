@@ -355,9 +355,9 @@ describe('what is kept can be taken in again', function (): void {
     });
 
     it('or is not kept: steps without end', function (): void {
-        $build = StartBuild::blank($this->user, 'Ticked');
+        $build = StartBuild::fromDemo($this->user, 'thimble', 'Ticked');
         DB::table('build_ticks')->insert(array_map(static fn (int $number): array => ['build_id' => $build->id, 'step' => "step {$number}", 'done_on' => '2026-01-01', 'extra' => '{}'], range(1, ReadBack::MOST_TICKS)));
-        $this->putJson("/api/builds/{$build->id}/ticks", ['version' => 1, 'step' => 'one more', 'done' => true])->assertStatus(422)->assertJsonPath('fields.step.0', 'A build holds at most 5000 ticked steps. Remove some, or begin another build.');
+        $this->postJson("/api/builds/{$build->id}/record", ['events' => [['id' => 'e', 'step' => 'keys/board', 'did' => 'done']]])->assertStatus(422)->assertJsonPath('fields.step.0', 'A build holds at most 5000 ticked steps. Remove some, or begin another build.');
     });
 
     it('is written compactly where laying it out would make it too long', function (): void {

@@ -80,7 +80,6 @@ const GOOD = [
     'DELETE /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'POST /api/builds/{build}/work' => ['version' => 2, 'did' => 'drop', 'step' => 'keep', 'why' => 'later'],
     'POST /api/builds/{build}/record' => ['events' => [['id' => 'e1', 'step' => 'meter/pack', 'did' => 'later', 'on' => '2026-11-23', 'note' => 'tomorrow']]],
-    'PUT /api/builds/{build}/ticks' => ['version' => 2, 'step' => 'meter/pack', 'done' => true],
     'POST /api/builds/{build}/remedy' => ['version' => 2, 'part' => '{library}', 'role' => 'regulator'],
     'POST /api/builds/{build}/own' => ['version' => 2, 'parts' => [['name' => 'My own board', 'role' => 'board']]],
     'POST /api/builds/{build}/wanted' => ['version' => 2, 'finding' => 'whole.missing-role/build/case'],

@@ -11,14 +11,12 @@ use App\Actions\ImportBuild;
 use App\Actions\LookAtBuild;
 use App\Actions\ReadBack;
 use App\Actions\StartBuild;
-use App\Actions\TickStep;
 use App\Http\Requests\AtHandRequest;
 use App\Http\Requests\ChangeBriefRequest;
 use App\Http\Requests\EditRequest;
 use App\Http\Requests\ImportRequest;
 use App\Http\Requests\MarginsRequest;
 use App\Http\Requests\StartBuildRequest;
-use App\Http\Requests\TickRequest;
 use App\Journal\Journal;
 use App\Mapping\BuildCards;
 use App\Mapping\BuildMapper;
@@ -151,14 +149,6 @@ final class BuildController
             $build,
             $request->version(),
             static fn (BuildRecord $build) => ChangeBrief::of($build, $request->string('name')->toString(), $request->brief()),
-        );
-    }
-
-    public function tick(TickRequest $request, BuildRecord $build): JsonResponse
-    {
-        return EditBuild::run(
-            $build, $request->version(),
-            static fn (BuildRecord $build) => TickStep::in($build, $request->string('step')->toString(), $request->boolean('done')),
         );
     }
 

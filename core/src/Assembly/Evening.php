@@ -26,12 +26,21 @@ final readonly class Evening
                 $lines[$line->id] = $line->id;
             }
         }
-        $all = fn (string $what): array => array_values(array_unique(array_merge(...array_map(
-            static fn (Step $step): array => match ($what) {
-                'tools' => $step->tools, 'consumables' => $step->consumables, default => [...$step->places, ...Cautions::places($step->cautions)],
-            }, $this->steps,
-        ))));
 
-        return ['lines' => array_values($lines), 'tools' => $all('tools'), 'consumables' => $all('consumables'), 'places' => $all('places')];
+        return [
+            'lines' => array_values($lines),
+            'tools' => $this->all(static fn (Step $step): array => $step->tools),
+            'consumables' => $this->all(static fn (Step $step): array => $step->consumables),
+            'places' => $this->all(static fn (Step $step): array => $step->allPlaces()),
+        ];
+    }
+
+    /**
+     * @param  callable(Step): list<string>  $of
+     * @return list<string> of all steps, each once
+     */
+    private function all(callable $of): array
+    {
+        return array_values(array_unique(array_merge(...array_map($of, $this->steps))));
     }
 }

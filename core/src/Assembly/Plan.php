@@ -23,7 +23,7 @@ final class Plan
     /** @var list<Step> that are not done, or have to be done again, in no order yet */
     public readonly array $open;
 
-    /** @var array<string, ?Line> lines by id that have to come; with the day in */
+    /** @var array<string, Line> lines that have to come, by id; the day stands in */
     private array $awaited = [];
 
     /** @var array<string, ?int> days from today until a line is there; null when nobody knows */
@@ -188,11 +188,7 @@ final class Plan
     {
         $this->jobs();
 
-        return array_values(array_filter(
-            $this->awaited,
-            fn (?Line $line, string $id): bool => $line !== null && $this->arrives[$id] === null,
-            ARRAY_FILTER_USE_BOTH,
-        ));
+        return array_values(array_filter($this->awaited, fn (Line $line): bool => $this->arrives[$line->id] === null));
     }
 
     /** @return array{steps: list<Step>, parcel: ?Line} the chain of steps that decides the last day, and the parcel it begins with */

@@ -84,7 +84,7 @@ final readonly class PlanView
             'tools' => $step->tools,
             'lacks' => $this->plan->lackedTools($step),
             'consumables' => $step->consumables,
-            'places' => array_values(array_unique([...$step->places, ...Cautions::places($step->cautions)])),
+            'places' => $step->allPlaces(),
             'skills' => $step->skills,
             'cautions' => array_values(array_unique($step->cautions)),
             'gate' => $step->gate === null ? null : array_map(static fn (Measure $one): array => [

@@ -81,6 +81,12 @@ final readonly class Step
         return $waits;
     }
 
+    /** @return list<string> what else belongs on the bench, its cautions' included */
+    public function allPlaces(): array
+    {
+        return array_values(array_unique([...$this->places, ...Cautions::places($this->cautions)]));
+    }
+
     /** Why it cannot be taken back; "" when it can. */
     public function cannotBeUndone(): string
     {

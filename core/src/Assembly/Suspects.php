@@ -99,6 +99,13 @@ final class Suspects
     {
         $concerned = array_flip(OnTheBench::ids(...$this->gate->lines));
         $latest = $this->sinceLastGate();
+        // A gate that asks about its own work: what was soldered or put in at it is the latest of all.
+        if ($this->gate->setup === Setup::Iron || $this->gate->reaches !== []) {
+            yield new Suspect(
+                "step {$this->gate->id}", "{$this->gate->title}: a joint, a plug or something the wrong way round", 4.0, OnTheBench::ids(...$this->gate->lines), null,
+                ['the last thing that was done'],
+            );
+        }
         foreach ($this->fault->doneThen as $id) {
             $step = $this->plan->step($id);
             if ($step === null || $step->gate !== null || $step->phase === Phase::Prove || $step->lines === []) {

@@ -11,7 +11,7 @@ namespace PocketPlot\Assembly;
  */
 final class Timetable
 {
-    /** @var list<array{job: int, day: int, start: int, endDay: int}> in the order of time */
+    /** @var list<array{job: int, day: int, start: int, endDay: int}> in the order of time; days from today, start in minutes of the evening */
     public array $placed = [];
 
     /** @var list<int> jobs for which nobody can name a day */

@@ -365,23 +365,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/builds/{build}/ticks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Tick a step, or take the tick away */
-        put: operations["putBuildsBuildTicks"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/builds/{build}/candidates": {
         parameters: {
             query?: never;
@@ -4228,45 +4211,6 @@ export interface operations {
                     version: number;
                     name: string;
                     brief: Record<string, never>;
-                };
-            };
-        };
-        responses: {
-            /** @description done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Build"];
-                };
-            };
-            /** @description what went wrong */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    putBuildsBuildTicks: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                build: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    version: number;
-                    step: string;
-                    done: boolean;
                 };
             };
         };

@@ -4,7 +4,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { date } from '../../ui/format';
-import { useWork } from './PlanLeaf';
+import { useWork } from './useWork';
 
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 

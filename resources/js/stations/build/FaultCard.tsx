@@ -4,7 +4,7 @@ import type { Fault } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { date } from '../../ui/format';
 import { inputLook } from '../../ui/Field';
-import { useWork } from './PlanLeaf';
+import { useWork } from './useWork';
 import type { Outbox } from './useOutbox';
 import { Way } from './WayBackList';
 

@@ -54,6 +54,7 @@ export function NowLeaf({ plan, outbox }: { plan: Plan; outbox: Outbox }) {
                     plan={plan}
                     outbox={outbox}
                     onNext={() => show(null)}
+                    onFailed={() => show(step.id)}
                     onLater={() => {
                         setLater((all) => [...all.filter((id) => id !== step.id), step.id]);
                         setLies(now.find((one) => one.id !== step.id)?.id ?? null);

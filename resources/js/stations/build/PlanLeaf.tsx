@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, Problem, type Build, type Plan } from '../../api/client';
+import type { Plan } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { date, number } from '../../ui/format';
@@ -9,18 +9,7 @@ import { PlanNotes } from './PlanNotes';
 import { StepForm } from './StepForm';
 import { StepRow } from './StepRow';
 import type { Outbox } from './useOutbox';
-
-/** Tells what is decided about the steps, and keeps the complaint when it cannot be. */
-export function useWork() {
-    const { edit, busy } = useOpenBuild();
-    const [complaint, setComplaint] = useState<Problem | null>(null);
-    const tell = async (did: string, more: Record<string, unknown> = {}): Promise<boolean> => {
-        const answer = await edit((path, version) => api.post<Build>(`${path}/work`, { version, did, ...more }));
-        setComplaint(answer instanceof Problem ? answer : null);
-        return !(answer instanceof Problem);
-    };
-    return { tell, busy, complaint };
-}
+import { useWork } from './useWork';
 
 /** Whether a step may change places with the one beside it: nothing links them. */
 const mayPass = (plan: Plan, first: string, second: string) =>

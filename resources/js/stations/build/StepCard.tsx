@@ -18,10 +18,12 @@ interface Props {
     outbox: Outbox;
     onNext: () => void;
     onLater: () => void;
+    /** It did not pass: it stays on the bench, with the way to its cause. */
+    onFailed: () => void;
 }
 
 /** A step as it lies on the bench: what to have ready, the caution, what to do, what has to be read, done or not. */
-export function StepCard({ step, plan, outbox, onNext, onLater }: Props) {
+export function StepCard({ step, plan, outbox, ...on }: Props) {
     const isWaiting = step.state === 'waits' || step.state === 'failed';
     const card = useRef<HTMLElement>(null);
     useEffect(() => {
@@ -59,7 +61,7 @@ export function StepCard({ step, plan, outbox, onNext, onLater }: Props) {
                 {step.text !== '' && <ToCopy text={step.text} />}
                 {step.alone !== null && <p className="text-pencil">Goes on by itself after that: {step.alone}. Other steps can be done meanwhile.</p>}
                 {isWaiting ? <Waits step={step} plan={plan} /> : step.state === 'done' ? <Done step={step} outbox={outbox} /> : null}
-                {step.state !== 'done' && step.state !== 'waits' && <Doing step={step} outbox={outbox} onNext={onNext} onLater={onLater} />}
+                {step.state !== 'done' && step.state !== 'waits' && <Doing step={step} outbox={outbox} {...on} />}
             </div>
         </article>
     );
@@ -137,7 +139,7 @@ function Done({ step, outbox }: { step: Step; outbox: Outbox }) {
     );
 }
 
-function Doing({ step, outbox, onNext, onLater }: Omit<Props, 'plan'>) {
+function Doing({ step, outbox, onNext, onLater, onFailed }: Omit<Props, 'plan'>) {
     const [reads, setReads] = useState<Reads>({});
     const [note, setNote] = useState('');
     const [photo, setPhoto] = useState<string | null>(null);
@@ -162,6 +164,7 @@ function Doing({ step, outbox, onNext, onLater }: Omit<Props, 'plan'>) {
         setBusy(false);
         const answer = results[0];
         if (answer !== undefined && answer.result === 'unread') setSaid(answer.says);
+        else if (answer?.result === 'failed') onFailed();
         else if (did === 'later') onLater();
         else onNext();
     };

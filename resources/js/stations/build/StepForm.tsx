@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Field, inputLook } from '../../ui/Field';
 import { asNumber } from '../../ui/format';
-import { useWork } from './PlanLeaf';
+import { useWork } from './useWork';
 
 /** A step of the builder's own: what, how long, with what, after and before which others. Or a part that is to be cut down. */
 export function StepForm({ plan, step, onClose }: { plan: Plan; step?: Step; onClose: () => void }) {

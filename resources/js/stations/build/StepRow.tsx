@@ -56,7 +56,7 @@ export function StepRow(props: Props) {
                 onKeyDown={hear}
             >
                 <span className="figures w-6 shrink-0 text-right text-sm text-pencil">{number}</span>
-                <span className={clsx('min-w-0 flex-1', isOpen ? 'font-semibold' : 'line-through')}>{step.title}</span>
+                <span className={clsx('min-w-0 flex-1 max-sm:basis-[calc(100%-3rem)]', isOpen ? 'font-semibold' : 'line-through')}>{step.title}</span>
                 {step.gate !== null && <span className="rounded-sm border border-current px-1.5 text-sm">test</span>}
                 {step.isSafety && <span className="text-sm">safety</span>}
                 <span className="text-sm text-pencil">{step.setup}</span>
