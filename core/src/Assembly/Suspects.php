@@ -102,7 +102,8 @@ final class Suspects
         // A gate that asks about its own work: what was soldered or put in at it is the latest of all.
         if ($this->gate->setup === Setup::Iron || $this->gate->reaches !== []) {
             yield new Suspect(
-                "step {$this->gate->id}", "{$this->gate->title}: a joint, a plug or something the wrong way round", 4.0, OnTheBench::ids(...$this->gate->lines), null,
+                "step {$this->gate->id}", "{$this->gate->title}: a joint, a plug or something the wrong way round",
+                4.0, OnTheBench::ids(...$this->gate->lines), null,
                 ['the last thing that was done'],
             );
         }
@@ -251,10 +252,15 @@ final class Suspects
         foreach ($suspects as $suspect) {
             [$kind, $about] = explode(' ', $suspect->key, 2);
             $look = match ($kind) {
-                'step' => new Look("redo {$about}", "Ring out and move what was done at: {$this->plan->step($about)?->title}", 'rings from end to end, nothing flickers', [
+                'step' => new Look("redo {$about}", "Packs unplugged, ring out and move what was done at: {$this->plan->step($about)?->title}", 'rings from end to end, nothing flickers', [
                     $suspect->key, ...$this->leadsOf($about, $suspects),
                 ]),
-                'lead' => new Look("swap {$about}", "Another lead in the place of {$this->facts->line($about)?->name()}", 'it fails as before', [$suspect->key]),
+                'lead' => new Look(
+                    "swap {$about}",
+                    "Another lead in the place of {$this->facts->line($about)?->name()}",
+                    'it fails as before',
+                    [$suspect->key],
+                ),
                 'part' => new Look("alone {$about}", "{$this->facts->line($about)?->name()} alone, from the bench supply, with the lead it was proved with", 'it works alone', [$suspect->key]),
                 default => null,
             };

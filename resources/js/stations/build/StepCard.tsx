@@ -45,6 +45,7 @@ export function StepCard({ step, plan, outbox, ...on }: Props) {
                 <h3 className="text-2xl">{step.title}</h3>
             </header>
             <div className="grid gap-4 px-4 py-4">
+                {isWaiting && <Waits step={step} plan={plan} />}
                 {step.state === 'again' && (
                     <p className="border-l-4 border-tight pl-3 font-semibold">
                         It was done before with another part ({step.again.join(', ')}), and has to be done again.
@@ -60,7 +61,7 @@ export function StepCard({ step, plan, outbox, ...on }: Props) {
                 <p className="text-lg">{step.says}</p>
                 {step.text !== '' && <ToCopy text={step.text} />}
                 {step.alone !== null && <p className="text-pencil">Goes on by itself after that: {step.alone}. Other steps can be done meanwhile.</p>}
-                {isWaiting ? <Waits step={step} plan={plan} /> : step.state === 'done' ? <Done step={step} outbox={outbox} /> : null}
+                {step.state === 'done' && <Done step={step} outbox={outbox} />}
                 {step.state !== 'done' && step.state !== 'waits' && <Doing step={step} outbox={outbox} {...on} />}
             </div>
         </article>
