@@ -44,16 +44,12 @@ final class TakeRecord
 
     private readonly Facts $facts;
 
-    /** @var array<string, Step> by id */
-    private readonly array $steps;
-
     private WorkPlan $work;
 
     public function __construct(private readonly BuildRecord $build)
     {
         $this->core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $this->facts = new Facts($this->core);
-        [$this->steps] = StepBook::of($this->facts);
         $this->work = $this->core->work;
     }
 
@@ -73,7 +69,7 @@ final class TakeRecord
     /** @param  array<string, mixed>  $typed */
     private function one(StepEvent $event, array $typed): void
     {
-        $step = $this->steps[$event->step] ?? null;
+        $step = StepBook::find($this->facts, $event->step);
         [$read, $bad] = self::read($step, $typed);
         $event = $event->reading($read);
         [$did, $result, $says] = match (true) {

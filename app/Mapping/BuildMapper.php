@@ -25,6 +25,11 @@ use PocketPlot\Part\Part;
 /** The one place where rows become a core build. */
 final class BuildMapper
 {
+    /** @var array<string, Part> parts by their text, which never change: an edit that looks at the build before and after reads each once */
+    private static array $known = [];
+
+    private const MOST_KNOWN = 400;
+
     /** @var list<string> */
     public const RELATIONS = ['lines', 'removedLines', 'parts', 'joins', 'ticks', 'orders'];
 
@@ -129,9 +134,16 @@ final class BuildMapper
     /** @return array<int, Part> by row id */
     private static function parts(BuildRecord $record): array
     {
+        if (count(self::$known) > self::MOST_KNOWN) {
+            self::$known = [];
+        }
         $parts = [];
         foreach ($record->parts as $row) {
-            $parts[$row->id] = PartReader::read($row->spec, "parts/{$row->key}");
+            $raw = $row->isDirty('spec') ? null : $row->getRawOriginal('spec');
+            $parts[$row->id] = is_string($raw) && isset(self::$known[$raw]) ? self::$known[$raw] : PartReader::read($row->spec, "parts/{$row->key}");
+            if (is_string($raw)) {
+                self::$known[$raw] = $parts[$row->id];
+            }
         }
 
         return $parts;

@@ -67,6 +67,18 @@ function allHere(string $kind): Build
     return BuildReader::read($document);
 }
 
+it('finds one step as the book has it', function (): void {
+    $build = Make::build(
+        ['panel' => ['role' => 'display']],
+        more: ['work' => ['own' => [['id' => 'own/a', 'title' => 'A']], 'changed' => ['light/panel' => ['minutes' => 7]], 'dropped' => ['keep' => 'no']]],
+    );
+    [$steps] = StepBook::of(new Facts($build));
+    foreach ($steps as $id => $step) {
+        expect(StepBook::find(new Facts($build), $id))->toEqual($step);
+    }
+    expect(StepBook::find(new Facts($build), 'keep'))->toBeNull()->and(StepBook::find(new Facts($build), 'nothing'))->toBeNull();
+});
+
 it('has no steps without parts', function (): void {
     expect(steps([]))->toBe([]);
 });

@@ -67,6 +67,29 @@ final class StepBook
         return [$steps, $dropped];
     }
 
+    /** One step by its id, without working out those that come after it in the book; null when there is none, or it was dropped. */
+    public static function find(Facts $facts, string $id): ?Step
+    {
+        $work = $facts->build->work;
+        if (isset($work->dropped[$id]) || $facts->lines() === []) {
+            return null;
+        }
+        foreach (self::SOURCES as $source) {
+            foreach ((new $source)->steps($facts) as $step) {
+                if ($step->id === $id) {
+                    return self::changed($step, $work->changed[$id] ?? []);
+                }
+            }
+        }
+        foreach ($work->own as $own) {
+            if ($own->id === $id) {
+                return self::changed(self::own($own, $facts), $work->changed[$id] ?? []);
+            }
+        }
+
+        return null;
+    }
+
     private static function own(OwnStep $own, Facts $facts): Step
     {
         return new Step(
