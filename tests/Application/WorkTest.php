@@ -119,7 +119,7 @@ describe('the record', function (): void {
             entry('e1', 'fuse/cell', 'done', FUSED),
             entry('e1', 'fuse/cell', 'undone'),
         )->assertOk()->assertJsonPath('results.*.result', ['already', 'already']);
-        expect(($this->states)()['fuse/cell'])->toBe('done')->and(StepEventRecord::query()->count())->toBe(1);
+        expect(($this->states)()['fuse/cell'])->toBe('done')->and(StepEventRecord::query()->where('build_id', $this->build->id)->count())->toBe(1);
     });
 
     it('takes ticks of two devices at once, each from an older page', function (): void {
@@ -154,7 +154,7 @@ describe('the record', function (): void {
     it('does not pass a gate that was not read, or not well', function (array $more, string $result, string $says, string $state): void {
         $answer = ($this->take)(entry('e', 'heap', 'done', $more))->assertOk();
         expect($answer->json('results.0.result'))->toBe($result)->and($answer->json('results.0.says'))->toContain($says)->and(($this->states)()['heap'])->toBe($state)
-            ->and(StepEventRecord::query()->count())->toBe(1);
+            ->and(StepEventRecord::query()->where('build_id', $this->build->id)->count())->toBe(1);
     })->with([
         'nothing read' => [[], 'unread', 'is still to be read', 'waits'],
         'one left out' => [['read' => ['plays' => true, 'charger' => true, 'draw-cell:pack' => 140]], 'unread', 'Volts of Quill micro board', 'waits'],
@@ -225,7 +225,7 @@ describe('the record', function (): void {
 
     it('refuses what is no entry, naming the field', function (array $event, string $field): void {
         $this->postJson("{$this->path}/record", ['events' => [$event]])->assertStatus(422)->assertJsonStructure(['fields' => [$field]]);
-        expect(StepEventRecord::query()->count())->toBe(0);
+        expect(StepEventRecord::query()->where('build_id', $this->build->id)->count())->toBe(0);
     })->with([
         'no id' => [['step' => 'heap', 'did' => 'done'], 'events.0.id'],
         'no such doing' => [['id' => 'e', 'step' => 'heap', 'did' => 'dreamt'], 'events.0.did'],
