@@ -41,6 +41,7 @@ final readonly class Build
         public array $orders = [],
         public WorkPlan $work = new WorkPlan,
         public array $record = [],
+        public FitPlan $fit = new FitPlan,
     ) {
         $this->lines = self::toldApart($lines);
     }
@@ -221,6 +222,11 @@ final readonly class Build
         return $this->with(['record' => $record]);
     }
 
+    public function withFit(FitPlan $fit): self
+    {
+        return $this->with(['fit' => $fit]);
+    }
+
     public function withWork(WorkPlan $work): self
     {
         return $this->with(['work' => $work]);
@@ -238,7 +244,7 @@ final readonly class Build
         return $this->with(['lines' => $lines]);
     }
 
-    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>, orders?: list<Order>, vendors?: array<string, Vendor>, ticks?: array<string, Tick>, work?: WorkPlan, record?: list<StepEvent>}  $changed */
+    /** @param  array{brief?: Brief, lines?: list<Line>, joins?: list<Join>, profiles?: list<Profile>, readings?: list<Reading>, orders?: list<Order>, vendors?: array<string, Vendor>, ticks?: array<string, Tick>, work?: WorkPlan, record?: list<StepEvent>, fit?: FitPlan}  $changed */
     private function with(array $changed): self
     {
         return new self(
@@ -255,6 +261,7 @@ final readonly class Build
             $changed['orders'] ?? $this->orders,
             $changed['work'] ?? $this->work,
             $changed['record'] ?? $this->record,
+            $changed['fit'] ?? $this->fit,
         );
     }
 

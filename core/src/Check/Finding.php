@@ -74,6 +74,7 @@ final class Finding
         return match ($this->family()) {
             'power' => 'power',
             'money' => 'buy',
+            'fit' => 'fit',
             default => 'parts',
         };
     }

@@ -194,6 +194,7 @@ final class Measuring
         'socket.pitchMm' => ['pitch of the ribbon', 'Measure across ten contacts with callipers and divide by nine.'],
         'socket.side' => ['side of the contacts', 'Look into the socket with a lamp: the contacts are at the top or at the bottom.'],
         'socket.depthMm' => ['depth with the plug', 'Plug it in and measure with callipers from the part\'s edge to the end of the plug.'],
+        'socket.face' => ['edge of the socket', 'Lay the part before you as it lies in its drawing, its face up, and see at which edge the socket sits: left, right, top or bottom.'],
         'socket.offsetMm' => ['place of the socket', 'Measure with callipers from the middle of the edge to the middle of the socket.'],
         'cable.gaugeAwg' => ['gauge of the wires', 'Read it off the jacket ("24AWG"), or measure the bare strand with callipers.'],
         'cable.lengthMm' => ['length of the lead', 'Measure it from plug to plug.'],

@@ -10,6 +10,7 @@ use PocketPlot\Build\Join;
 use PocketPlot\Build\Line;
 use PocketPlot\Build\Margins;
 use PocketPlot\Fit\BodySize;
+use PocketPlot\Fit\Fitted;
 use PocketPlot\Heat\Warmth;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Role;
@@ -77,6 +78,8 @@ final class Facts
     private ?Costs $costs = null;
 
     private ?BodySize $bodySize = null;
+
+    private ?Fitted $fitted = null;
 
     private ?Warmth $warmth = null;
 
@@ -262,8 +265,21 @@ final class Facts
         $this->note('bodySize');
 
         return $this->bodySize ??= $this->quietly(
-            fn (): BodySize => BodySize::of($this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm),
+            fn (): BodySize => BodySize::of(
+                $this->bodyLine(), $this->inBody(), $this->margin('packing-easy'), $this->build->brief->largestMm, $this->fitted()?->outsideMm(),
+            ),
         );
+    }
+
+    /** Where the parts lie, judged; null while none has a place. */
+    public function fitted(): ?Fitted
+    {
+        $this->note('fitted');
+        if ($this->build->fit->poses === []) {
+            return null;
+        }
+
+        return $this->fitted ??= $this->quietly(fn (): Fitted => Fitted::of($this->build, $this->bodyLine(), $this->inBody()));
     }
 
     /** The whole tree, for the rooms; a rule asks for the rails and feeds that it judges. */
@@ -578,6 +594,7 @@ final class Facts
             'rates' => $this->build->rates,
             'joins' => $this->build->joins,
             'bodySize' => $this->bodySize(),
+            'fitted' => $this->fitted()?->fingerprint(),
             'rails' => $this->supplyTree()->rails,
             'rail' => $this->supplyTree()->rails[$about] ?? null,
             'feeds' => $this->supplyTree()->feeds,

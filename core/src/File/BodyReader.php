@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\File;
 
+use PocketPlot\Part\Block;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\Door;
 use PocketPlot\Part\Opening;
@@ -34,10 +35,12 @@ final class BodyReader
             ), $body->children('openings')),
             array_map(static fn (Fields $zone): Zone => new Zone(
                 $zone->string('name'), $zone->figure('lengthMm', 'mm'), $zone->figure('widthMm', 'mm'), $zone->figure('depthMm', 'mm'),
+                $zone->figure('xMm', 'mm'), $zone->figure('yMm', 'mm'), $zone->figure('zMm', 'mm'),
             ), $body->children('zones')),
             array_map(static fn (Fields $post): Post => new Post(
                 $post->string('pattern'), $post->string('thread', ''), $post->figure('depthMm', 'mm'), $post->figure('clampMm', 'mm'),
                 $post->figure('headAcrossMm', 'mm'), $post->figure('headHighMm', 'mm'), $post->string('holdsBy', 'post'),
+                $post->figure('xMm', 'mm'), $post->figure('yMm', 'mm'),
             ), $body->children('posts')),
             array_map(
                 static fn (Fields $slider): Slider => new Slider($slider->string('name'), $slider->string('moves', 'slide'), $slider->figure('travelMm', 'mm')),
@@ -56,6 +59,16 @@ final class BodyReader
             ),
             $body->has('pieces') ? $body->atLeastOne('pieces') : null,
             $body->string('faceShape', ''),
+            array_map(self::block(...), $body->children('ribs')),
+        );
+    }
+
+    /** @throws BadFile */
+    public static function block(Fields $block): Block
+    {
+        return new Block(
+            $block->string('name', ''), $block->figure('xMm', 'mm'), $block->figure('yMm', 'mm'), $block->figure('zMm', 'mm'),
+            $block->figure('lengthMm', 'mm'), $block->figure('widthMm', 'mm'), $block->figure('heightMm', 'mm'),
         );
     }
 }

@@ -31,7 +31,7 @@ final class BuildReader
 
     public const JOIN_KEYS = ['kind', 'from', 'to', 'output', 'input', 'through', 'gaugeAwg', 'lengthMm'];
 
-    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings', 'vendors', 'orders', 'work', 'record'];
+    public const BUILD_KEYS = ['format', 'version', 'name', 'brief', 'rates', 'parts', 'lines', 'joins', 'ticks', 'profiles', 'readings', 'vendors', 'orders', 'work', 'fit', 'record'];
 
     public const PROFILE_KEYS = ['name', 'off', 'idle', 'usual', 'heavy', 'brightness', 'volume', 'fan', 'radio'];
 
@@ -72,6 +72,7 @@ final class BuildReader
             self::orders($file),
             WorkFile::read($file->child('work') ?? new Fields([])),
             RecordFile::all($file),
+            FitFile::read($file->child('fit') ?? new Fields([])),
         );
     }
 

@@ -38,6 +38,7 @@ final class BuildWriter
             ...($build->vendors === [] ? [] : ['vendors' => array_values(array_map(static fn (Vendor $one): array => $one->raw, $build->vendors))]),
             ...($build->orders === [] ? [] : ['orders' => array_map(OrderFile::document(...), $build->orders)]),
             ...(WorkFile::document($build->work) === [] ? [] : ['work' => WorkFile::document($build->work)]),
+            ...(FitFile::document($build->fit) === [] ? [] : ['fit' => FitFile::document($build->fit)]),
             ...($build->record === [] ? [] : ['record' => array_map(RecordFile::document(...), $build->record)]),
             ...($build->readings === [] ? [] : ['readings' => array_map(ReadingReader::document(...), $build->readings)]),
         ];

@@ -68,6 +68,7 @@ final class FacetBook
         'pogo' => Facets\PogoFacet::class,
         'coil' => Facets\CoilFacet::class,
         'drivers' => Facets\DriversFacet::class,
+        'blocks' => Facets\BlocksFacet::class,
         'kit' => Facets\KitFacet::class,
         'variant' => Facets\VariantFacet::class,
     ];

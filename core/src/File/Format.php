@@ -8,6 +8,7 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 use PocketPlot\File\Upgrade\FromVersion1;
+use PocketPlot\File\Upgrade\FromVersion2;
 
 /** The open formats: decodes a text, checks its kind and version, then its shape against the published schema. */
 final readonly class Format
@@ -18,7 +19,7 @@ final readonly class Format
 
     public const MARKET = 'pocketplot-market';
 
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** A build with its photographs and logs; whatever is kept of one build stays below this, so that its file can always be taken in again. */
     public const MOST_BYTES = 16_000_000;
@@ -45,6 +46,7 @@ final readonly class Format
             throw BadFile::newer($version, self::VERSION);
         }
         $tree = $version === 1 ? FromVersion1::document($tree) : $tree;
+        $tree = $version === 1 || $version === 2 ? FromVersion2::document($tree) : $tree;
         $document = Json::asArrays($tree);
         $this->check(self::withoutLogs($tree), $this->schema());
 

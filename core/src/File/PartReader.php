@@ -165,6 +165,7 @@ final class PartReader
             offers: array_map(self::offer(...), $part->children('offers')),
             waitsFor: self::waitsFor($facets),
             raw: $raw,
+            blocks: array_map(BodyReader::block(...), $facets->children('blocks')),
         );
     }
 

@@ -21,14 +21,20 @@ final readonly class BodySize
      * @param  list<Line>  $inBody  lines whose parts have to find room
      * @param  float  $packing  share of the room that the parts' blocks may fill
      * @param  array{float, float, float}|null  $largestMm  what the brief allows
+     * @param  array{float, float, float}|null  $arrangedMm  outside, where an arrangement of all parts is there
      */
-    public static function of(?Line $line, array $inBody, float $packing, ?array $largestMm): self
+    public static function of(?Line $line, array $inBody, float $packing, ?array $largestMm, ?array $arrangedMm = null): self
     {
         if ($line === null) {
             return new self(Size::unknown(), false, null);
         }
         if ($line->part->body?->drawn !== true || $line->part->size->hasAllSides()) {
             return new self($line->part->size, false, $line->part->size->hasAllSides() ? null : $line);
+        }
+        if ($arrangedMm !== null) {
+            $side = static fn (float $mm): Figure => Figure::exactly(round($mm, 1), 'mm');
+
+            return new self(new Size($side($arrangedMm[0]), $side($arrangedMm[1]), $side($arrangedMm[2]), Figure::unknown('g')), false, null);
         }
         $long = $wide = $thick = $volume = 0.0;
         foreach ($inBody as $part) {

@@ -43,6 +43,8 @@ final readonly class Body
         public ?int $pieces = null,
         /** How its face runs where the buttons come through, one of Vocabulary::FACE_SHAPES. */
         public string $faceShape = '',
+        /** @var list<Block> what stands in the room inside */
+        public array $ribs = [],
     ) {}
 
     public function cavity(): Size

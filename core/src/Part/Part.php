@@ -94,6 +94,8 @@ final readonly class Part
         public array $offers,
         public array $waitsFor,
         public array $raw,
+        /** @var list<Block> its blocks, where it is no plain box */
+        public array $blocks = [],
     ) {
         $this->supply = $supplies[0] ?? null;
         $usb = array_filter($sockets, static fn (Socket $socket): bool => $socket->carries === 'usb');

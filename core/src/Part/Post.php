@@ -20,5 +20,8 @@ final readonly class Post
         public Figure $headHighMm,
         /** What holds the thread: "post", "insert" or "nut". */
         public string $holdsBy,
+        /** The middle of the pattern in the room inside, from the front top left. */
+        public Figure $xMm,
+        public Figure $yMm,
     ) {}
 }

@@ -15,6 +15,9 @@ use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Columns;
+use PocketPlot\Fit\Fitted;
+use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\ThicknessMap;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Zone;
@@ -47,6 +50,12 @@ final class StackHeight extends WholeRule
             // Nothing limits a body that is drawn around its parts.
             return;
         }
+        $fitted = $facts->fitted();
+        if ($fitted !== null && $fitted->isWhole()) {
+            yield $this->arranged($fitted, $bodyLine, $body, $facts);
+
+            return;
+        }
         $cavity = $body->drawn ? null : $body->cavity();
         $zones = [];
         foreach ($body->zones as $zone) {
@@ -73,6 +82,29 @@ final class StackHeight extends WholeRule
         if ($thickest !== null && ! $open) {
             yield $thickest[0];
         }
+    }
+
+    /** Where the parts have their places, the deepest column is known. */
+    private function arranged(Fitted $fitted, Line $bodyLine, Body $body, Facts $facts): Finding
+    {
+        $map = ThicknessMap::of($fitted);
+        $lines = array_map(static fn (Lying $one): Line => $one->piece->line, $map->deciding);
+        $working = array_map(fn (Lying $one): WorkingLine => $this->count(
+            "{$one->piece->name()}, ".self::n($one->box->z).' to '.self::n($one->box->back()), $one->box->h, 'mm', $one->piece->line->part->size->heightMm->source->value,
+        ), $map->deciding);
+        $found = $this->room('', null, $lines, $bodyLine, $body, $working, $facts);
+        if ($found instanceof Finding) {
+            return $found;
+        }
+        [$room, $label] = $found;
+        $spare = $room - $map->deepMm;
+
+        return $this->answer(self::byMargin($spare, $body->drawn ? 0.0 : $facts->margin('cavity-mm')), [$bodyLine, ...$lines], fn (): Words => new Words(
+            sprintf('The deepest column, %s, is %s mm high; there are %s mm.', $map->saysDeciding(), self::n($map->deepMm), self::n($room)),
+            [...$working, $this->count($label, $room, 'mm')],
+            self::n($spare).' mm to spare',
+            array_map(fn (Line $line): Remedy => $this->swap($line, "Take something flatter for {$line->name()}"), $lines),
+        ), 'arranged');
     }
 
     /**

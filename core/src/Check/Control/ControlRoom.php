@@ -28,6 +28,10 @@ final class ControlRoom extends WholeRule
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
         $onFace = self::onFace($facts);
+        if ($facts->fitted()?->isWhole() === true) {
+            // Where each has its place, "fit.face" says more than any share of the face.
+            return;
+        }
         if ($bodyLine === null
             || $body === null
             || $body->drawn

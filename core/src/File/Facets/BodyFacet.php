@@ -44,8 +44,12 @@ final class BodyFacet extends Facet
             'zones' => [
                 'many',
                 'rooms with their own depth',
-                ['name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth']],
+                [
+                    'name' => ['text', 'name'], 'lengthMm' => ['mm', 'length'], 'widthMm' => ['mm', 'width'], 'depthMm' => ['mm', 'depth'],
+                    'xMm' => ['mm', 'from the left'], 'yMm' => ['mm', 'from the top'], 'zMm' => ['mm', 'from the face'],
+                ],
             ],
+            'ribs' => ['many', 'ribs inside', BlocksFacet::FIELDS],
             'doors' => [
                 'many',
                 'doors and covers',
@@ -78,6 +82,8 @@ final class BodyFacet extends Facet
                     'headAcrossMm' => ['mm', 'room for the head'],
                     'headHighMm' => ['mm', 'height for the head'],
                     'holdsBy' => ['choice', 'holds by', ['post', 'insert', 'nut']],
+                    'xMm' => ['mm', 'its middle, from the left'],
+                    'yMm' => ['mm', 'its middle, from the top'],
                 ],
             ],
             'sliders' => [

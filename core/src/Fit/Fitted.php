@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Fit;
+
+use PocketPlot\Build\Build;
+use PocketPlot\Build\FitPlan;
+use PocketPlot\Build\Line;
+
+/** The arrangement that a build holds, judged: where its pieces lie, how large that makes it, and what does not hold. */
+final readonly class Fitted
+{
+    /**
+     * @param  list<Lying>  $lying
+     * @param  list<Piece>  $unplaced
+     * @param  array{float, float, float}  $insideMm  the room inside: the body's, or the one that is drawn around what lies there
+     * @param  list<Trouble>  $troubles
+     */
+    private function __construct(
+        public Inventory $inventory,
+        public array $lying,
+        public array $unplaced,
+        public array $insideMm,
+        public array $troubles,
+    ) {}
+
+    /** @param  list<Line>  $inBody */
+    public static function of(Build $build, ?Line $bodyLine, array $inBody, ?FitPlan $plan = null): self
+    {
+        $plan ??= $build->fit;
+        $inventory = Inventory::of($build, $bodyLine, $inBody, $plan);
+        if ($plan->poses === [] || $inventory->room === null) {
+            return new self($inventory, [], $inventory->pieces, [0.0, 0.0, 0.0], []);
+        }
+        $lying = $unplaced = [];
+        foreach ($inventory->pieces as $piece) {
+            $pose = $plan->pose($piece->line->id, $piece->number);
+            if ($pose === null) {
+                $unplaced[] = $piece;
+            } else {
+                $lying[] = new Lying($piece, $pose);
+            }
+        }
+        if ($lying === []) {
+            return new self($inventory, [], $unplaced, [0.0, 0.0, 0.0], []);
+        }
+        $spacing = Spacing::of($build->brief);
+        $inside = $inventory->room->drawn ? self::around($inventory, $lying, $spacing) : $inventory->room->limit;
+        $judge = new Judge($inventory->room, $spacing, $lying, $inside);
+
+        return new self($inventory, $lying, $unplaced, $inside, [...$judge->troubles(), ...Leads::tooShort($build, $lying, $inside)]);
+    }
+
+    /** @return array<mixed> what a judgement can read of it: the same again, and nothing has to be judged anew */
+    public function fingerprint(): array
+    {
+        return [
+            $this->insideMm, $this->isWhole(), $this->inventory->filledMm3(),
+            array_map(static fn (Trouble $one): array => [$one->kind, $one->piece->name(), $one->other?->name(), $one->mm, $one->wantedMm, $one->what], $this->troubles),
+            array_map(static fn (Lying $one): array => [$one->piece->name(), $one->box->toList(), $one->piece->line], $this->lying),
+        ];
+    }
+
+    /** Whether anything lies anywhere. */
+    public function isBegun(): bool
+    {
+        return $this->lying !== [];
+    }
+
+    /** Whether everything that has a place of its own has one, and nothing that has no size is left out. */
+    public function isWhole(): bool
+    {
+        return $this->lying !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && ! $this->inventory->isCutShort;
+    }
+
+    /** @return list<Trouble> */
+    public function clashes(): array
+    {
+        return array_values(array_filter($this->troubles, static fn (Trouble $trouble): bool => $trouble->isClash()));
+    }
+
+    /** @return array{float, float, float}|null outside, of a body that is drawn around the pieces; null while some have no place */
+    public function outsideMm(): ?array
+    {
+        $room = $this->inventory->room;
+        if ($room === null || ! $room->drawn || ! $this->isWhole()) {
+            return null;
+        }
+        $walls = 2 * $room->wallMm;
+
+        return [$this->insideMm[0] + $walls, $this->insideMm[1] + $walls, $this->insideMm[2] + $walls];
+    }
+
+    /** How far the pieces reach into the depth. */
+    public function deepMm(): float
+    {
+        return array_reduce($this->lying, static fn (float $deep, Lying $one): float => max($deep, $one->box->back()), 0.0);
+    }
+
+    /**
+     * @param  non-empty-list<Lying>  $lying
+     * @return array{float, float, float}
+     */
+    private static function around(Inventory $inventory, array $lying, Spacing $spacing): array
+    {
+        $all = Box::around(array_map(static fn (Lying $one): Box => $one->box, $lying));
+
+        return $inventory->roomAround([$all->right(), $all->bottom(), $all->back()], $spacing);
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Fit;
+
+use PocketPlot\Build\Join;
+
+/**
+ * Moves the pieces of a finished arrangement about without making it any larger: controls to the hands, the picture to
+ * the middle, what is joined by wires nearer to each other.
+ *
+ * @phpstan-import-type Point from Clearance
+ */
+final class Polish
+{
+    private const ROUNDS = 3;
+
+    private Builder $builder;
+
+    /** @var array<int, list<int>> by piece, those it is joined to */
+    private array $joined = [];
+
+    /** @var array<int, float> by piece, the share of the length at which a hand wants it */
+    private array $wanted = [];
+
+    /** @param  list<Join>  $joins */
+    public function __construct(private readonly Task $task, array $joins)
+    {
+        $this->builder = new Builder($task);
+        $first = [];
+        foreach ($task->pieces as $i => $piece) {
+            $first[$piece->line->id] ??= $i;
+        }
+        foreach ($joins as $join) {
+            if (isset($first[$join->from], $first[$join->to]) && $join->from !== $join->to) {
+                $this->joined[$first[$join->from]][] = $first[$join->to];
+                $this->joined[$first[$join->to]][] = $first[$join->from];
+            }
+        }
+        $this->wanted = self::sides($task->pieces);
+    }
+
+    /**
+     * @param  array<int, Point>  $at
+     * @param  list<int>  $ways
+     * @param  Point  $reach  which stays as it is
+     * @return array<int, Point>
+     */
+    public function polished(array $at, array $ways, array $reach): array
+    {
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $moved = false;
+            foreach (array_keys($at) as $i) {
+                $better = $this->better($i, $at, $ways, $reach);
+                if ($better !== null) {
+                    $at[$i] = $better;
+                    $moved = true;
+                }
+            }
+            if (! $moved) {
+                break;
+            }
+        }
+
+        return $at;
+    }
+
+    /**
+     * @param  list<Piece>  $pieces
+     * @return array<int, float> shares of the length: directions to the left thumb, buttons to the right
+     */
+    private static function sides(array $pieces): array
+    {
+        $wanted = [];
+        $sticks = 0;
+        foreach ($pieces as $i => $piece) {
+            $controls = $piece->isControl ? $piece->line->part->controls : null;
+            if ($piece->isPanel) {
+                $wanted[$i] = 0.5;
+            } elseif ($controls !== null) {
+                $wanted[$i] = match (true) {
+                    $controls->dPads > 0 && $controls->buttons > 2 => 0.5,
+                    $controls->dPads > 0 => 0.0,
+                    $controls->sticks > 0 => $sticks++ % 2 === 0 ? 0.0 : 1.0,
+                    default => 1.0,
+                };
+            }
+        }
+
+        return $wanted;
+    }
+
+    /**
+     * @param  array<int, Point>  $at
+     * @param  list<int>  $ways
+     * @param  Point  $reach
+     * @return Point|null
+     */
+    private function better(int $i, array $at, array $ways, array $reach): ?array
+    {
+        if (! isset($this->wanted[$i]) && ! isset($this->joined[$i])) {
+            return null;
+        }
+        $laid = $this->task->ways[$i][$ways[$i]];
+        [$low, $high] = Builder::bounds($laid, $reach);
+        $others = array_diff_key($at, [$i => true]);
+        $now = $this->cost($i, $laid, $at[$i], $others, $ways, $reach) - 0.5;
+        $best = null;
+        $places = [];
+        foreach ([0, 1] as $axis) {
+            foreach ($this->stops($i, $axis, $laid, $others, $ways, $low, $high) as $stop) {
+                $place = $at[$i];
+                $place[$axis] = $stop;
+                $places[] = $place;
+            }
+        }
+        $middle = [($low[0] + $high[0]) / 2, ($low[1] + $high[1]) / 2];
+        $side = $low[0] + ($high[0] - $low[0]) * ($this->wanted[$i] ?? 0.5);
+        $places[] = [$side, $middle[1], $at[$i][2]];
+        $places[] = [$side, $high[1], $at[$i][2]];
+        $places[] = [$side, $low[1], $at[$i][2]];
+        foreach ($places as $place) {
+            $cost = $this->cost($i, $laid, $place, $others, $ways, $reach);
+            if ($cost < $now && $this->builder->mayLieAt($i, $laid, $place, $others, $ways)) {
+                [$best, $now] = [$place, $cost];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Where it would touch a wall or a neighbour, or stand in the middle.
+     *
+     * @param  array<int, Point>  $others
+     * @param  list<int>  $ways
+     * @param  Point  $low
+     * @param  Point  $high
+     * @return list<float>
+     */
+    private function stops(int $i, int $axis, Laid $laid, array $others, array $ways, array $low, array $high): array
+    {
+        $stops = [$low[$axis], $high[$axis], ($low[$axis] + $high[$axis]) / 2];
+        foreach ($others as $j => $point) {
+            $gap = $this->task->gaps[$i][$j]->besideMm;
+            $stops[] = $point[$axis] + $this->task->ways[$j][$ways[$j]]->sides[$axis] + $gap;
+            $stops[] = $point[$axis] - $laid->sides[$axis] - $gap;
+        }
+
+        return array_values(array_filter(array_unique($stops), static fn (float $stop): bool => $stop >= $low[$axis] - 1e-9 && $stop <= $high[$axis] + 1e-9));
+    }
+
+    /**
+     * @param  Point  $at
+     * @param  array<int, Point>  $others
+     * @param  list<int>  $ways
+     * @param  Point  $reach
+     */
+    private function cost(int $i, Laid $laid, array $at, array $others, array $ways, array $reach): float
+    {
+        $cost = 0.0;
+        if (isset($this->wanted[$i])) {
+            $cost += 2 * abs($at[0] + $laid->sides[0] / 2 - (0.5 + ($this->wanted[$i] - 0.5) * 0.75) * $reach[0]) + abs($at[1] + $laid->sides[1] / 2 - $reach[1] / 2);
+        }
+        foreach ($this->joined[$i] ?? [] as $j) {
+            if (isset($others[$j])) {
+                $other = $this->task->ways[$j][$ways[$j]]->sides;
+                foreach ([0, 1, 2] as $axis) {
+                    $cost += 0.3 * abs($at[$axis] + $laid->sides[$axis] / 2 - $others[$j][$axis] - $other[$axis] / 2);
+                }
+            }
+        }
+
+        return $cost;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Fit;
+
+/** The face cut into fields, each with what lies behind it and how deep that goes; the deepest decides. */
+final readonly class ThicknessMap
+{
+    /**
+     * @param  list<array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}>  $fields  pieces by key, from the face down
+     * @param  list<Lying>  $deciding  the column that decides, from the face down
+     */
+    private function __construct(public array $fields, public array $deciding, public float $deepMm) {}
+
+    public static function of(Fitted $fitted): self
+    {
+        $xs = $ys = [0.0];
+        foreach ($fitted->lying as $one) {
+            foreach ($one->solid as $box) {
+                array_push($xs, $box->x, $box->right());
+                array_push($ys, $box->y, $box->bottom());
+            }
+        }
+        [$xs, $ys] = [self::cuts($xs), self::cuts($ys)];
+        $fields = [];
+        $deepest = null;
+        for ($j = 0; $j + 1 < count($ys); $j++) {
+            $row = [];
+            for ($i = 0; $i + 1 < count($xs); $i++) {
+                $field = self::field($fitted, $xs[$i], $ys[$j], $xs[$i + 1], $ys[$j + 1]);
+                if ($field['pieces'] === []) {
+                    continue;
+                }
+                $last = array_key_last($row);
+                if ($last !== null && $row[$last]['pieces'] === $field['pieces'] && abs($row[$last]['x'] + $row[$last]['l'] - $field['x']) < 1e-6 && $row[$last]['deepMm'] === $field['deepMm']) {
+                    $row[$last]['l'] += $field['l'];
+                } else {
+                    $row[] = $field;
+                }
+            }
+            foreach ($row as $field) {
+                $fields[] = $field;
+                // Of columns that go as deep, the one with the most in it says the most.
+                if ($deepest === null || [$field['deepMm'], $field['solidMm']] > [$deepest['deepMm'], $deepest['solidMm']]) {
+                    $deepest = $field;
+                }
+            }
+        }
+
+        return new self($fields, self::column($fitted, $deepest['pieces'] ?? []), $deepest['deepMm'] ?? 0.0);
+    }
+
+    /** "Rook 9 panel, Ridge pack": the deciding column, from the face down. */
+    public function saysDeciding(): string
+    {
+        return implode(', ', array_map(static fn (Lying $one): string => $one->piece->name(), $this->deciding));
+    }
+
+    /**
+     * @param  non-empty-list<float>  $at
+     * @return list<float>
+     */
+    private static function cuts(array $at): array
+    {
+        sort($at);
+        $cuts = [];
+        foreach ($at as $one) {
+            if ($cuts === [] || $one - $cuts[count($cuts) - 1] > 0.05) {
+                $cuts[] = $one;
+            }
+        }
+
+        return $cuts;
+    }
+
+    /** @return array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>} */
+    private static function field(Fitted $fitted, float $left, float $top, float $right, float $bottom): array
+    {
+        [$x, $y] = [($left + $right) / 2, ($top + $bottom) / 2];
+        $deep = $solid = 0.0;
+        $at = [];
+        foreach ($fitted->lying as $one) {
+            foreach ($one->solid as $box) {
+                if ($box->x < $x && $box->right() > $x && $box->y < $y && $box->bottom() > $y) {
+                    $deep = max($deep, $box->back());
+                    $solid += $box->h;
+                    $at[$one->piece->key()] = min($at[$one->piece->key()] ?? INF, $box->z);
+                }
+            }
+        }
+        asort($at);
+
+        return ['x' => $left, 'y' => $top, 'l' => $right - $left, 'w' => $bottom - $top, 'deepMm' => $deep, 'solidMm' => $solid, 'pieces' => array_map(strval(...), array_keys($at))];
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return list<Lying>
+     */
+    private static function column(Fitted $fitted, array $keys): array
+    {
+        $column = [];
+        foreach ($keys as $key) {
+            foreach ($fitted->lying as $one) {
+                if ($one->piece->key() === $key) {
+                    $column[] = $one;
+                }
+            }
+        }
+
+        return $column;
+    }
+}
