@@ -7,6 +7,7 @@ use App\Http\Controllers\BuildController;
 use App\Http\Controllers\ClippingController;
 use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\FindingController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LineController;
 use App\Http\Controllers\MarketController;
@@ -68,6 +69,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('files/{file}/restore', [PartFileController::class, 'restore'])->whereNumber('file');
         });
         Route::get('comparison', [PartController::class, 'compare']);
+        Route::post('stl', [FitController::class, 'stlBox']);
         Route::post('logs/preview', [BenchController::class, 'previewLog']);
         Route::get('facets', [RuleController::class, 'facets']);
         Route::post('clippings', [ClippingController::class, 'read']);
@@ -127,6 +129,10 @@ Route::prefix('api')->group(function (): void {
             Route::get('record', [WorkController::class, 'record']);
             Route::post('record', [WorkController::class, 'take']);
             Route::get('record/{entry}/photo', [WorkController::class, 'photo']);
+            Route::get('fit', [FitController::class, 'show']);
+            Route::post('fit', [FitController::class, 'change']);
+            Route::get('fit/arrangements', [FitController::class, 'arrange']);
+            Route::get('fit/{what}.{format}', [FitController::class, 'file'])->where('what', '[a-z0-9-]+')->whereIn('format', ['stl', 'scad', 'svg']);
             Route::get('file', [BuildController::class, 'exportFile']);
             Route::get('parts.{format}', [SheetController::class, 'ofBuild'])->whereIn('format', array_keys(SheetOut::FORMATS));
             Route::post('sheet', [SheetController::class, 'intoBuild']);

@@ -20,6 +20,7 @@ use PocketPlot\Build\Vendor;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\BuildWriter;
+use PocketPlot\File\FitFile;
 use PocketPlot\File\Format;
 use PocketPlot\File\ReadingReader;
 use PocketPlot\File\RecordFile;
@@ -74,6 +75,7 @@ final class ImportBuild
                 'rates' => BuildWriter::rates($core->rates),
                 'extra' => $core->extra,
                 'work' => WorkFile::document($core->work) ?: null,
+                'fit' => FitFile::document($core->fit) ?: null,
                 'vendors' => $core->vendors === [] ? null : array_values(array_map(static fn (Vendor $one): array => $one->raw, $core->vendors)),
                 'profiles' => $core->profiles === [] ? null : array_map(BuildWriter::profile(...), $core->profiles),
             ]);

@@ -16,6 +16,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Build\Tick;
 use PocketPlot\File\BuildReader;
 use PocketPlot\File\Fields;
+use PocketPlot\File\FitFile;
 use PocketPlot\File\PartReader;
 use PocketPlot\File\ReadingReader;
 use PocketPlot\File\RecordFile;
@@ -115,6 +116,8 @@ final class BuildMapper
             VendorTerms::of($record),
             BuildReader::orders(new Fields(['orders' => $record->orders->map(static fn (OrderRecord $row): array => $row->document)->all()])),
             WorkFile::read(new Fields($record->work ?? [], 'work')),
+            [],
+            FitFile::read(new Fields($record->fit ?? [], 'fit')),
         );
     }
 

@@ -46,6 +46,7 @@ final class RawDocument
             ]) + $join->extra)->values()->all(),
             'ticks' => $record->ticks->map(BuildMapper::tick(...))->all(),
             ...($record->work === null ? [] : ['work' => $record->work]),
+            ...($record->fit === null ? [] : ['fit' => $record->fit]),
             ...($record->events->isEmpty() ? [] : ['record' => $record->events->map(static fn (StepEventRecord $row): array => $row->document)->all()]),
             ...($record->profiles === null ? [] : ['profiles' => $record->profiles]),
             ...($record->vendors === null ? [] : ['vendors' => $record->vendors]),

@@ -33,6 +33,7 @@ use Illuminate\Support\Collection;
  * @property Collection<int, TickRecord> $ticks
  * @property ?list<array<string, mixed>> $vendors terms that came with a file, for vendors nobody here has written down
  * @property ?array<string, mixed> $work what the builder decided about the steps
+ * @property ?array<string, mixed> $fit where the parts lie in the body
  * @property Collection<int, OrderRecord> $orders
  * @property Collection<int, ReadingRecord> $readings
  * @property Collection<int, StepEventRecord> $events
@@ -56,6 +57,7 @@ final class BuildRecord extends Model
         'profiles' => 'array',
         'vendors' => 'array',
         'work' => 'array',
+        'fit' => 'array',
         'card' => 'array',
     ];
 

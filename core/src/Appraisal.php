@@ -160,7 +160,7 @@ final readonly class Appraisal
     /** @return array<string, array{verdict: string, figure: string}> what stands on the tab of each station */
     public function tabs(): array
     {
-        return Tabs::of($this->build, $this->findings, $this->plan, $this->vitals);
+        return Tabs::of($this->build, $this->findings, $this->plan, $this->vitals, $this->facts->fitted());
     }
 
     /** @return list<array<string, mixed>> the steps in their order (contract/openapi.json, "Step") */

@@ -9,6 +9,7 @@ use PocketPlot\Assembly\Step;
 use PocketPlot\Build\Build;
 use PocketPlot\Check\Finding;
 use PocketPlot\Check\Verdict;
+use PocketPlot\Fit\Fitted;
 use PocketPlot\Quantity\Number;
 
 /** What stands on the tab of each station: the worst mark inside it, and one figure. */
@@ -18,7 +19,7 @@ final class Tabs
      * @param  list<Finding>  $findings
      * @return array<string, array{verdict: string, figure: string}> by station
      */
-    public static function of(Build $build, array $findings, Plan $plan, Vitals $vitals): array
+    public static function of(Build $build, array $findings, Plan $plan, Vitals $vitals, ?Fitted $fitted): array
     {
         $waits = array_filter($plan->open, static fn (Step $step): bool => $step->waitsFor() !== []) !== [];
         $worst = self::worstOf($findings);
@@ -30,6 +31,7 @@ final class Tabs
             ],
             'parts' => [$worst, self::counted(count($build->chosen()), 'line')],
             'power' => [self::power($build, $findings), $vitals->hasPack ? ($hours === null ? 'unknown' : Number::says($hours).' h') : 'no pack'],
+            'fit' => self::fit($findings, $fitted),
             'checks' => [$worst, ($vitals->clashes + $vitals->missing + $vitals->unmeasured).' open'],
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
             'build' => [match (true) {
@@ -47,6 +49,23 @@ final class Tabs
             'verdict' => ($isBlank && $tab[0] === Verdict::Fits ? Verdict::Missing : $tab[0])->value,
             'figure' => $tab[1],
         ], $tabs);
+    }
+
+    /**
+     * While something has no place yet, nobody knows whether all goes in.
+     *
+     * @param  list<Finding>  $findings
+     * @return array{Verdict, string}
+     */
+    private static function fit(array $findings, ?Fitted $fitted): array
+    {
+        if ($fitted === null || ! $fitted->isBegun()) {
+            return [Verdict::Unmeasured, 'not laid'];
+        }
+        $left = count($fitted->unplaced) + count($fitted->inventory->unsized);
+        $worst = self::worstOf($findings, 'fit');
+
+        return $left > 0 ? [$worst->worseOf(Verdict::Unmeasured), "{$left} left"] : [$worst, Number::says($fitted->deepMm()).' mm'];
     }
 
     /** @param  list<Finding>  $findings */

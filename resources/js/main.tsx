@@ -15,6 +15,7 @@ const BriefStation = lazy(() => import('./stations/brief/BriefStation'));
 const BuyStation = lazy(() => import('./stations/buy/BuyStation'));
 const BuildStation = lazy(() => import('./stations/build/BuildStation'));
 const PowerStation = lazy(() => import('./stations/power/PowerStation'));
+const FitStation = lazy(() => import('./stations/fit/FitStation'));
 const BenchStation = lazy(() => import('./stations/bench/BenchStation'));
 const ChecksStation = lazy(() => import('./stations/checks/ChecksStation'));
 const OwnCopy = lazy(() => import('./stations/parts/OwnCopy'));
@@ -60,6 +61,7 @@ createRoot(place).render(
                                     <Route path="brief" element={<BriefStation />} />
                                     <Route path="parts" element={<PartsStation />} />
                                     <Route path="power" element={<PowerStation />} />
+                                    <Route path="fit" element={<FitStation />} />
                                     <Route path="bench" element={<BenchStation />} />
                                     <Route path="checks" element={<ChecksStation />} />
                                     <Route path="lines/:line/part" element={<OwnCopy />} />

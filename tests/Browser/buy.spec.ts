@@ -14,7 +14,7 @@ for (const leaf of ['orders', 'money', 'lines', 'vendors', 'shop']) {
 
 test('from the list to the last parcel: a wrong variant comes, is ordered again, and stays in the drawer', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.locator('body').press('5');
+    await page.locator('body').press('6');
     const plan = page.locator('[data-plan="least"]');
     const shop = plan.getByRole('region', { name: 'Low Shelf Electronics' });
     await expect(shop).toContainText('Plover wired paddle');
@@ -119,7 +119,7 @@ test('a vendor is written down, and its post is in the cost', async ({ page }) =
 
 test('an offer that was seen is noted beside what it is for', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.locator('body').press('5');
+    await page.locator('body').press('6');
     const row = page.locator('[data-shopping="switch"]');
     await row.getByRole('button', { name: 'Note an offer' }).click();
     const form = page.getByRole('dialog');

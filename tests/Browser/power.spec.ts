@@ -117,7 +117,7 @@ test('a pack is found for the wish and taken', async ({ page }) => {
 
 test('a draw is metered, shows what it would move, and then counts', async ({ page }) => {
     const build = await withBuild(page, 'refuge');
-    await page.locator('body').press('7');
+    await page.locator('body').press('8');
     await page.getByLabel('Volts at the part').fill('5 V');
     await page.getByLabel('Amps in its lead').fill('rather a lot');
     await page.getByRole('button', { name: 'Write it down' }).click();

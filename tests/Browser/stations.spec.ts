@@ -61,7 +61,7 @@ test('keeps a candidate beside a part, chooses it, and swaps by keyboard', async
 
 test('buying moves the totals', async ({ page }) => {
     await withBuild(page, 'refuge');
-    await page.locator('body').press('5');
+    await page.locator('body').press('6');
     await page.getByRole('tab', { name: 'Money' }).click();
     await expect(page.getByText('The parts come to 176.17 EUR of 290.00 EUR.')).toBeVisible();
     await page.getByRole('tab', { name: 'Line by line' }).click();

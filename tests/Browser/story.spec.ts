@@ -52,7 +52,7 @@ test('from the demo door to a second build with the same appraisal', async ({ pa
     await expect(page.locator('[data-line="cooling"]')).toContainText('Fin heatsink');
 
     // A step ticked.
-    await page.locator('body').press('6');
+    await page.locator('body').press('7');
     await expect(page.getByRole('heading', { name: 'Build', exact: true })).toBeVisible();
     const card = page.getByRole('article');
     const lies = (await card.getAttribute('data-step')) ?? '';

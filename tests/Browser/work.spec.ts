@@ -220,6 +220,6 @@ test('an empty build teaches what will stand there', async ({ page }) => {
     await page.getByLabel('Its name').fill('Nothing yet');
     await page.getByRole('button', { name: 'Begin with the brief' }).click();
     await expect(page.getByRole('heading', { name: 'Brief', exact: true })).toBeVisible();
-    await page.locator('body').press('6');
+    await page.locator('body').press('7');
     await expect(page.getByText('No parts, no steps', { exact: false })).toBeVisible();
 });

@@ -16,6 +16,7 @@ const rows = [
         'stations/brief',
         'stations/parts',
         'stations/power',
+        'stations/fit',
         'stations/checks',
         'stations/buy',
         'stations/build',

@@ -110,7 +110,10 @@ final readonly class Arranger
             }
         }
         $reach = self::reach($task, $at, $ways);
-        $at = (new Polish($task, $this->inventory->build->joins))->polished($at, $ways, $reach);
+        $polish = new Polish($task, $this->inventory->build->joins);
+        [$at, $ways] = $polish->laidFlat($at, $ways, $reach);
+        [$at, $ways] = $polish->mirrored($at, $ways, $reach);
+        $at = $polish->polished($at, $ways, $reach);
 
         return $this->answer($style, $task, $at, $ways, $found['lost'], $isProved, $bound, $search->steps);
     }
@@ -130,7 +133,8 @@ final readonly class Arranger
             $laid = $task->ways[$i][$ways[$i]];
             foreach ([0, 1, 2] as $axis) {
                 // The wall may stand farther out than the parts reach, where wires want room.
-                if ($task->room->drawn && ($laid->reaches[$axis] || ($axis === 2 && $piece->isCoil)) && ! $this->isPinned($piece)) {
+                $isAtWall = ($laid->reaches[$axis] && $task->room->drawn) || ($axis === 2 && $piece->isCoil);
+                if ($isAtWall && ! $this->isPinned($piece)) {
                     $point[$axis] = max($point[$axis], $inside[$axis] - $laid->sides[$axis]);
                 }
             }

@@ -74,6 +74,12 @@ final readonly class Fitted
         return $this->lying !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && ! $this->inventory->isCutShort;
     }
 
+    /** Whether something about it waits for a figure. */
+    public function isOpen(): bool
+    {
+        return array_filter($this->troubles, static fn (Trouble $trouble): bool => $trouble->isOpen()) !== [];
+    }
+
     /** @return list<Trouble> */
     public function clashes(): array
     {

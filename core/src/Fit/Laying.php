@@ -18,11 +18,13 @@ final readonly class Laying
     {
         $ways = [];
         foreach ($this->turns($piece, $pin) as $turn) {
-            $laid = $this->laid($piece, $turn, $pin);
-            if ($laid === null || ! $laid->mayLie()) {
-                continue;
+            // Where nobody says at which edge its socket sits, it lies at one of the four walls.
+            foreach ($pin === null && $piece->shape->anyEdge ? ['left', 'right', 'top', 'bottom'] : [''] as $wall) {
+                $laid = $this->laid($piece, $turn, $pin, $wall);
+                if ($laid !== null && $laid->mayLie()) {
+                    $ways[serialize([$laid->sides, $laid->solid, $laid->free, $laid->low, $laid->high, $laid->reaches])] ??= $laid;
+                }
             }
-            $ways[serialize([$laid->sides, $laid->solid, $laid->free, $laid->low, $laid->high, $laid->reaches])] ??= $laid;
         }
 
         return array_values($ways);
@@ -52,7 +54,7 @@ final readonly class Laying
         };
     }
 
-    private function laid(Piece $piece, Turn $turn, ?Pose $pin): ?Laid
+    private function laid(Piece $piece, Turn $turn, ?Pose $pin, string $wall): ?Laid
     {
         $sides = $turn->sides($piece->shape->sides);
         $low = [0.0, 0.0, 0.0];
@@ -66,8 +68,8 @@ final readonly class Laying
             $high[2] = $low[2] = 0.0;
         }
         $reaches = [false, false, false];
-        foreach ($pin === null ? $piece->shape->edges : [] as $edge) {
-            [$low, $high, $reaches] = $this->atWall($turn->side($edge), $sides, $low, $high, $reaches);
+        foreach ($pin === null ? [...array_map($turn->side(...), $piece->shape->edges), $wall] : [] as $side) {
+            [$low, $high, $reaches] = $this->atWall($side, $sides, $low, $high, $reaches);
         }
         foreach ($pin === null ? $piece->line->part->sockets : [] as $socket) {
             $bounds = $this->atOpening($socket, $piece, $turn, $low, $high);

@@ -67,6 +67,107 @@ final class Polish
     }
 
     /**
+     * The same seen in a mirror, where that brings more of it under the right hand.
+     *
+     * @param  array<int, Point>  $at
+     * @param  list<int>  $ways
+     * @param  Point  $reach
+     * @return array{array<int, Point>, list<int>}
+     */
+    public function mirrored(array $at, array $ways, array $reach): array
+    {
+        $other = [];
+        $otherWays = $ways;
+        [$now, $then] = [0.0, 0.0];
+        foreach ($at as $i => $point) {
+            $laid = $this->task->ways[$i][$ways[$i]];
+            $mirrored = [$reach[0] - $point[0] - $laid->sides[0], $point[1], $point[2]];
+            $way = $this->wayAt($i, $laid, $mirrored, $reach);
+            if ($way === null || ! $laid->isOneBlock || $this->task->room->ribs !== []) {
+                return [$at, $ways];
+            }
+            $other[$i] = $mirrored;
+            $otherWays[$i] = $way;
+            $now += $this->cost($i, $laid, $point, [], $ways, $reach);
+            $then += $this->cost($i, $laid, $mirrored, [], $ways, $reach);
+        }
+
+        return $then < $now ? [$other, array_values($otherWays)] : [$at, $ways];
+    }
+
+    /**
+     * A way of the same sides that may lie there: what has its socket at the right has it at the left in a mirror.
+     *
+     * @param  Point  $at
+     * @param  Point  $reach
+     */
+    private function wayAt(int $i, Laid $like, array $at, array $reach): ?int
+    {
+        foreach ($this->task->ways[$i] as $way => $laid) {
+            [$low, $high] = Builder::bounds($laid, $reach);
+            if ($laid->sides === $like->sides && $at[0] >= $low[0] - 1e-6 && $at[0] <= $high[0] + 1e-6
+                && $at[1] >= $low[1] - 1e-6 && $at[1] <= $high[1] + 1e-6 && $at[2] >= $low[2] - 1e-6 && $at[2] <= $high[2] + 1e-6) {
+                return $way;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What stands for no reason lies down where there is room for it.
+     *
+     * @param  array<int, Point>  $at
+     * @param  list<int>  $ways
+     * @param  Point  $reach
+     * @return array{array<int, Point>, list<int>}
+     */
+    public function laidFlat(array $at, array $ways, array $reach): array
+    {
+        foreach ($at as $i => $point) {
+            $best = $ways[$i];
+            foreach ($this->task->ways[$i] as $way => $laid) {
+                if ($laid->sides[2] < $this->task->ways[$i][$best]->sides[2] - 0.5) {
+                    $place = $this->anywhere($i, $laid, $point, array_diff_key($at, [$i => true]), $ways, $reach);
+                    if ($place !== null) {
+                        [$best, $at[$i]] = [$way, $place];
+                    }
+                }
+            }
+            $ways[$i] = $best;
+            $ways = array_values($ways);
+        }
+
+        return [$at, $ways];
+    }
+
+    /**
+     * @param  Point  $now
+     * @param  array<int, Point>  $others
+     * @param  list<int>  $ways
+     * @param  Point  $reach
+     * @return Point|null
+     */
+    private function anywhere(int $i, Laid $laid, array $now, array $others, array $ways, array $reach): ?array
+    {
+        [$low, $high] = Builder::bounds($laid, $reach);
+        if ($low[0] > $high[0] + 1e-9 || $low[1] > $high[1] + 1e-9 || $low[2] > $high[2] + 1e-9) {
+            return null;
+        }
+        foreach (array_unique([$low[2], min($high[2], $now[2]), $high[2]]) as $z) {
+            foreach ($this->stops($i, 0, $laid, $others, $ways, $low, $high) as $x) {
+                foreach ($this->stops($i, 1, $laid, $others, $ways, $low, $high) as $y) {
+                    if ($this->builder->mayLieAt($i, $laid, [$x, $y, $z], $others, $ways)) {
+                        return [$x, $y, $z];
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  list<Piece>  $pieces
      * @return array<int, float> shares of the length: directions to the left thumb, buttons to the right
      */

@@ -97,7 +97,7 @@ final readonly class Shell
         if ($panel !== null) {
             $active = $panel->activeWidthMm->isKnown() && $panel->activeHeightMm->isKnown()
                 ? [$panel->activeWidthMm->most(), $panel->activeHeightMm->most()]
-                : [$box->l - 2 * self::EDGE_MM, $box->w - 2 * self::EDGE_MM];
+                : [self::within($box->l), self::within($box->w)];
 
             return [new Cutout('front', $box->x + $box->l / 2, $box->y + $box->w / 2, max(1.0, min($active[0], $box->l)), max(1.0, min($active[1], $box->w)), false, $one->piece->name(), 'window')];
         }
@@ -105,7 +105,13 @@ final readonly class Shell
 
         return array_map(static fn (Box $block): Cutout => count($one->solid) > 1
             ? new Cutout('front', $block->x + $block->l / 2, $block->y + $block->w / 2, $block->l + self::FACE_AIR_MM, $block->w + self::FACE_AIR_MM, abs($block->l - $block->w) < 0.2, "{$one->piece->name()} {$block->name}", 'control')
-            : new Cutout('front', $block->x + $block->l / 2, $block->y + $block->w / 2, max(1.0, $block->l - 2 * self::EDGE_MM), max(1.0, $block->w - 2 * self::EDGE_MM), false, $one->piece->name(), 'control'), $blocks);
+            : new Cutout('front', $block->x + $block->l / 2, $block->y + $block->w / 2, self::within($block->l), self::within($block->w), false, $one->piece->name(), 'control'), $blocks);
+    }
+
+    /** A side of an opening behind which something lies: the edge holds it, of small things less of an edge. */
+    private static function within(float $side): float
+    {
+        return $side - 2 * min(self::EDGE_MM, 0.12 * $side);
     }
 
     /**

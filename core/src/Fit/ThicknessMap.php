@@ -40,7 +40,12 @@ final readonly class ThicknessMap
                 }
             }
             foreach ($row as $field) {
-                $fields[] = $field;
+                $above = self::above($fields, $field);
+                if ($above === null) {
+                    $fields[] = $field;
+                } else {
+                    $fields[$above] = ['w' => $fields[$above]['w'] + $field['w']] + $fields[$above];
+                }
                 // Of columns that go as deep, the one with the most in it says the most.
                 if ($deepest === null || [$field['deepMm'], $field['solidMm']] > [$deepest['deepMm'], $deepest['solidMm']]) {
                     $deepest = $field;
@@ -48,7 +53,7 @@ final readonly class ThicknessMap
             }
         }
 
-        return new self($fields, self::column($fitted, $deepest['pieces'] ?? []), $deepest['deepMm'] ?? 0.0);
+        return new self(array_values($fields), self::column($fitted, $deepest['pieces'] ?? []), $deepest['deepMm'] ?? 0.0);
     }
 
     /** "Rook 9 panel, Ridge pack": the deciding column, from the face down. */
@@ -72,6 +77,24 @@ final readonly class ThicknessMap
         }
 
         return $cuts;
+    }
+
+    /**
+     * A field right above this one with the same over each other: the two are one.
+     *
+     * @param  array<int, array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}>  $fields
+     * @param  array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}  $field
+     */
+    private static function above(array $fields, array $field): ?int
+    {
+        foreach ($fields as $at => $one) {
+            if (abs($one['y'] + $one['w'] - $field['y']) < 1e-6 && abs($one['x'] - $field['x']) < 1e-6 && abs($one['l'] - $field['l']) < 1e-6
+                && $one['pieces'] === $field['pieces'] && $one['deepMm'] === $field['deepMm']) {
+                return $at;
+            }
+        }
+
+        return null;
     }
 
     /** @return array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>} */

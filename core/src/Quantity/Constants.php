@@ -82,6 +82,7 @@ final class Constants
         'measured' => 0.03,
         'datasheet' => 0.1,
         'listing' => 0.25,
+        'file' => 0.1,
         'guess' => 0.4,
         'typical' => 0.25,
         'worked out' => 0.1,

@@ -10,6 +10,8 @@ enum Source: string
     case Datasheet = 'datasheet';
     case Measured = 'measured';
     case Listing = 'listing';
+    /** Read from a drawing of the part. */
+    case File = 'file';
     case Guess = 'guess';
     /** Usual of its kind; nobody wrote it down for this part. */
     case Typical = 'typical';

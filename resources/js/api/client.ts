@@ -49,6 +49,14 @@ export type SheetRow = Schemas['SheetRow'];
 export type Step = Schemas['Step'];
 export type Sizing = Schemas['Sizing'];
 export type Plan = Schemas['Plan'];
+export type Fit = Schemas['Fit'];
+export type FitBox = Schemas['FitBox'];
+export type FitPiece = Schemas['FitPiece'];
+export type FitTrouble = Schemas['FitTrouble'];
+export type Arrangement = Schemas['Arrangement'];
+export type ArrangeLine = Schemas['ArrangeLine'];
+export type StlBox = Schemas['StlBox'];
+export type Thinner = Schemas['Thinner'];
 export type Fault = Schemas['Fault'];
 export type WayBack = Schemas['WayBack'];
 export type RecordEntry = Schemas['RecordEntry'];
@@ -129,10 +137,10 @@ async function send<T>(method: string, path: string, body?: unknown, tries = tri
             credentials: 'same-origin',
             headers: {
                 Accept: 'application/json',
-                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+                ...(body === undefined ? {} : { 'Content-Type': body instanceof Blob ? 'application/octet-stream' : 'application/json' }),
                 ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': crossSiteKey() }),
             },
-            ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+            ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
         });
     } catch {
         throw new Problem('away', away);
@@ -166,4 +174,6 @@ export const api = {
     put: <T>(path: string, body: unknown) => send<T>('PUT', path, body),
     patch: <T>(path: string, body: unknown) => send<T>('PATCH', path, body),
     remove: <T>(path: string, body: unknown = {}) => send<T>('DELETE', path, body),
+    /** A file as it is. */
+    upload: <T>(path: string, file: Blob) => send<T>('POST', path, file),
 };

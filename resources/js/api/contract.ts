@@ -1703,6 +1703,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/builds/{build}/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the parts lie, and what does not hold */
+        get: operations["getBuildsBuildFit"];
+        put?: never;
+        /** Put, turn, pin or free a piece; take an arrangement */
+        post: operations["postBuildsBuildFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/fit/arrangements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Look for arrangements; a line now and then, and one for each that was found */
+        get: operations["getBuildsBuildFitArrangements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/builds/{build}/fit/{what}.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A half to print, its script, or a side at 1 : 1 */
+        get: operations["getBuildsBuildFitWhatFormat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The outer box of an STL file; nothing is stored */
+        post: operations["postStl"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1927,6 +1996,10 @@ export interface components {
                     figure: string;
                 };
                 power: {
+                    verdict: components["schemas"]["Verdict"];
+                    figure: string;
+                };
+                fit: {
                     verdict: components["schemas"]["Verdict"];
                     figure: string;
                 };
@@ -3347,6 +3420,206 @@ export interface components {
             read?: {
                 [key: string]: string | number | boolean;
             };
+        };
+        /** @description corner and sides: from the left, from the top, from the face; to the right, down, into the depth; millimetres */
+        FitBox: number[];
+        FitPose: {
+            xMm: number;
+            yMm: number;
+            zMm: number;
+            turn: string;
+            pinned: boolean;
+        };
+        FitPiece: {
+            key: string;
+            line: string;
+            piece: number;
+            name: string;
+            /** @enum {string} */
+            kind: "panel" | "control" | "cell" | "coil" | "hot" | "other";
+            isFace: boolean;
+            sidesMm: number[];
+            pose: components["schemas"]["FitPose"] | null;
+            box: components["schemas"]["FitBox"] | null;
+            solid: components["schemas"]["FitBox"][];
+            free: components["schemas"]["FitBox"][];
+        };
+        FitTrouble: {
+            kind: string;
+            verdict: components["schemas"]["Verdict"];
+            piece: string;
+            other: string | null;
+            mm: number;
+            where: components["schemas"]["FitBox"] | null;
+            says: string;
+        };
+        FitRoom: {
+            drawn: boolean;
+            limitMm: (number | null)[];
+            insideMm: number[] | null;
+            wallMm: number;
+            ribs: {
+                name: string;
+                box: components["schemas"]["FitBox"];
+            }[];
+            zones: {
+                name: string;
+                box: components["schemas"]["FitBox"];
+            }[];
+        };
+        FitMap: {
+            deepMm: number;
+            deciding: string[];
+            says: string;
+            fields: {
+                at: number[];
+                deepMm: number;
+                solidMm: number;
+                pieces: string[];
+            }[];
+        };
+        FitHands: {
+            isHeld: boolean;
+            thickMm: number;
+            thumbsMm: {
+                small: number;
+                middle: number;
+                large: number;
+            };
+            reaches: {
+                piece: string;
+                /** @enum {string} */
+                side: "left" | "right";
+                mm: number;
+                hands: {
+                    /** @enum {string} */
+                    small: "well" | "stretch" | "out";
+                    /** @enum {string} */
+                    middle: "well" | "stretch" | "out";
+                    /** @enum {string} */
+                    large: "well" | "stretch" | "out";
+                };
+            }[];
+            centreMm: number[] | null;
+            offShare: number;
+            unweighed: string[];
+            tipsAtDeg: number | null;
+        };
+        FitCutout: {
+            /** @enum {string} */
+            side: "front" | "back" | "left" | "right" | "top" | "bottom";
+            /** @enum {string} */
+            kind: "window" | "control" | "socket" | "vent" | "grille" | "screw";
+            name: string;
+            isRound: boolean;
+            across: number;
+            along: number;
+            wide: number;
+            high: number;
+        };
+        FitShell: {
+            isDrawn: boolean;
+            outsideMm: number[];
+            splitMm: number;
+            posts: number[][];
+            postMm: number;
+            postsMissing: number;
+            cutouts: components["schemas"]["FitCutout"][];
+            prints: string[];
+            sides: ("front" | "back" | "left" | "right" | "top" | "bottom")[];
+        };
+        Fit: {
+            room: components["schemas"]["FitRoom"] | null;
+            body: string | null;
+            /** @enum {string} */
+            aim: "thickness" | "area" | "volume" | "outer";
+            isWhole: boolean;
+            pieces: components["schemas"]["FitPiece"][];
+            unsized: string[];
+            soft: string[];
+            inZones: string[];
+            isCutShort: boolean;
+            filledCm3: number;
+            splittable: {
+                [key: string]: number;
+            };
+            split: string[];
+            troubles: components["schemas"]["FitTrouble"][];
+            map: components["schemas"]["FitMap"] | null;
+            hands: components["schemas"]["FitHands"] | null;
+            shell: components["schemas"]["FitShell"] | null;
+        };
+        FitWritten: {
+            line: string;
+            piece?: number;
+            xMm: number;
+            yMm: number;
+            zMm: number;
+            turn?: string;
+            pinned?: boolean;
+        };
+        Arrangement: {
+            /** @enum {string} */
+            style: "free" | "cells-beside" | "cells-behind" | "cells-apart";
+            says: string;
+            /** @enum {string} */
+            aim: "thickness" | "area" | "volume" | "outer";
+            unit: string;
+            measure: number;
+            bound: number;
+            isProved: boolean;
+            slack: number;
+            steps: number;
+            insideMm: number[];
+            outsideMm: number[] | null;
+            split: string[];
+            lost: string[];
+            poses: components["schemas"]["FitWritten"][];
+            solids: {
+                key: string;
+                line: string;
+                boxes: components["schemas"]["FitBox"][];
+            }[];
+            deepMm: number;
+            deciding: string[];
+            decidingSays: string;
+            clashes: number;
+            tight: number;
+            worst: components["schemas"]["FitTrouble"][];
+            leadMm: number;
+            out: number;
+            offShare: number;
+        };
+        Thinner: {
+            line: string;
+            part: string;
+            partMm: number;
+            fromMm: number;
+            toMm: number;
+        };
+        ArrangeLine: {
+            styles?: {
+                /** @enum {string} */
+                style: "free" | "cells-beside" | "cells-behind" | "cells-apart";
+                says: string;
+            }[];
+            /** @enum {string} */
+            style?: "free" | "cells-beside" | "cells-behind" | "cells-apart";
+            share?: number;
+            found?: components["schemas"]["Arrangement"];
+            /** @enum {string} */
+            sameAs?: "free" | "cells-beside" | "cells-behind" | "cells-apart";
+            goesNowhere?: string[];
+            end?: boolean;
+            thinner?: components["schemas"]["Thinner"][] | null;
+        };
+        StlBox: {
+            sidesMm: number[];
+            volumeCm3: number;
+            triangles: number;
+            isClosed: boolean | null;
+            /** @enum {string} */
+            unit: "mm" | "in" | "m";
         };
     };
     responses: never;
@@ -7710,6 +7983,199 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Build"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postBuildsBuildFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    version: number;
+                    /** @enum {string} */
+                    did: "put" | "turn" | "pin" | "out" | "take" | "clear" | "aim" | "split";
+                    line?: string;
+                    piece?: number;
+                    xMm?: number;
+                    yMm?: number;
+                    zMm?: number;
+                    turn?: string;
+                    /** @enum {string} */
+                    view?: "face" | "side" | "end";
+                    pinned?: boolean;
+                    on?: boolean;
+                    all?: boolean;
+                    /** @enum {string} */
+                    aim?: "thickness" | "area" | "volume" | "outer";
+                    split?: string[];
+                    poses?: components["schemas"]["FitWritten"][];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        build: components["schemas"]["Build"];
+                        fit: components["schemas"]["Fit"];
+                    };
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildFitArrangements: {
+        parameters: {
+            query?: {
+                aim?: "thickness" | "area" | "volume" | "outer";
+                seed?: number;
+                seconds?: number;
+            };
+            header?: never;
+            path: {
+                build: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["ArrangeLine"];
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBuildsBuildFitWhatFormat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build: string;
+                what: string;
+                format: "stl" | "scad" | "svg";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "model/stl": string;
+                    "image/svg+xml": string;
+                    "text/plain": string;
+                };
+            };
+            /** @description what went wrong */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postStl: {
+        parameters: {
+            query?: {
+                unit?: "mm" | "in" | "m";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StlBox"];
                 };
             };
             /** @description what went wrong */

@@ -3,7 +3,7 @@ import { Dialog } from '../ui/Dialog';
 import { setShortcutsOff, shortcutsOff } from '../ui/useShortcuts';
 
 const keys = [
-    ['1 … 7', 'Brief, Parts, Power, Checks, Buy, Build, Bench'],
+    ['1 … 8', 'Brief, Parts, Power, Fit, Checks, Buy, Build, Bench'],
     ['q', 'Be asked what is not known yet'],
     ['m', 'What to measure next'],
     ['g', 'Part against part'],
@@ -15,6 +15,8 @@ const keys = [
     ['l', 'Day or night'],
     ['↑ ↓', 'From line to line (on Parts), or from part to part (in a search)'],
     ['Enter, Space', 'Edit the line, select it (on Parts)'],
+    ['↑ ↓ ← →, Shift', 'Move the piece a millimetre, a tenth (on Fit)'],
+    ['r, p, Delete', 'Turn the piece, pin or free it, take it out (on Fit)'],
     ['Enter, Esc', 'In a field: save, put back'],
     ['?', 'This list'],
 ] as const;

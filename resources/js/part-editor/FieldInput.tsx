@@ -9,6 +9,7 @@ const sources = [
     ['datasheet', 'datasheet'],
     ['measured', 'measured'],
     ['listing', 'listing'],
+    ['file', 'drawing'],
     ['guess', 'guess'],
 ] as const;
 

@@ -28,6 +28,18 @@ abstract class FitRule extends WholeRule
     /** What it says where all holds; null when it does not concern this build. */
     abstract protected function fine(Fitted $fitted): ?string;
 
+    /** The sentence that some rule has for a trouble. */
+    public static function says(Trouble $trouble): string
+    {
+        foreach ([new Clear, new Faces, new Sockets, new Warmth, new Coil, new Reach] as $rule) {
+            if (in_array($trouble->kind, $rule->kinds(), true)) {
+                return $trouble->isOpen() ? "Nobody knows at which edge the socket of {$trouble->piece->name()} sits." : $rule->sentence($trouble);
+            }
+        }
+
+        return '';
+    }
+
     final protected function ofWhole(Facts $facts): iterable
     {
         $fitted = $facts->fitted();

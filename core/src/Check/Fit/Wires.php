@@ -30,7 +30,7 @@ final class Wires extends WholeRule
         $share = $room > 0.0 ? $filled / $room : INF;
         $spacing = Spacing::of($facts->brief());
         $lines = array_map(static fn ($lying) => $lying->piece->line, $fitted->lying);
-        yield $this->answer(self::byShare($share / $spacing->packingMost, 1.0 - 1e-6), $lines, fn (): Words => new Words(
+        yield $this->answer(self::byShare($share / $spacing->packingMost - 1e-6, 1.0), $lines, fn (): Words => new Words(
             'The parts take '.self::n($share * 100).' % of the room inside; the rest is for wires, switches and screws.',
             [
                 $this->row('All parts, as they are', Figure::exactly($filled / 1000, 'cm³')),
