@@ -34,6 +34,14 @@ final class ChangeFit
         }
     }
 
+    /** A part that takes another one's line has to find its own place; what is pinned stays. */
+    public static function freed(BuildRecord $build, string $line): void
+    {
+        if ($build->fit !== null) {
+            $build->fit = FitFile::document(FitFile::read(new Fields($build->fit, 'fit'))->freed($line)) ?: null;
+        }
+    }
+
     /** @throws BadFile|ValidationException */
     private static function changed(FitPlan $plan, string $did, Fields $given, BuildRecord $build): FitPlan
     {

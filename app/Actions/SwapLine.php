@@ -28,6 +28,7 @@ final class SwapLine
             'expected_on' => null,
             'quantity' => $quantity ?? $line->quantity,
         ])->save();
+        ChangeFit::freed($build, $key);
         NoteSwap::after($build, $before, $key);
     }
 }

@@ -62,7 +62,7 @@ it('names the place and the trouble of bad input', function (string $text, strin
     'no JSON' => ['{"format":', 'not readable as JSON'],
     'a foreign file' => ['{"name":"a recipe"}', 'not of ours'],
     'a list' => ['[1,2]', 'not of ours'],
-    'a newer version' => [spoiled(static fn (array $d): array => [...$d, 'version' => 3]), 'version 3'],
+    'a newer version' => [spoiled(static fn (array $d): array => [...$d, 'version' => 4]), 'version 4'],
     'a wrong type' => [spoiled(static function (array $d): array {
         $d['lines'][2]['quantity'] = 'two';
 

@@ -36,10 +36,13 @@ final class FitOfFile extends Command
 
     private const SECONDS = 3.0;
 
-    protected $signature = 'plot:fit {file : a .pocketplot.json file, or - for standard input} {--arrange : look for arrangements, the best of which counts}
-        {--style= : free, cells-beside, cells-behind or cells-apart; all of them when left out} {--aim= : thickness, area, volume or outer}
+    protected $signature = 'plot:fit {file : a .pocketplot.json file, or - for standard input}
+        {--arrange : look for arrangements, the best of which counts}
+        {--style= : free, cells-beside, cells-behind or cells-apart; all of them when left out}
+        {--aim= : thickness, area, volume or outer}
         {--seconds= : to look for each} {--seed= : another beginning} {--write : write the places into the file}
-        {--stl= : a folder for the halves to print} {--svg= : a folder for the sides at 1 : 1} {--scad= : a file for the script} {--json : print everything as JSON}';
+        {--stl= : a folder for the halves to print} {--svg= : a folder for the sides at 1 : 1} {--scad= : a file for the script}
+        {--json : print everything as JSON}';
 
     protected $description = 'Dry fit of a build file: 0 all well, 1 something clashes or finds no place, 2 something has no size or no place, 3 unreadable';
 
@@ -69,11 +72,17 @@ final class FitOfFile extends Command
         $best = self::best(self::only($found));
         if ($best !== null) {
             $split = FitReport::arrangement($build, $best)['split'];
-            $build = $build->withFit($build->fit->with(['poses' => $best->poses, 'split' => is_array($split) ? array_values(array_filter($split, is_string(...))) : []]));
+            $build = $build->withFit($build->fit->with([
+                'poses' => $best->poses,
+                'split' => is_array($split) ? array_values(array_filter($split, is_string(...))) : [],
+            ]));
         }
         $report = FitReport::of($build);
         if ($this->option('json') === true) {
-            $this->printAsJson([...$report->toArray(), 'arrangements' => array_map(static fn (Arrangement $one): array => FitReport::arrangement($build, $one), self::only($found))]);
+            $this->printAsJson([
+                ...$report->toArray(),
+                'arrangements' => array_map(static fn (Arrangement $one): array => FitReport::arrangement($build, $one), self::only($found)),
+            ]);
         } else {
             $this->printFit($report, self::only($found));
         }
@@ -129,12 +138,20 @@ final class FitOfFile extends Command
         $unit = $fitted->inventory->build->fit->aim->unit();
         foreach ($found as $one) {
             $this->say(sprintf(
-                '%-28s %s %s, none below %s%s%s', $one->style->says(), Number::says($one->measure), $unit, Number::says($one->bound), $one->isProved ? ' (proved)' : '',
+                '%-28s %s %s, none below %s%s%s', $one->style->says(), Number::says($one->measure),
+                $unit, Number::says($one->bound), $one->isProved ? ' (proved)' : '',
                 $one->lost === [] ? '' : '; no place for '.implode(', ', array_map(static fn (Piece $piece): string => $piece->name(), $one->lost)),
             ));
         }
         foreach ($fitted->lying as $one) {
-            $this->say(sprintf('%-32s %7.1f %7.1f %7.1f  %s', $one->piece->name(), $one->box->x, $one->box->y, $one->box->z, implode(' × ', array_map(Number::says(...), $one->laid->sides))));
+            $this->say(sprintf(
+                '%-32s %7.1f %7.1f %7.1f  %s',
+                $one->piece->name(),
+                $one->box->x,
+                $one->box->y,
+                $one->box->z,
+                implode(' × ', array_map(Number::says(...), $one->laid->sides)),
+            ));
         }
         foreach ($fitted->unplaced as $piece) {
             $this->say("no place yet: {$piece->name()}");
@@ -160,7 +177,11 @@ final class FitOfFile extends Command
             $document = (new Format(Format::BUILD, $this->schema('build')))->decode($this->textOf($name));
             $document['fit'] = FitFile::document($build->fit);
             // Two spaces a step, as all files of the project have.
-            $text = preg_replace_callback('/^ +/m', static fn (array $found): string => str_repeat(' ', intdiv(strlen($found[0]), 2)), Json::encode($document, JSON_PRETTY_PRINT));
+            $text = preg_replace_callback(
+                '/^ +/m',
+                static fn (array $found): string => str_repeat(' ', intdiv(strlen($found[0]), 2)),
+                Json::encode($document, JSON_PRETTY_PRINT),
+            );
             file_put_contents($name, "{$text}\n");
         }
         $shell = Shell::of($report->fitted);

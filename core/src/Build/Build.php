@@ -158,10 +158,12 @@ final readonly class Build
 
     public function withSwap(string $lineId, Part $part, ?int $quantity = null): self
     {
-        return $this->withLines(array_map(
+        $swapped = $this->withLines(array_map(
             static fn (Line $line): Line => $line->id === $lineId ? $line->takenBy($part, $quantity) : $line,
             $this->lines,
         ));
+
+        return $this->fit->poses === [] ? $swapped : $swapped->withFit($this->fit->freed($lineId));
     }
 
     /** Every line of a part holds this one instead; nothing else about the lines changes. */

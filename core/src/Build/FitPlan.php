@@ -29,6 +29,12 @@ final readonly class FitPlan
         return $this->with(['poses' => [...$this->poses, $pose->key() => $pose]]);
     }
 
+    /** The same, the free pieces of a line without a place: another part has to find its own. */
+    public function freed(string $line): self
+    {
+        return $this->with(['poses' => array_filter($this->poses, static fn (Pose $pose): bool => $pose->line !== $line || $pose->isPinned)]);
+    }
+
     /** @return array<string, Pose> those that no arrangement may move */
     public function pinned(): array
     {

@@ -36,13 +36,21 @@ final class FitFile
     {
         $turn = $one->string('turn', 'lwh');
         if (! Turn::isCode($turn)) {
-            throw BadFile::at("{$one->path}/turn", "\"{$turn}\" is none of the 24 turns", 'write which own axes lie along those of the body, such as "lwh" or "-wlh"');
+            throw BadFile::at(
+                "{$one->path}/turn",
+                "\"{$turn}\" is none of the 24 turns",
+                'write which own axes lie along those of the body, such as "lwh" or "-wlh"',
+            );
         }
         $at = [];
         foreach (['xMm', 'yMm', 'zMm'] as $key) {
             $mm = $one->number($key) ?? throw BadFile::at("{$one->path}/{$key}", 'is missing', 'write millimetres from the front top left corner');
             if (abs($mm) > Pose::MOST_MM) {
-                throw BadFile::at("{$one->path}/{$key}", 'is farther out than five metres', 'write millimetres from the front top left corner of the room inside');
+                throw BadFile::at(
+                    "{$one->path}/{$key}",
+                    'is farther out than five metres',
+                    'write millimetres from the front top left corner of the room inside',
+                );
             }
             $at[] = $mm;
         }

@@ -62,7 +62,10 @@ final readonly class Arranger
         $inventory = $this->inventory;
         $pieces = $inventory->pieces;
         if ($style === Style::CellsApart) {
-            $apart = array_unique([...$this->plan->split, ...array_map(static fn (Piece $piece): string => $piece->line->id, array_filter($pieces, static fn (Piece $piece): bool => $piece->isCell))]);
+            $apart = array_unique([
+                ...$this->plan->split,
+                ...array_map(static fn (Piece $piece): string => $piece->line->id, array_filter($pieces, static fn (Piece $piece): bool => $piece->isCell)),
+            ]);
             $pieces = $this->pieces(array_values($apart));
         }
         $task = Task::of($spacing, $room, $pieces, $inventory->soft, $this->plan);

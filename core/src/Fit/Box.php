@@ -7,7 +7,15 @@ namespace PocketPlot\Fit;
 /** A block of millimetres: its front top left corner, and how far it goes to the right, down and into the depth. */
 final readonly class Box
 {
-    public function __construct(public float $x, public float $y, public float $z, public float $l, public float $w, public float $h, public string $name = '') {}
+    public function __construct(
+        public float $x,
+        public float $y,
+        public float $z,
+        public float $l,
+        public float $w,
+        public float $h,
+        public string $name = '',
+    ) {}
 
     public function right(): float
     {

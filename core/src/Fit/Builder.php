@@ -213,10 +213,16 @@ final readonly class Builder
             $endY = $b[1] + $t[1] + $beside;
             $endZ = $b[2] + $t[2] + $layer;
             if ($endY <= $at[1] + 1e-9) {
-                $downY = [$b[0] < $x && $endX > $x && $b[2] < $at[2] + $sides[2] ? max($downY[0], $endY) : $downY[0], $b[2] < $z && $endZ > $z ? max($downY[1], $endY) : $downY[1]];
+                $downY = [
+                    $b[0] < $x && $endX > $x && $b[2] < $at[2] + $sides[2] ? max($downY[0], $endY) : $downY[0],
+                    $b[2] < $z && $endZ > $z ? max($downY[1], $endY) : $downY[1],
+                ];
             }
             if ($endX <= $at[0] + 1e-9) {
-                $downX = [$b[1] < $y && $endY > $y && $b[2] < $at[2] + $sides[2] ? max($downX[0], $endX) : $downX[0], $b[2] < $z && $endZ > $z ? max($downX[1], $endX) : $downX[1]];
+                $downX = [
+                    $b[1] < $y && $endY > $y && $b[2] < $at[2] + $sides[2] ? max($downX[0], $endX) : $downX[0],
+                    $b[2] < $z && $endZ > $z ? max($downX[1], $endX) : $downX[1],
+                ];
             }
             if ($endZ <= $at[2] + 1e-9) {
                 $downZ = [$b[0] < $x && $endX > $x ? max($downZ[0], $endZ) : $downZ[0], $b[1] < $y && $endY > $y ? max($downZ[1], $endZ) : $downZ[1]];

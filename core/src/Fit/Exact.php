@@ -129,7 +129,11 @@ final class Exact
     {
         [$one, $other] = [$this->laid($i), $this->laid($j)];
         $gap = $this->task->gaps[$i][$j];
-        foreach ([[$one->solid, $other->solid, $gap], [$one->free, $other->solid, new Gap(0.0, 0.0)], [$one->solid, $other->free, new Gap(0.0, 0.0)]] as [$ps, $qs, $wanted]) {
+        foreach ([
+            [$one->solid, $other->solid, $gap],
+            [$one->free, $other->solid, new Gap(0.0, 0.0)],
+            [$one->solid, $other->free, new Gap(0.0, 0.0)],
+        ] as [$ps, $qs, $wanted]) {
             foreach ($ps as $p) {
                 foreach ($qs as $q) {
                     $links = self::apart($i, $p, $at[$i], $j, $q, $at[$j], $wanted);
@@ -155,7 +159,11 @@ final class Exact
     private static function apart(int $i, array $p, array $a, int $j, array $q, array $b, Gap $gap): ?array
     {
         $links = [];
-        foreach ([[0, Gap::X, Gap::X, $gap->besideMm], [1, Gap::Y, Gap::Y, $gap->besideMm], [2, Gap::BEFORE, Gap::BEHIND, $gap->layerMm]] as [$axis, $first, $second, $mm]) {
+        foreach ([
+            [0, Gap::X, Gap::X, $gap->besideMm],
+            [1, Gap::Y, Gap::Y, $gap->besideMm],
+            [2, Gap::BEFORE, Gap::BEHIND, $gap->layerMm],
+        ] as [$axis, $first, $second, $mm]) {
             $after = $p[$axis] + $p[$axis + 3] + $mm - $q[$axis];
             $before = $q[$axis] + $q[$axis + 3] + $mm - $p[$axis];
             if ((($gap->ways & $first) > 0 && $after - Clearance::NEARLY <= $b[$axis] - $a[$axis])

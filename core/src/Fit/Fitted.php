@@ -57,7 +57,10 @@ final readonly class Fitted
     {
         return [
             $this->insideMm, $this->isWhole(), $this->inventory->filledMm3(),
-            array_map(static fn (Trouble $one): array => [$one->kind, $one->piece->name(), $one->other?->name(), $one->mm, $one->wantedMm, $one->what], $this->troubles),
+            array_map(
+                static fn (Trouble $one): array => [$one->kind, $one->piece->name(), $one->other?->name(), $one->mm, $one->wantedMm, $one->what],
+                $this->troubles,
+            ),
             array_map(static fn (Lying $one): array => [$one->piece->name(), $one->box->toList(), $one->piece->line], $this->lying),
         ];
     }

@@ -159,7 +159,15 @@ final readonly class Halves
                 $axis = $cutout->axis();
                 $from = [$box->x, $box->y, $box->z];
                 $middle = [$box->x + $box->l / 2, $box->y + $box->w / 2, $box->z + $box->h / 2];
-                $holes[] = new Hole($axis, $middle[($axis + 1) % 3], $middle[($axis + 2) % 3], $cutout->wide / 2, $cutout->wide + 2 * self::RIM_MM, $from[$axis], $from[$axis] + $this->shell->wall);
+                $holes[] = new Hole(
+                    $axis,
+                    $middle[($axis + 1) % 3],
+                    $middle[($axis + 2) % 3],
+                    $cutout->wide / 2,
+                    $cutout->wide + 2 * self::RIM_MM,
+                    $from[$axis],
+                    $from[$axis] + $this->shell->wall,
+                );
             } else {
                 $solid->cut($box);
             }

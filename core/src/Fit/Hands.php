@@ -13,6 +13,9 @@ final readonly class Hands
     /** The thumb bends: what is nearer than this share of its length cannot be pressed with its tip. */
     private const NEAR_SHARE = 0.35;
 
+    /** On a pad that spans the face, what a thumb is for lies no farther in than this. */
+    private const PAD_MM = 30.0;
+
     /** Weight that is off the middle by more than this share of the length pulls one hand down. */
     public const OFF_SHARE = 0.1;
 
@@ -54,9 +57,13 @@ final readonly class Hands
         $sides = ['left' => [], 'right' => []];
         foreach ($controls as $one) {
             $x = $one->box->x + $one->box->l / 2;
-            // A pad that spans the face is reached from both ends.
-            foreach ($one->box->x < $middle * 0.7 && $one->box->right() > $middle * 1.3 ? ['left', 'right'] : [$x < $middle ? 'left' : 'right'] as $side) {
-                $sides[$side][] = [$one, $side === 'left' ? max($one->box->x, min($x, 30.0)) + $wall : $fitted->insideMm[0] + $wall - min($one->box->right(), max($x, $fitted->insideMm[0] - 30.0))];
+            $spans = $one->box->x < $middle * 0.7 && $one->box->right() > $middle * 1.3;
+            if ($spans || $x < $middle) {
+                $sides['left'][] = [$one, max($one->box->x, min($x, self::PAD_MM)) + $wall];
+            }
+            if ($spans || $x >= $middle) {
+                $fromRight = $fitted->insideMm[0] - max($x, $fitted->insideMm[0] - self::PAD_MM);
+                $sides['right'][] = [$one, max($fitted->insideMm[0] - $one->box->right(), $fromRight) + $wall];
             }
         }
         $reaches = [];

@@ -16,7 +16,15 @@ final readonly class Hole
      * @param  float  $v  and along the one after that
      * @param  float  $square  side of the square around it
      */
-    public function __construct(public int $axis, public float $u, public float $v, public float $radius, public float $square, public float $from, public float $to) {}
+    public function __construct(
+        public int $axis,
+        public float $u,
+        public float $v,
+        public float $radius,
+        public float $square,
+        public float $from,
+        public float $to,
+    ) {}
 
     /** The square column that it lies in. */
     public function tile(): Box

@@ -101,10 +101,32 @@ final readonly class Judge
         );
 
         return match (true) {
-            $gap->why === 'over-cell' && $isOver => new Trouble('over-cell', ...self::inOrder($one, $other, $one->isControl), mm: min(-$x, -$y), where: $between),
-            $gap->why === 'coil' && $isOver && ($one->isCoil ? $before : $behind) >= -Clearance::NEARLY => new Trouble('coil', ...self::inOrder($one, $other, $one->isCoil), mm: $z, where: $between),
-            $gap->why === 'travel' && $isOver => new Trouble('travel', ...self::inOrder($one, $other, $one->isControl), mm: $z, wantedMm: $gap->layerMm, where: $between),
-            $gap->why === 'heat' => new Trouble('heat', ...self::inOrder($one, $other, $one->isCell), mm: max($x, $y, $z), wantedMm: $gap->besideMm, where: $between),
+            $gap->why === 'over-cell' && $isOver => new Trouble(
+                'over-cell',
+                ...self::inOrder($one, $other, $one->isControl),
+                mm: min(-$x, -$y),
+                where: $between,
+            ),
+            $gap->why === 'coil' && $isOver && ($one->isCoil ? $before : $behind) >= -Clearance::NEARLY => new Trouble(
+                'coil',
+                ...self::inOrder($one, $other, $one->isCoil),
+                mm: $z,
+                where: $between,
+            ),
+            $gap->why === 'travel' && $isOver => new Trouble(
+                'travel',
+                ...self::inOrder($one, $other, $one->isControl),
+                mm: $z,
+                wantedMm: $gap->layerMm,
+                where: $between,
+            ),
+            $gap->why === 'heat' => new Trouble(
+                'heat',
+                ...self::inOrder($one, $other, $one->isCell),
+                mm: max($x, $y, $z),
+                wantedMm: $gap->besideMm,
+                where: $between,
+            ),
             default => new Trouble('close', $one, $other, max($x, $y, $z), $isOver ? $gap->layerMm : $gap->besideMm, $between),
         };
     }
@@ -119,7 +141,11 @@ final readonly class Judge
     private function alone(Lying $one): iterable
     {
         $piece = $one->piece;
-        foreach ([[0, $one->box->x, $one->box->right()], [1, $one->box->y, $one->box->bottom()], [2, $one->box->z, $one->box->back()]] as [$axis, $near, $far]) {
+        foreach ([
+            [0, $one->box->x, $one->box->right()],
+            [1, $one->box->y, $one->box->bottom()],
+            [2, $one->box->z, $one->box->back()],
+        ] as [$axis, $near, $far]) {
             foreach ([[-$near, 0], [$far - $this->inside[$axis], 1]] as [$out, $end]) {
                 if ($out > 0.01) {
                     yield new Trouble('outside', $piece, null, $out, 0.0, $one->box, Turn::SIDES[$axis][$end]);
@@ -139,7 +165,14 @@ final readonly class Judge
         }
         $zone = $this->room->zones[$piece->line->place] ?? null;
         if ($zone !== null) {
-            $out = max($zone->x - $one->box->x, $zone->y - $one->box->y, $zone->z - $one->box->z, $one->box->right() - $zone->right(), $one->box->bottom() - $zone->bottom(), $one->box->back() - $zone->back());
+            $out = max(
+                $zone->x - $one->box->x,
+                $zone->y - $one->box->y,
+                $zone->z - $one->box->z,
+                $one->box->right() - $zone->right(),
+                $one->box->bottom() - $zone->bottom(),
+                $one->box->back() - $zone->back(),
+            );
             if ($out > 0.01) {
                 yield new Trouble('zone', $piece, null, $out, 0.0, $one->box, $zone->name);
             }
@@ -185,7 +218,10 @@ final readonly class Judge
     /** @return iterable<Trouble> */
     private function opening(Lying $one, Socket $socket, string $side): iterable
     {
-        $openings = array_values(array_filter($this->room->openings, static fn (Opening $opening): bool => $opening->connector === $socket->connector && $opening->face !== ''));
+        $openings = array_values(array_filter(
+            $this->room->openings,
+            static fn (Opening $opening): bool => $opening->connector === $socket->connector && $opening->face !== '',
+        ));
         $here = array_values(array_filter($openings, static fn (Opening $opening): bool => $opening->face === $side));
         if ($openings === [] || ($here === [] && $this->room->line->part->body?->cuttable === true)) {
             return;

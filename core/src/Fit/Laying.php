@@ -35,7 +35,16 @@ final readonly class Laying
     {
         [$solid, $free] = self::blocks($piece->shape, $turn);
 
-        return new Laid($turn->code, $turn->sides($piece->shape->sides), $solid, $free, [0.0, 0.0, 0.0], [INF, INF, INF], [false, false, false], $piece->shape->isOneBlock());
+        return new Laid(
+            $turn->code,
+            $turn->sides($piece->shape->sides),
+            $solid,
+            $free,
+            [0.0, 0.0, 0.0],
+            [INF, INF, INF],
+            [false, false, false],
+            $piece->shape->isOneBlock(),
+        );
     }
 
     /** @return list<Turn> */

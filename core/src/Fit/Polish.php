@@ -262,7 +262,8 @@ final class Polish
     {
         $cost = 0.0;
         if (isset($this->wanted[$i])) {
-            $cost += 2 * abs($at[0] + $laid->sides[0] / 2 - (0.5 + ($this->wanted[$i] - 0.5) * 0.75) * $reach[0]) + abs($at[1] + $laid->sides[1] / 2 - $reach[1] / 2);
+            $side = (0.5 + ($this->wanted[$i] - 0.5) * 0.75) * $reach[0];
+            $cost += 2 * abs($at[0] + $laid->sides[0] / 2 - $side) + abs($at[1] + $laid->sides[1] / 2 - $reach[1] / 2);
         }
         foreach ($this->joined[$i] ?? [] as $j) {
             if (isset($others[$j])) {

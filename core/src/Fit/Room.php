@@ -47,7 +47,15 @@ final readonly class Room
             $within = static fn (float $side): float => max(0.0, $side - 2 * $wall);
 
             return $body->wallMm->isKnown()
-                ? new self($line, true, $largest === null ? [INF, INF, INF] : [$within($largest[0]), $within($largest[1]), $within($largest[2])], $wall, [], [], [])
+                ? new self(
+                    $line,
+                    true,
+                    $largest === null ? [INF, INF, INF] : [$within($largest[0]), $within($largest[1]), $within($largest[2])],
+                    $wall,
+                    [],
+                    [],
+                    [],
+                )
                 : null;
         }
         $cavity = $body->cavity();

@@ -30,7 +30,11 @@ final readonly class ScadScript
             'front_openings' => self::openings($halves->openingsOf('front')),
             'back_openings' => self::openings($halves->openingsOf('back')),
         ];
-        $lines = ['// '.self::plain($s->name).': a body drawn by Pocket Plot. Millimetres; to the right, down, and from the face into the depth.', '// Show "front", "back" or "both".', 'show = "both";'];
+        $lines = [
+            '// '.self::plain($s->name).': a body drawn by Pocket Plot. Millimetres; to the right, down, and from the face into the depth.',
+            '// Show "front", "back" or "both".',
+            'show = "both";',
+        ];
         foreach ($figures as $name => $value) {
             $lines[] = "{$name} = {$value};";
         }
@@ -70,10 +74,16 @@ module back() difference() {
         difference() {
             union() {
                 block([-wall, -wall, split], [inside[0] + 2 * wall, inside[1] + 2 * wall, inside[2] + wall - split]);
-                if (lip > 0) block([-wall / 2 + lip_air, -wall / 2 + lip_air, split - lip], [inside[0] + wall - 2 * lip_air, inside[1] + wall - 2 * lip_air, lip + 0.001]);
+                if (lip > 0) block(
+                    [-wall / 2 + lip_air, -wall / 2 + lip_air, split - lip],
+                    [inside[0] + wall - 2 * lip_air, inside[1] + wall - 2 * lip_air, lip + 0.001],
+                );
             }
             block([0, 0, split - lip - 1], [inside[0], inside[1], inside[2] - split + lip + 1]);
-            for (p = posts) if (lip > 0) block([p[0] - post / 2 - lip_air, p[1] - post / 2 - lip_air, split - lip - 1], [post + 2 * lip_air, post + 2 * lip_air, lip + 1]);
+            for (p = posts) if (lip > 0) block(
+                [p[0] - post / 2 - lip_air, p[1] - post / 2 - lip_air, split - lip - 1],
+                [post + 2 * lip_air, post + 2 * lip_air, lip + 1],
+            );
             for (o = back_openings) opening(o);
         }
         for (p = posts) block([p[0] - post / 2, p[1] - post / 2, split], [post, post, inside[2] + wall - split]);

@@ -83,7 +83,15 @@ final readonly class Shape
             }
         }
 
-        return new Box($figures[0]->usual(), $figures[1]->usual(), $figures[2]->usual(), $figures[3]->most(), $figures[4]->most(), $figures[5]->most(), $block->name);
+        return new Box(
+            $figures[0]->usual(),
+            $figures[1]->usual(),
+            $figures[2]->usual(),
+            $figures[3]->most(),
+            $figures[4]->most(),
+            $figures[5]->most(),
+            $block->name,
+        );
     }
 
     /**

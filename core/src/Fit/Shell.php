@@ -60,7 +60,15 @@ final readonly class Shell
         $posts = $room->drawn ? self::posts($fitted) : [];
         $split = self::split($inside, $cutouts);
 
-        return new self($fitted->inventory->build->name, $inside, max(0.4, $room->wallMm), $room->drawn, $room->drawn ? [...$cutouts, ...self::screws($posts)] : $cutouts, $posts, $split);
+        return new self(
+            $fitted->inventory->build->name,
+            $inside,
+            max(0.4, $room->wallMm),
+            $room->drawn,
+            $room->drawn ? [...$cutouts, ...self::screws($posts)] : $cutouts,
+            $posts,
+            $split,
+        );
     }
 
     /** How many of the four posts one wants found no room. */
@@ -99,13 +107,40 @@ final readonly class Shell
                 ? [$panel->activeWidthMm->most(), $panel->activeHeightMm->most()]
                 : [self::within($box->l), self::within($box->w)];
 
-            return [new Cutout('front', $box->x + $box->l / 2, $box->y + $box->w / 2, max(1.0, min($active[0], $box->l)), max(1.0, min($active[1], $box->w)), false, $one->piece->name(), 'window')];
+            return [new Cutout(
+                'front',
+                $box->x + $box->l / 2,
+                $box->y + $box->w / 2,
+                max(1.0, min($active[0], $box->l)),
+                max(1.0, min($active[1], $box->w)),
+                false,
+                $one->piece->name(),
+                'window',
+            )];
         }
         $blocks = array_values(array_filter($one->solid, static fn (Box $block): bool => $block->z <= 0.5));
 
         return array_map(static fn (Box $block): Cutout => count($one->solid) > 1
-            ? new Cutout('front', $block->x + $block->l / 2, $block->y + $block->w / 2, $block->l + self::FACE_AIR_MM, $block->w + self::FACE_AIR_MM, abs($block->l - $block->w) < 0.2, "{$one->piece->name()} {$block->name}", 'control')
-            : new Cutout('front', $block->x + $block->l / 2, $block->y + $block->w / 2, self::within($block->l), self::within($block->w), false, $one->piece->name(), 'control'), $blocks);
+            ? new Cutout(
+                'front',
+                $block->x + $block->l / 2,
+                $block->y + $block->w / 2,
+                $block->l + self::FACE_AIR_MM,
+                $block->w + self::FACE_AIR_MM,
+                abs($block->l - $block->w) < 0.2,
+                "{$one->piece->name()} {$block->name}",
+                'control',
+            )
+            : new Cutout(
+                'front',
+                $block->x + $block->l / 2,
+                $block->y + $block->w / 2,
+                self::within($block->l),
+                self::within($block->w),
+                false,
+                $one->piece->name(),
+                'control',
+            ), $blocks);
     }
 
     /** A side of an opening behind which something lies: the edge holds it, of small things less of an edge. */
@@ -135,7 +170,10 @@ final readonly class Shell
                 'top', 'bottom' => [$point[0], $point[2]],
                 default => [$point[0], $point[1]],
             };
-            $cutouts[] = self::kept(new Cutout($side, $cutout[0], $cutout[1], $wide + self::FACE_AIR_MM, $high + self::FACE_AIR_MM, $round, $socket->name, 'socket'), $inside);
+            $cutouts[] = self::kept(
+                new Cutout($side, $cutout[0], $cutout[1], $wide + self::FACE_AIR_MM, $high + self::FACE_AIR_MM, $round, $socket->name, 'socket'),
+                $inside,
+            );
         }
 
         return $cutouts;
@@ -236,15 +274,21 @@ final readonly class Shell
             }
         }
 
-        return array_values(array_filter($slots, static function (Cutout $slot) use ($others): bool {
-            foreach ($others as $other) {
-                if ($other->side === 'back' && abs($other->across - $slot->across) < ($other->wide + $slot->wide) / 2 + 1.0 && abs($other->along - $slot->along) < ($other->high + $slot->high) / 2 + 1.0) {
-                    return false;
-                }
-            }
+        return array_values(array_filter($slots, static fn (Cutout $slot): bool => self::isApart($slot, $others)));
+    }
 
-            return true;
-        }));
+    /** @param  list<Cutout>  $others */
+    private static function isApart(Cutout $slot, array $others): bool
+    {
+        foreach ($others as $other) {
+            $across = abs($other->across - $slot->across) - ($other->wide + $slot->wide) / 2;
+            $along = abs($other->along - $slot->along) - ($other->high + $slot->high) / 2;
+            if ($other->side === $slot->side && $across < 1.0 && $along < 1.0) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -318,7 +362,10 @@ final readonly class Shell
      */
     private static function screws(array $posts): array
     {
-        return array_map(static fn (array $post): Cutout => new Cutout('back', $post[0], $post[1], self::SCREW_MM, self::SCREW_MM, true, 'screw', 'screw'), $posts);
+        return array_map(
+            static fn (array $post): Cutout => new Cutout('back', $post[0], $post[1], self::SCREW_MM, self::SCREW_MM, true, 'screw', 'screw'),
+            $posts,
+        );
     }
 
     /**

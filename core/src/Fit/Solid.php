@@ -64,7 +64,10 @@ final class Solid
     private function fill(): void
     {
         $at = [[], [], []];
-        foreach ([...array_map(static fn (array $step): Box => $step[1], $this->steps), ...array_map(static fn (Hole $hole): Box => $hole->tile(), $this->holes)] as $box) {
+        foreach ([
+            ...array_map(static fn (array $step): Box => $step[1], $this->steps),
+            ...array_map(static fn (Hole $hole): Box => $hole->tile(), $this->holes),
+        ] as $box) {
             array_push($at[0], $box->x, $box->right());
             array_push($at[1], $box->y, $box->bottom());
             array_push($at[2], $box->z, $box->back());

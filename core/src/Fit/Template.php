@@ -46,7 +46,13 @@ final readonly class Template
             foreach ($this->cutouts($side) as $cutout) {
                 $inner[] = $this->cutout($cutout, $this->numbered($cutout, $names));
             }
-            $marks[] = '<g transform="translate('.self::n($x).' '.self::n($y).')">'.self::rect(0.0, 0.0, $wide, $high, $side === 'front' ? 'class="fold"' : 'class="edge"')
+            $marks[] = '<g transform="translate('.self::n($x).' '.self::n($y).')">'.self::rect(
+                0.0,
+                0.0,
+                $wide,
+                $high,
+                $side === 'front' ? 'class="fold"' : 'class="edge"',
+            )
                 .implode('', $inner).'</g>';
         }
         foreach ([[$c, $c + $b, $c + $a, $c + $b], [$c, 2 * $c + $b, $c + $a, 2 * $c + $b]] as [$x1, $y1, $x2, $y2]) {
@@ -100,7 +106,8 @@ final readonly class Template
     private function numbered(Cutout $cutout, array &$names): int
     {
         [, , $wide, $high] = $this->place($cutout);
-        $name = $cutout->name.', '.($cutout->isRound ? 'drill '.self::n(round($cutout->wide, 1)).' mm' : self::n(round($wide, 1)).' × '.self::n(round($high, 1)).' mm');
+        $size = $cutout->isRound ? 'drill '.self::n(round($cutout->wide, 1)) : self::n(round($wide, 1)).' × '.self::n(round($high, 1));
+        $name = "{$cutout->name}, {$size} mm";
         $at = array_search($name, $names, true);
         if (! is_int($at)) {
             $names[] = $name;
@@ -142,7 +149,7 @@ final readonly class Template
 
         return implode("\n", [
             '<?xml version="1.0" encoding="UTF-8"?>',
-            '<svg xmlns="http://www.w3.org/2000/svg" width="'.self::n($full).'mm" height="'.self::n($tall).'mm" viewBox="0 0 '.self::n($full).' '.self::n($tall).'">',
+            sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$smm" height="%2$smm" viewBox="0 0 %1$s %2$s">', self::n($full), self::n($tall)),
             '<title>'.self::text($title).'</title>',
             "<style>{$style}</style>",
             '<g transform="translate('.self::n($e).' '.self::n($e).')">',

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace PocketPlot\Fit;
 
-/** The face cut into fields, each with what lies behind it and how deep that goes; the deepest decides. */
+/**
+ * The face cut into fields, each with what lies behind it and how deep that goes; the deepest decides.
+ *
+ * @phpstan-type Field array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}
+ */
 final readonly class ThicknessMap
 {
     /**
-     * @param  list<array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}>  $fields  pieces by key, from the face down
+     * @param  list<Field>  $fields  pieces by key, from the face down
      * @param  list<Lying>  $deciding  the column that decides, from the face down
      */
     private function __construct(public array $fields, public array $deciding, public float $deepMm) {}
@@ -33,19 +37,15 @@ final readonly class ThicknessMap
                     continue;
                 }
                 $last = array_key_last($row);
-                if ($last !== null && $row[$last]['pieces'] === $field['pieces'] && abs($row[$last]['x'] + $row[$last]['l'] - $field['x']) < 1e-6 && $row[$last]['deepMm'] === $field['deepMm']) {
+                $isSame = $last !== null && $row[$last]['pieces'] === $field['pieces'] && $row[$last]['deepMm'] === $field['deepMm'];
+                if ($isSame && abs($row[$last]['x'] + $row[$last]['l'] - $field['x']) < 1e-6) {
                     $row[$last]['l'] += $field['l'];
                 } else {
                     $row[] = $field;
                 }
             }
             foreach ($row as $field) {
-                $above = self::above($fields, $field);
-                if ($above === null) {
-                    $fields[] = $field;
-                } else {
-                    $fields[$above] = ['w' => $fields[$above]['w'] + $field['w']] + $fields[$above];
-                }
+                $fields = self::with($fields, $field);
                 // Of columns that go as deep, the one with the most in it says the most.
                 if ($deepest === null || [$field['deepMm'], $field['solidMm']] > [$deepest['deepMm'], $deepest['solidMm']]) {
                     $deepest = $field;
@@ -53,7 +53,7 @@ final readonly class ThicknessMap
             }
         }
 
-        return new self(array_values($fields), self::column($fitted, $deepest['pieces'] ?? []), $deepest['deepMm'] ?? 0.0);
+        return new self($fields, self::column($fitted, $deepest['pieces'] ?? []), $deepest['deepMm'] ?? 0.0);
     }
 
     /** "Rook 9 panel, Ridge pack": the deciding column, from the face down. */
@@ -80,24 +80,30 @@ final readonly class ThicknessMap
     }
 
     /**
-     * A field right above this one with the same over each other: the two are one.
+     * One more field; where the one right above it has the same over each other, the two are one.
      *
-     * @param  array<int, array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}>  $fields
-     * @param  array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}  $field
+     * @param  list<Field>  $fields
+     * @param  Field  $field
+     * @return list<Field>
      */
-    private static function above(array $fields, array $field): ?int
+    private static function with(array $fields, array $field): array
     {
-        foreach ($fields as $at => $one) {
+        $all = [];
+        foreach ($fields as $one) {
             if (abs($one['y'] + $one['w'] - $field['y']) < 1e-6 && abs($one['x'] - $field['x']) < 1e-6 && abs($one['l'] - $field['l']) < 1e-6
                 && $one['pieces'] === $field['pieces'] && $one['deepMm'] === $field['deepMm']) {
-                return $at;
+                $field['y'] = $one['y'];
+                $field['w'] += $one['w'];
+            } else {
+                $all[] = $one;
             }
         }
+        $all[] = $field;
 
-        return null;
+        return $all;
     }
 
-    /** @return array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>} */
+    /** @return Field */
     private static function field(Fitted $fitted, float $left, float $top, float $right, float $bottom): array
     {
         [$x, $y] = [($left + $right) / 2, ($top + $bottom) / 2];
@@ -114,7 +120,15 @@ final readonly class ThicknessMap
         }
         asort($at);
 
-        return ['x' => $left, 'y' => $top, 'l' => $right - $left, 'w' => $bottom - $top, 'deepMm' => $deep, 'solidMm' => $solid, 'pieces' => array_map(strval(...), array_keys($at))];
+        return [
+            'x' => $left,
+            'y' => $top,
+            'l' => $right - $left,
+            'w' => $bottom - $top,
+            'deepMm' => $deep,
+            'solidMm' => $solid,
+            'pieces' => array_map(strval(...), array_keys($at)),
+        ];
     }
 
     /**

@@ -40,6 +40,7 @@ final readonly class Part
      * @param  list<Offer>  $offers
      * @param  list<FigureRef>  $waitsFor  without which something that is written down says nothing yet
      * @param  array<string, mixed>  $raw
+     * @param  list<Block>  $blocks  what it is made of, where it is no plain box
      * @param  int  $packetOf  pieces in a packet; prices are for a packet
      */
     public function __construct(
@@ -53,7 +54,6 @@ final readonly class Part
         public Size $size,
         public array $supplies,
         public array $outputs,
-
         public PoweredBy $poweredBy,
         public ?Pack $pack,
         public ?Charger $charger,
@@ -94,7 +94,6 @@ final readonly class Part
         public array $offers,
         public array $waitsFor,
         public array $raw,
-        /** @var list<Block> its blocks, where it is no plain box */
         public array $blocks = [],
     ) {
         $this->supply = $supplies[0] ?? null;

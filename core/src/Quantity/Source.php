@@ -11,7 +11,7 @@ enum Source: string
     case Measured = 'measured';
     case Listing = 'listing';
     /** Read from a drawing of the part. */
-    case File = 'file';
+    case Drawing = 'file';
     case Guess = 'guess';
     /** Usual of its kind; nobody wrote it down for this part. */
     case Typical = 'typical';

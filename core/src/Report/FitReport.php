@@ -7,7 +7,7 @@ namespace PocketPlot\Report;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\FitPlan;
 use PocketPlot\Build\Line;
-use PocketPlot\Check\Fit\FitRule;
+use PocketPlot\Check\TroubleSentence;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\FitFile;
 use PocketPlot\Fit\Arrangement;
@@ -107,13 +107,23 @@ final readonly class FitReport
             'split' => $split,
             'lost' => array_map(static fn (Piece $piece): string => $piece->key(), $found->lost),
             'poses' => array_values(array_map(FitFile::poseDocument(...), $found->poses)),
-            'solids' => array_map(static fn (Lying $one): array => ['key' => $one->piece->key(), 'line' => $one->piece->line->id, 'boxes' => array_map(static fn (Box $box): array => $box->toList(), $one->solid)], $fitted->lying),
+            'solids' => array_map(
+                static fn (Lying $one): array => [
+                    'key' => $one->piece->key(),
+                    'line' => $one->piece->line->id,
+                    'boxes' => array_map(static fn (Box $box): array => $box->toList(), $one->solid),
+                ],
+                $fitted->lying,
+            ),
             'deepMm' => round($map->deepMm, 1),
             'deciding' => array_map(static fn (Lying $one): string => $one->piece->line->id, $map->deciding),
             'decidingSays' => $map->saysDeciding(),
             'clashes' => count($clashes),
             'tight' => count($fitted->troubles) - count($clashes),
-            'worst' => array_map(self::trouble(...), array_slice([...$clashes, ...array_filter($fitted->troubles, static fn (Trouble $one): bool => ! $one->isClash())], 0, 4)),
+            'worst' => array_map(
+                self::trouble(...),
+                array_slice([...$clashes, ...array_filter($fitted->troubles, static fn (Trouble $one): bool => ! $one->isClash())], 0, 4),
+            ),
             'leadMm' => round(self::leadMm($build, $fitted)),
             'out' => count(array_filter($hands->reaches, static fn (array $reach): bool => ($reach['hands'][Hand::Middle->value] ?? '') === 'out')),
             'offShare' => round($hands->offShare, 3),
@@ -192,7 +202,7 @@ final readonly class FitReport
             'other' => $trouble->other?->key(),
             'mm' => round($trouble->mm, 2),
             'where' => $trouble->where?->toList(),
-            'says' => FitRule::says($trouble),
+            'says' => TroubleSentence::of($trouble),
         ];
     }
 
@@ -216,7 +226,10 @@ final readonly class FitReport
         return [
             'isHeld' => $hands->isHeld,
             'thickMm' => round($hands->thickMm, 1),
-            'thumbsMm' => array_combine(array_map(static fn (Hand $hand): string => $hand->value, Hand::cases()), array_map(static fn (Hand $hand): float => $hand->thumbMm(), Hand::cases())),
+            'thumbsMm' => array_combine(
+                array_map(static fn (Hand $hand): string => $hand->value, Hand::cases()),
+                array_map(static fn (Hand $hand): float => $hand->thumbMm(), Hand::cases()),
+            ),
             'reaches' => array_map(static fn (array $reach): array => [
                 'piece' => $reach['piece']->key(), 'side' => $reach['side'], 'mm' => round($reach['mm'], 1), 'hands' => $reach['hands'],
             ], $hands->reaches),

@@ -90,7 +90,8 @@ final class StackHeight extends WholeRule
         $map = ThicknessMap::of($fitted);
         $lines = array_map(static fn (Lying $one): Line => $one->piece->line, $map->deciding);
         $working = array_map(fn (Lying $one): WorkingLine => $this->count(
-            "{$one->piece->name()}, ".self::n($one->box->z).' to '.self::n($one->box->back()), $one->box->h, 'mm', $one->piece->line->part->size->heightMm->source->value,
+            "{$one->piece->name()}, ".self::n($one->box->z).' to '.self::n($one->box->back()), $one->box->h,
+            'mm', $one->piece->line->part->size->heightMm->source->value,
         ), $map->deciding);
         $found = $this->room('', null, $lines, $bodyLine, $body, $working, $facts);
         if ($found instanceof Finding) {

@@ -28,15 +28,10 @@ final class ControlRoom extends WholeRule
         $bodyLine = $facts->bodyLine();
         $body = $bodyLine?->part->body;
         $onFace = self::onFace($facts);
-        if ($facts->fitted()?->isWhole() === true) {
-            // Where each has its place, "fit.face" says more than any share of the face.
-            return;
-        }
-        if ($bodyLine === null
-            || $body === null
-            || $body->drawn
-            || $onFace === []
-            || array_filter($onFace, static fn (Line $line): bool => $line->part->controls !== null) === []) {
+        // Where each has its place, "fit.face" says more than any share of the face.
+        $isArranged = $facts->fitted()?->isWhole() === true;
+        $hasControls = array_filter($onFace, static fn (Line $line): bool => $line->part->controls !== null) !== [];
+        if ($isArranged || $bodyLine === null || $body === null || $body->drawn || $onFace === [] || ! $hasControls) {
             return;
         }
         $room = $body->cavity()->sidesMm();

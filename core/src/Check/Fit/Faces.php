@@ -4,34 +4,25 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Fit;
 
+use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
 use PocketPlot\Fit\Lying;
-use PocketPlot\Fit\Trouble;
 
 final class Faces extends FitRule
 {
     public static function meta(): Meta
     {
-        return new Meta('fit.face', 'Picture and controls lie at the face; no control lies over a cell, and beneath each there is room for its travel.', ['size', 'controls.travelMm']);
+        return new Meta(
+            'fit.face',
+            'Picture and controls lie at the face; no control lies over a cell, and beneath each there is room for its travel.',
+            ['size', 'controls.travelMm'],
+        );
     }
 
     protected function kinds(): array
     {
         return ['face', 'over-cell', 'travel'];
-    }
-
-    protected function sentence(Trouble $trouble): string
-    {
-        $name = $trouble->piece->name();
-        $mm = self::n($trouble->mm);
-        $other = $trouble->other?->name() ?? '';
-
-        return match ($trouble->kind) {
-            'face' => "{$name} lies {$mm} mm behind the face.",
-            'over-cell' => "{$name} lies over {$other}: a press goes through to the cell.",
-            default => "Under {$name} there are {$mm} mm to {$other}; its buttons move ".self::n($trouble->wantedMm).' mm.',
-        };
     }
 
     protected function fine(Fitted $fitted): ?string

@@ -17,7 +17,11 @@ final class Held extends WholeRule
 {
     public static function meta(): Meta
     {
-        return new Meta('fit.hands', 'A thumb of middle length reaches every control of a console that is held, and its weight lies between the hands.', ['size']);
+        return new Meta(
+            'fit.hands',
+            'A thumb of middle length reaches every control of a console that is held, and its weight lies between the hands.',
+            ['size'],
+        );
     }
 
     protected function ofWhole(Facts $facts): iterable

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PocketPlot\Check\Fit;
 
+use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
 use PocketPlot\Fit\Lying;
-use PocketPlot\Fit\Trouble;
 
 final class Warmth extends FitRule
 {
@@ -19,15 +19,6 @@ final class Warmth extends FitRule
     protected function kinds(): array
     {
         return ['heat', 'air'];
-    }
-
-    protected function sentence(Trouble $trouble): string
-    {
-        $name = $trouble->piece->name();
-
-        return $trouble->kind === 'heat'
-            ? "{$name} lies ".self::n($trouble->mm)." mm from {$trouble->other?->name()}, which gets hot."
-            : "{$name} gets hot and is shut in on every side; the widest gap is ".self::n($trouble->mm).' mm.';
     }
 
     protected function fine(Fitted $fitted): ?string

@@ -23,7 +23,10 @@ final class FromVersion2
         $fields = self::aside(self::fields($document), ['fit']);
         $fields['version'] = 3;
         if (is_array($fields['parts'] ?? null)) {
-            $fields['parts'] = array_map(static fn (mixed $part): mixed => is_array($part) || $part instanceof \stdClass ? self::part($part) : $part, $fields['parts']);
+            $fields['parts'] = array_map(
+                static fn (mixed $part): mixed => is_array($part) || $part instanceof \stdClass ? self::part($part) : $part,
+                $fields['parts'],
+            );
         }
 
         return self::as($document, $fields);

@@ -2,14 +2,8 @@
 
 declare(strict_types=1);
 
-namespace PocketPlot\Check\Fit;
+namespace PocketPlot\Check;
 
-use PocketPlot\Check\Finding;
-use PocketPlot\Check\Remedy;
-use PocketPlot\Check\Verdict;
-use PocketPlot\Check\WholeRule;
-use PocketPlot\Check\Words;
-use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Fitted;
 use PocketPlot\Fit\Trouble;
@@ -22,23 +16,8 @@ abstract class FitRule extends WholeRule
     /** @return list<string> kinds of Trouble */
     abstract protected function kinds(): array;
 
-    /** One sentence. */
-    abstract protected function sentence(Trouble $trouble): string;
-
     /** What it says where all holds; null when it does not concern this build. */
     abstract protected function fine(Fitted $fitted): ?string;
-
-    /** The sentence that some rule has for a trouble. */
-    public static function says(Trouble $trouble): string
-    {
-        foreach ([new Clear, new Faces, new Sockets, new Warmth, new Coil, new Reach] as $rule) {
-            if (in_array($trouble->kind, $rule->kinds(), true)) {
-                return $trouble->isOpen() ? "Nobody knows at which edge the socket of {$trouble->piece->name()} sits." : $rule->sentence($trouble);
-            }
-        }
-
-        return '';
-    }
 
     final protected function ofWhole(Facts $facts): iterable
     {
@@ -79,7 +58,7 @@ abstract class FitRule extends WholeRule
         }
 
         return $this->answer($trouble->isClash() ? Verdict::Clash : Verdict::Tight, $lines, fn (): Words => new Words(
-            $this->sentence($trouble),
+            TroubleSentence::of($trouble),
             [
                 new WorkingLine($this->measured($trouble), round($trouble->mm, 2), 'mm', Source::WorkedOut->value),
                 ...($trouble->wantedMm > 0.0 ? [new WorkingLine('Wanted', round($trouble->wantedMm, 2), 'mm', 'margin')] : []),
