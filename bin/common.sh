@@ -37,6 +37,7 @@ missing_packages() {
     # The tests hold baskets against another solver.
     if [ "${2:-}" = with-solver ]; then
         command -v glpsol >/dev/null || missing+=(glpk-utils)
+        command -v openscad >/dev/null || missing+=(openscad)
     fi
     printf '%s\n' "${missing[@]}"
 }

@@ -10,9 +10,6 @@ use PocketPlot\Quantity\Number;
 /** What is said of a trouble of an arrangement: by the rule in the margin, and beside the drawing. */
 final class TroubleSentence
 {
-    /** No way for a lead at all. */
-    private const NO_WAY_MM = 9999.0;
-
     public static function of(Trouble $trouble): string
     {
         $name = $trouble->piece->name();
@@ -33,9 +30,8 @@ final class TroubleSentence
             'air' => "{$name} gets hot and is shut in on every side; the widest gap is {$mm} mm.",
             'coil' => "{$other} lies between {$name} and the back: the field does not get through.",
             'coil-far' => "{$name} lies {$mm} mm from the back; senders reach about {$wanted} mm past a wall.",
-            'lead' => $trouble->mm >= self::NO_WAY_MM
-                ? "There is no way for the lead from {$name} to {$other}: something lies across the whole room."
-                : "From {$name} to {$other} it is {$mm} mm; the lead is {$wanted} mm long.",
+            'lead' => "From {$name} to {$other} it is {$mm} mm; the lead is {$wanted} mm long.",
+            'no-way' => "From {$name} to {$other} no way is free but through gaps between parts; the lead is {$wanted} mm long, {$mm} mm are straight.",
             default => self::ofSocket($trouble, $name, $other, $mm),
         };
     }

@@ -129,14 +129,14 @@ final readonly class Arranger
     private function answer(Style $style, Task $task, array $at, array $ways, array $lost, bool $isProved, float $bound, int $steps): Arrangement
     {
         $reach = self::reach($task, $at, $ways);
-        $inside = $task->room->drawn ? $this->inventory->roomAround($reach, $task->spacing) : $task->room->limit;
+        $inside = $task->room->drawn || $this->inventory->room === null ? $this->inventory->roomAround($reach, $task->spacing) : $this->inventory->room->limit;
         $poses = [];
         foreach ($at as $i => $point) {
             $piece = $task->pieces[$i];
             $laid = $task->ways[$i][$ways[$i]];
             foreach ([0, 1, 2] as $axis) {
-                // The wall may stand farther out than the parts reach, where wires want room.
-                $isAtWall = ($laid->reaches[$axis] && $task->room->drawn) || ($axis === 2 && $piece->isCoil);
+                // The wall may stand farther out than the parts reach, where wires or the walls want room.
+                $isAtWall = $laid->reaches[$axis] || ($axis === 2 && $piece->isCoil);
                 if ($isAtWall && ! $this->isPinned($piece)) {
                     $point[$axis] = max($point[$axis], $inside[$axis] - $laid->sides[$axis]);
                 }

@@ -37,10 +37,12 @@ final class Leads
             $a = self::end($from, $join->output, true);
             $b = self::end($to, $join->input, false);
             $straight = abs($a[0] - $b[0]) + abs($a[1] - $b[1]) + abs($a[2] - $b[2]);
-            // What is twice as long as the straight way finds one; what is shorter than it finds none.
-            $way = $straight > $length || $straight * 2 <= $length ? $straight : self::way($a, $b, $from, $to, $lying, $inside) ?? INF;
-            if ($way > $length) {
-                $troubles[] = new Trouble('lead', $from->piece, $to->piece, min($way, 9999.0), $length, Box::around([$from->box, $to->box]));
+            // What is shorter than the straight way finds none; what is twice as long finds one, through gaps if it must.
+            $way = $straight > $length || $straight * 2 <= $length ? $straight : self::way($a, $b, $from, $to, $lying, $inside);
+            if ($way === null || $way > $length) {
+                $troubles[] = new Trouble(
+                    $way === null ? 'no-way' : 'lead', $from->piece, $to->piece, $way ?? $straight, $length, Box::around([$from->box, $to->box]),
+                );
             }
         }
 

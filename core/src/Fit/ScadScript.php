@@ -57,15 +57,18 @@ module through(turn, o) rotate(turn)
     if (o[6]) rotate([0, 0, 180 / corners]) cylinder(d = o[4], h = wall + 0.02, center = true, $fn = corners);
     else cube([o[4], o[5], wall + 0.02], center = true);
 module block(from, size) translate(from) cube(size);
+// Round the room inside, so far out, from one depth to another.
+module ring(out, from, to) block([-out, -out, from], [inside[0] + 2 * out, inside[1] + 2 * out, to - from]);
+module column(p, air, from, to) block([p[0] - post / 2 - air, p[1] - post / 2 - air, from], [post + 2 * air, post + 2 * air, to - from]);
 module front() difference() {
     union() {
         difference() {
-            block([-wall, -wall, -wall], [inside[0] + 2 * wall, inside[1] + 2 * wall, wall + split]);
-            block([0, 0, 0], [inside[0], inside[1], split + 1]);
-            if (lip > 0) block([-wall / 2, -wall / 2, split - lip - lip_air], [inside[0] + wall, inside[1] + wall, lip + lip_air + 1]);
+            ring(wall, -wall, split);
+            ring(0, 0, split + 1);
+            if (lip > 0) ring(wall / 2, split - lip - lip_air, split + 1);
             for (o = front_openings) opening(o);
         }
-        for (p = posts) block([p[0] - post / 2, p[1] - post / 2, -0.001], [post, post, split + 0.001]);
+        for (p = posts) column(p, 0, -0.001, split);
     }
     for (p = posts) translate([p[0], p[1], max(0, split - insert_deep)]) cylinder(d = insert, h = insert_deep + 1, $fn = corners);
 }
@@ -73,20 +76,14 @@ module back() difference() {
     union() {
         difference() {
             union() {
-                block([-wall, -wall, split], [inside[0] + 2 * wall, inside[1] + 2 * wall, inside[2] + wall - split]);
-                if (lip > 0) block(
-                    [-wall / 2 + lip_air, -wall / 2 + lip_air, split - lip],
-                    [inside[0] + wall - 2 * lip_air, inside[1] + wall - 2 * lip_air, lip + 0.001],
-                );
+                ring(wall, split, inside[2] + wall);
+                if (lip > 0) ring(wall / 2 - lip_air, split - lip, split + 0.001);
             }
-            block([0, 0, split - lip - 1], [inside[0], inside[1], inside[2] - split + lip + 1]);
-            for (p = posts) if (lip > 0) block(
-                [p[0] - post / 2 - lip_air, p[1] - post / 2 - lip_air, split - lip - 1],
-                [post + 2 * lip_air, post + 2 * lip_air, lip + 1],
-            );
+            ring(0, split - lip - 1, inside[2]);
+            for (p = posts) if (lip > 0) column(p, lip_air, split - lip - 1, split);
             for (o = back_openings) opening(o);
         }
-        for (p = posts) block([p[0] - post / 2, p[1] - post / 2, split], [post, post, inside[2] + wall - split]);
+        for (p = posts) column(p, 0, split, inside[2] + wall);
     }
     for (p = posts) translate([p[0], p[1], split - 1]) cylinder(d = screw, h = inside[2] + wall - split + 2, $fn = corners);
 }

@@ -72,6 +72,10 @@ final class Solid
             array_push($at[1], $box->y, $box->bottom());
             array_push($at[2], $box->z, $box->back());
         }
+        foreach ($this->holes as $hole) {
+            array_push($at[($hole->axis + 1) % 3], $hole->u - $hole->radius, $hole->u + $hole->radius);
+            array_push($at[($hole->axis + 2) % 3], $hole->v - $hole->radius, $hole->v + $hole->radius);
+        }
         $this->cuts = [self::sorted($at[0]), self::sorted($at[1]), self::sorted($at[2])];
         $this->n = [max(0, count($this->cuts[0]) - 1), max(0, count($this->cuts[1]) - 1), max(0, count($this->cuts[2]) - 1)];
         $this->full = [];

@@ -110,7 +110,8 @@ final readonly class ThicknessMap
         $deep = $solid = 0.0;
         $at = [];
         foreach ($fitted->lying as $one) {
-            foreach ($one->solid as $box) {
+            // A coil lies at the back of a body that is there, however deep that is.
+            foreach ($one->piece->isCoil && $fitted->inventory->room?->drawn !== true ? [] : $one->solid as $box) {
                 if ($box->x < $x && $box->right() > $x && $box->y < $y && $box->bottom() > $y) {
                     $deep = max($deep, $box->back());
                     $solid += $box->h;

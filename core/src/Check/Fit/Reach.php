@@ -17,7 +17,7 @@ final class Reach extends FitRule
 
     protected function kinds(): array
     {
-        return ['lead'];
+        return ['lead', 'no-way'];
     }
 
     protected function fine(Fitted $fitted): ?string
