@@ -32,7 +32,7 @@ it('describes every route and no other', function (): void {
         }
     }
     // Files for people, not answers for the page.
-    $downloads = ['GET /builds/{build}/readings/{reading}/photo', 'GET /builds/{build}/file', 'GET /builds/{build}/parts.{format}', 'GET /parts/file', 'GET /parts/{part}/files/{file}', 'GET /parts/sheet.{format}', 'GET /builds/{build}/shopping.{format}', 'GET /builds/{build}/arrivals.ics', 'GET /drawer/{piece}/photo', 'GET /builds/{build}/evenings.ics', 'GET /builds/{build}/record/{entry}/photo'];
+    $downloads = ['GET /builds/{build}/readings/{reading}/photo', 'GET /builds/{build}/file', 'GET /builds/{build}/parts.{format}', 'GET /parts/file', 'GET /parts/{part}/files/{file}', 'GET /parts/sheet.{format}', 'GET /builds/{build}/shopping.{format}', 'GET /builds/{build}/arrivals.ics', 'GET /drawer/{piece}/photo', 'GET /builds/{build}/evenings.ics', 'GET /builds/{build}/record/{entry}/photo', 'GET /builds/{build}/fit/{what}.{format}'];
     expect(array_values(array_diff(routes(), $described, $downloads)))->toBe([])
         ->and(array_values(array_diff($described, routes())))->toBe([]);
 });

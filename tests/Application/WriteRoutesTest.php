@@ -79,6 +79,7 @@ const GOOD = [
     'POST /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'DELETE /api/builds/{build}/readings/{reading}/use' => ['version' => 2],
     'POST /api/builds/{build}/work' => ['version' => 2, 'did' => 'drop', 'step' => 'keep', 'why' => 'later'],
+    'POST /api/builds/{build}/fit' => ['version' => 2, 'did' => 'put', 'line' => 'cell', 'xMm' => 1.5, 'yMm' => 2.0, 'zMm' => 4.0],
     'POST /api/builds/{build}/record' => ['events' => [['id' => 'e1', 'step' => 'meter/pack', 'did' => 'later', 'on' => '2026-11-23', 'note' => 'tomorrow']]],
     'POST /api/builds/{build}/remedy' => ['version' => 2, 'part' => '{library}', 'role' => 'regulator'],
     'POST /api/builds/{build}/own' => ['version' => 2, 'parts' => [['name' => 'My own board', 'role' => 'board']]],

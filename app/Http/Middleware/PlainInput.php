@@ -17,13 +17,17 @@ final class PlainInput
     /** Groups within groups of one request. */
     private const MOST_DEPTH = 64;
 
+    /** Where a drawing is read as it is, and nothing of it is kept. */
+    private const DRAWINGS = 'api/stl';
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if (! self::isPlain(rawurldecode($request->getPathInfo()))) {
             throw new NotFoundHttpException('There is nothing under such an address.');
         }
-        if (! $request->isJson() && ! $request->isMethodSafe() && $request->getContent() !== '') {
+        $isDrawing = $request->is(self::DRAWINGS) && $request->headers->get('Content-Type') === 'application/octet-stream';
+        if (! $request->isJson() && ! $isDrawing && ! $request->isMethodSafe() && $request->getContent() !== '') {
             throw new UnsupportedMediaTypeHttpException('What is sent here is JSON, and says so.');
         }
         foreach ([$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $input) {

@@ -44,6 +44,7 @@ final class FitRequest extends EditRequest
             'xMm.*' => 'Write how far from the left it lies, in millimetres.', 'yMm.*' => 'Write how far from the top it lies, in millimetres.',
             'zMm.*' => 'Write how far behind the face it lies, in millimetres.',
             'poses.*' => 'Each piece needs its line and three distances in millimetres.',
+            'poses.*.*' => 'Each piece needs its line and three distances in millimetres.',
         ];
     }
 }

@@ -38,7 +38,7 @@ final readonly class Inventory
         $pieces = $soft = $unsized = $inZones = [];
         foreach ($inBody as $line) {
             $made = Piece::isSoft($line) ? [] : Piece::ofLine($line, in_array($line->id, $plan->split, true));
-            if (Piece::isSoft($line)) {
+            if (Piece::isSoft($line) && $line->part->size->hasAllSides()) {
                 $soft[] = $line;
             } elseif ($made === []) {
                 $unsized[] = $line;

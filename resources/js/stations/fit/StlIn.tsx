@@ -45,7 +45,7 @@ export function StlIn({ unsized }: { unsized: string[] }) {
             const facets = spec.facets as Record<string, Record<string, unknown>> | undefined;
             const size: Record<string, unknown> = { ...facets?.size };
             for (const [at, field] of (['lengthMm', 'widthMm', 'heightMm'] as const).entries()) size[field] = { value: box.sidesMm[at], source: 'file' };
-            return api.put(`${path}/lines/${line}/part`, { version, spec: { ...spec, facets: { ...facets, size } } });
+            return api.put(`${path}/lines/${line}/part`, { version, part: { ...spec, facets: { ...facets, size } } });
         });
         if (answer instanceof Problem) setProblem(answer.message);
         else setBox(null);
