@@ -18,7 +18,7 @@ export function PlacesTable({ fit, telling, chosen, choose, mayMove }: Props) {
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
     const left = fit.pieces.filter((piece) => piece.pose === null);
     return (
-        <section aria-label="Table of places" className="mt-4">
+        <section aria-label="Table of places" className="min-w-0">
             <div className="overflow-x-auto">
                 <table className="w-full min-w-[34rem] text-sm">
                     <caption className="text-left text-base font-semibold">Places</caption>
