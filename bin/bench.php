@@ -6,6 +6,7 @@ use App\Library\DrawerQueries;
 use App\Models\DrawerPieceRecord;
 use App\Models\PartRecord;
 use App\Models\User;
+use CoreTests\Arrangements;
 use CoreTests\LinearModel;
 use CoreTests\Markets;
 use CoreTests\Texts;
@@ -22,6 +23,11 @@ use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\SureFinds;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\PartReader;
+use PocketPlot\Fit\Arranger;
+use PocketPlot\Fit\Fitted;
+use PocketPlot\Fit\Halves;
+use PocketPlot\Fit\Shell;
+use PocketPlot\Fit\Style;
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\Assumption;
@@ -31,6 +37,7 @@ use PocketPlot\Power\Gaps;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Money;
 use PocketPlot\Quantity\Rates;
+use PocketPlot\Report\FitReport;
 use PocketPlot\Report\PowerReport;
 use PocketPlot\Sheet\Headings;
 use PocketPlot\Sheet\NameIndex;
@@ -215,6 +222,30 @@ $own = array_map(static fn (int $nth): OwnStep => new OwnStep(
 $many = $refuge->withWork(new WorkPlan(own: $own));
 $manyFacts = $ready($many);
 row('400 own steps with 1,200 links beside them', timed(5, static fn () => $plan($manyFacts)), '60 ms or less');
+// The dry fit.
+$arranged = static function (int $count, float $seconds, int $seed = 1): array {
+    $build = Arrangements::crowd($count, 1);
+    $end = microtime(true) + $seconds;
+    $found = (new Arranger(FitReport::inventory($build), $build->fit, $seed))->arrange(Style::Free, static fn (): bool => microtime(true) < $end);
+
+    return [$build, $found];
+};
+[$crowd, $places] = $arranged(40, 2.0);
+$crowd = $crowd->withFit($crowd->fit->with(['poses' => $places->poses]));
+$crowdFacts = new Facts($crowd);
+[$crowdBody, $inCrowd] = [$crowdFacts->bodyLine(), $crowdFacts->inBody()];
+row('where 40 parts lie, judged', timed(40, static fn () => Fitted::of($crowd, $crowdBody, $inCrowd)), '5 ms or less');
+$crowdShell = Shell::of(Fitted::of($crowd, $crowdBody, $inCrowd));
+row('both halves around them, as STL', timed(10, static function () use ($crowdShell): void {
+    foreach ((new Halves($crowdShell))->meshes() as $mesh) {
+        $mesh->stl('half');
+    }
+}), '300 ms or less');
+foreach ([[12, 2.0], [25, 10.0]] as [$count, $seconds]) {
+    [, $short] = $arranged($count, $seconds);
+    [, $long] = $arranged($count, 4 * $seconds, 2);
+    printf("%-52s %8.2f %8.2f %8.2f   %s\n", "{$count} parts arranged in {$seconds} s: mm, in 4 times that, bound", $short->measure, $long->measure, $short->bound, 'within 5 % of either');
+}
 row('landed cost of a 60-line build', timed(20, static fn () => Costs::of($sixty)), '5 ms or less');
 $drawer = User::query()->firstOrCreate(['email' => 'drawer@example.test'], ['name' => 'Drawer', 'password' => 'not to be signed in with', 'sessions_key' => User::newSessionsKey()]);
 foreach (array_chunk(range(1, 5000), 500) as $numbers) {
@@ -385,6 +416,13 @@ for ($round = 0; $round < 40; $round++) {
 }
 row('a tick at the bench, the plan found again', $median($ticks), 'as an edit');
 $version += 40;
+$puts = [];
+for ($round = 0; $round < 40; $round++) {
+    $began = hrtime(true);
+    $version = $visitor->ask('POST', "/builds/{$opened['id']}/fit", ['version' => $version, 'did' => 'put', 'line' => 'board', 'xMm' => $round, 'yMm' => 0, 'zMm' => 60])['build']['version'];
+    $puts[] = (hrtime(true) - $began) / 1e6;
+}
+row('a piece put elsewhere, judged and told', $median($puts), 'as an edit');
 printf("%-52s %8.1f times                %s\n", 'edit against empty route, medians', $median($edits)[1] / $median($nothings)[1], '2.5 times or less');
 
 foreach (range(1, 99) as $copy) {

@@ -48,11 +48,12 @@ final class ReadBack
 
     /**
      * @param  BuildRecord  $build  as it is to be; it is saved here, its card with it
+     * @param  ?callable(Appraisal): void  $look  sees the appraisal that was made anyway
      * @return JsonResponse the whole build, encoded
      *
      * @throws ValidationException naming what cannot be kept
      */
-    public static function answer(BuildRecord $build, int $status = 200): JsonResponse
+    public static function answer(BuildRecord $build, int $status = 200, ?callable $look = null): JsonResponse
     {
         $build->unsetRelations()->load(BuildMapper::RELATIONS);
         self::refuseTooMuch($build);
@@ -61,6 +62,9 @@ final class ReadBack
             $appraisal = Appraisal::of(BuildMapper::toCore($build), Today::day());
             $response = new JsonResponse(BuildView::of($build, $appraisal), $status);
             BuildCards::put($build, $appraisal);
+            if ($look !== null) {
+                $look($appraisal);
+            }
         } catch (UnreadableBuild $unreadable) {
             throw Complaint::about(new BadFile($unreadable->problems));
         } catch (BadFile $bad) {
@@ -77,7 +81,11 @@ final class ReadBack
     /** Pieces that were written in this transaction, against the schema that a saved file has to follow. */
     private static function refuseBadPieces(BuildRecord $build): void
     {
-        $pieces = [$build->isDirty('brief') ? ['brief', $build->brief] : null, $build->isDirty('work') ? ['work', $build->work ?? []] : null];
+        $pieces = [
+            $build->isDirty('brief') ? ['brief', $build->brief] : null,
+            $build->isDirty('work') ? ['work', $build->work ?? []] : null,
+            $build->isDirty('fit') ? ['fit', $build->fit ?? []] : null,
+        ];
         foreach (Written::take() as $row) {
             $pieces[] = match (true) {
                 $row instanceof BuildPartRecord => ['part', $row->spec],

@@ -90,6 +90,23 @@ final class Arrangements
         return Make::build($lines, $drawn ? ['largestMm' => ['lengthMm' => $side(150, 220), 'widthMm' => $side(90, 130), 'heightMm' => 60]] : []);
     }
 
+    /** A console with so many parts, most of them small, to be drawn within 210 × 110 × 60 mm. */
+    public static function crowd(int $count, int $seed): Build
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $side = static fn (int $least, int $most): float => $random->getInt($least * 10, $most * 10) / 10;
+        $lines = [
+            'case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]],
+            'panel' => self::line('panel', [120, 75, 6]), 'pad' => self::line('pad', [30, 30, 8]), 'cells' => self::line('cells', [90, 60, 10]),
+            'board' => self::line('hot', [85, 56, 17]),
+        ];
+        while (count($lines) <= $count) {
+            $lines['small'.count($lines)] = self::line('plain', [$side(10, 50), $side(8, 30), $side(3, 14)]);
+        }
+
+        return Make::build($lines, ['largestMm' => ['lengthMm' => 210, 'widthMm' => 110, 'heightMm' => 60]]);
+    }
+
     /** @return array<string, mixed> */
     private static function tallBoard(Randomizer $random): array
     {

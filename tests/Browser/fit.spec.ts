@@ -60,7 +60,7 @@ test('arranges, compares, pins one elsewhere, arranges the rest around it, and s
     await page.getByRole('tab', { name: 'Body' }).click();
     const stl = await saved(page, 'front half (STL)');
     expect(stl.length).toBe(84 + 50 * stl.readUInt32LE(80));
-    expect((await saved(page, 'front')).toString()).toContain('This line is 100 mm long');
+    expect((await saved(page, /^front$/)).toString()).toContain('This line is 100 mm long');
     expect((await saved(page, /script/)).toString()).toContain('wall = 2;');
 });
 

@@ -17,6 +17,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use PocketPlot\Appraisal;
 use PocketPlot\Build\Build;
 use PocketPlot\Build\FitAim;
 use PocketPlot\Fit\Arrangement;
@@ -55,12 +56,18 @@ final class FitController
         /** @var array<string, mixed> $given */
         $given = $request->validated();
         $did = $request->string('did')->toString();
-        $answer = EditBuild::run($build, $request->version(), static fn (BuildRecord $build) => ChangeFit::in($build, $did, $given));
+        $fit = [];
+        $answer = EditBuild::run(
+            $build,
+            $request->version(),
+            static fn (BuildRecord $build) => ChangeFit::in($build, $did, $given),
+            static function (Appraisal $appraisal) use (&$fit): void {
+                $fit = FitReport::from($appraisal->facts)->toArray();
+            },
+        );
 
         // The build is encoded already.
-        return JsonResponse::fromJsonString('{"build":'.$answer->getContent().',"fit":'.json_encode(
-            FitReport::of(self::core($build->refresh()))->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
-        ).'}');
+        return JsonResponse::fromJsonString('{"build":'.$answer->getContent().',"fit":'.json_encode($fit, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE).'}');
     }
 
     /** Looks for arrangements, one style after another; a line of JSON now and then, and one for each that was found. */

@@ -38,6 +38,12 @@ final readonly class FitReport
         return new self(Fitted::of($build, $facts->bodyLine(), $facts->inBody(), $plan), $plan ?? $build->fit);
     }
 
+    /** Of a build whose places were judged already. */
+    public static function from(Facts $facts): self
+    {
+        return new self($facts->fitted() ?? Fitted::of($facts->build, $facts->bodyLine(), $facts->inBody()), $facts->build->fit);
+    }
+
     public static function inventory(Build $build, ?FitPlan $plan = null): Inventory
     {
         $facts = new Facts($build);
