@@ -149,6 +149,28 @@ it('leaves what is pinned where it is, and says when that cannot be', function (
     expect($blocked instanceof Arrangement ? $blocked->lost !== [] : $blocked !== [])->toBeTrue();
 });
 
+it('bears parts of no thickness, and says what is larger than the body', function (): void {
+    $flat = ['role' => 'material', 'facets' => ['size' => Arrangements::size(20, 20, 0), 'fuse' => ['amps' => 2]]];
+    $huge = ['role' => 'regulator', 'facets' => ['size' => Arrangements::size(300, 300, 300)]];
+    $found = Arrangements::arrange(Make::build(['case' => ['role' => 'case', 'facets' => Arrangements::cavity(60, 40, 20)], 'film' => $flat]), 20);
+    assert($found instanceof Arrangement);
+    expect($found->lost)->toBe([])->and($found->measure)->toBe(0.0);
+    $misfits = Arrangements::arrange(Make::build(['case' => ['role' => 'case', 'facets' => Arrangements::cavity(60, 40, 20)], 'huge' => $huge]), 20);
+    assert(is_array($misfits));
+    expect($misfits[0]->line->id)->toBe('huge');
+});
+
+it('lays a board on the posts of its holes', function (): void {
+    $body = Arrangements::cavity(120, 80, 30);
+    $body['body']['posts'] = [['pattern' => '58x49', 'xMm' => 70, 'yMm' => 40]];
+    $board = ['role' => 'board', 'facets' => ['size' => Arrangements::size(85, 56, 17), 'mount' => ['pattern' => '58x49', 'xMm' => 32.5, 'yMm' => 28]]];
+    $build = Make::build(['case' => ['role' => 'case', 'facets' => $body], 'board' => $board]);
+    $found = Arrangements::arrange($build, 20);
+    assert($found instanceof Arrangement);
+    // As it is written its holes are 32.5 mm from the left: 70 - 32.5; turned by half, 85 - 32.5: 70 - 52.5.
+    expect($found->lost)->toBe([])->and([37.5, 17.5])->toContain($found->poses['board#1']->xMm)->and($found->poses['board#1']->yMm)->toBe(12.0);
+});
+
 it('gives the same for the same seed', function (): void {
     $poses = static fn (int $seed): array => array_map(
         static fn (Pose $pose): array => [$pose->xMm, $pose->yMm, $pose->zMm, $pose->turn],

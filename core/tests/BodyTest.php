@@ -93,6 +93,12 @@ it('draws halves that a solid modeller makes just as large', function (string $n
     $script = (new ScadScript($shell))->text();
     foreach ((new Halves($shell))->meshes() as $half => $mesh) {
         expect($mesh->openEdges())->toBe(0)->and(rendered($script, $half))->toEqualWithDelta($mesh->volumeMm3(), $mesh->volumeMm3() * 1e-4);
+        // And the file itself, opened there: less a corner, so that it has to understand what is inside and what outside.
+        $file = tempnam(sys_get_temp_dir(), 'half').'.stl';
+        file_put_contents($file, $mesh->stl($half));
+        $less = rendered("difference() { import(\"{$file}\"); translate([-500, -500, -500]) cube(400); }", $half);
+        unlink($file);
+        expect($less)->toEqualWithDelta($mesh->volumeMm3(), $mesh->volumeMm3() * 1e-4);
     }
 })->with(['thimble', 'fresh-body']);
 

@@ -21,6 +21,7 @@ final class TroubleSentence
             'overlap' => "{$name} and {$other} run into each other by {$mm} mm.",
             'outside' => "{$name} sticks out {$mm} mm at the {$trouble->what}.",
             'rib' => "{$name} runs {$mm} mm into the {$trouble->what}.",
+            'post' => "{$name} lies {$mm} mm beside the posts for its holes ({$trouble->what}).",
             'zone' => "{$name} sticks {$mm} mm out of the {$trouble->what}.",
             'close' => "{$name} and {$other} are {$mm} mm apart; {$wanted} mm lets a hand and a wire in.",
             'face' => "{$name} lies {$mm} mm behind the face.",
@@ -49,6 +50,7 @@ final class TroubleSentence
                 ? "The plug in the {$what} of {$name} would go {$mm} mm into the wall."
                 : "{$other} lies {$mm} mm in the way of the plug in the {$what} of {$name}.",
             'card' => "The {$what} of {$name} has {$mm} mm before it".($other === '' ? '' : " to {$other}").': the card cannot be pulled out.',
+            'unplug' => "The {$what} of {$name} has {$mm} mm before it to {$other}: nobody can unplug it.",
             default => "Nobody knows at which edge the socket of {$name} sits.",
         };
     }

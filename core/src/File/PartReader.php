@@ -121,7 +121,9 @@ final class PartReader
                 $speaker->bool('piezo'),
             ),
             body: BodyReader::body($facets->child('body')),
-            mount: $mount === null ? null : new Mount($mount->string('pattern'), $mount->string('thread', '')),
+            mount: $mount === null ? null : new Mount(
+                $mount->string('pattern'), $mount->string('thread', ''), $mount->figure('xMm', 'mm'), $mount->figure('yMm', 'mm'),
+            ),
             fastener: $fastener === null ? null : new Fastener(
                 $fastener->string('thread'),
                 $fastener->figure('lengthMm', 'mm'),
@@ -295,6 +297,8 @@ final class PartReader
             $panel->string('dims', ''),
             $panel->yesNo('needsSignal'),
             $panel->bool('upright'),
+            $panel->figure('activeXMm', 'mm'),
+            $panel->figure('activeYMm', 'mm'),
         );
     }
 

@@ -17,10 +17,14 @@ final readonly class Clearance
     /** @var list<array{float, float, float, float, float, float}> */
     private array $ribs;
 
+    /** @var list<string> */
+    private array $ribNames;
+
     /** @param  list<list<Gap>>  $gaps */
     public function __construct(private array $gaps, Room $room)
     {
         $this->ribs = array_map(static fn (Box $rib): array => [$rib->x, $rib->y, $rib->z, $rib->l, $rib->w, $rib->h], $room->ribs);
+        $this->ribNames = array_map(static fn (Box $rib): string => $rib->name, $room->ribs);
     }
 
     /**
@@ -42,7 +46,11 @@ final readonly class Clearance
     /** @param  Point  $at */
     public function isClearOfRibs(Laid $laid, array $at): bool
     {
-        return $this->ribs === [] || self::roomsApart($laid->solid, $at, $this->ribs, [0.0, 0.0, 0.0]);
+        $ribs = $laid->postName === ''
+            ? $this->ribs
+            : array_values(array_filter($this->ribs, fn (int $nth): bool => $this->ribNames[$nth] !== $laid->postName, ARRAY_FILTER_USE_KEY));
+
+        return $ribs === [] || self::roomsApart($laid->solid, $at, $ribs, [0.0, 0.0, 0.0]);
     }
 
     /**

@@ -190,7 +190,7 @@ final class Exact
     private function besideRib(int $i, Laid $laid, array $at): array
     {
         foreach ($this->task->room->ribs as $rib) {
-            foreach ($laid->solid as $p) {
+            foreach ($rib->name !== '' && $rib->name === $laid->postName ? [] : $laid->solid as $p) {
                 $block = (new Box(...$p))->at(...$at);
                 if ($block->overlap($rib) !== null) {
                     return [

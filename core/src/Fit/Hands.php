@@ -16,11 +16,18 @@ final readonly class Hands
     /** On a pad that spans the face, what a thumb is for lies no farther in than this. */
     private const PAD_MM = 30.0;
 
+    private const THIN_MM = 15.0;
+
+    private const THICK_MM = 40.0;
+
+    /** A shoulder button lies this near to the upper edge at most. */
+    private const SHOULDER_MM = 12.0;
+
     /** Weight that is off the middle by more than this share of the length pulls one hand down. */
     public const OFF_SHARE = 0.1;
 
     /**
-     * @param  list<array{piece: Piece, side: string, mm: float, hands: array<string, string>}>  $reaches  of each control, by hand "well", "stretch" or "out"
+     * @param  list<array{piece: Piece, side: string, finger: string, mm: float, hands: array<string, string>}>  $reaches  of each control, by hand "well", "stretch" or "out"
      * @param  array{float, float, float}|null  $centreMm  of what is weighed; null while nothing is
      * @param  list<string>  $unweighed  ids of lines
      */
@@ -49,10 +56,10 @@ final readonly class Hands
         );
     }
 
-    /** @return list<array{piece: Piece, side: string, mm: float, hands: array<string, string>}> */
+    /** @return list<array{piece: Piece, side: string, finger: string, mm: float, hands: array<string, string>}> */
     private static function reaches(Fitted $fitted, float $wall): array
     {
-        $controls = array_values(array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isControl));
+        $controls = array_values(array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isControl && ! self::isShoulder($one)));
         $middle = $fitted->insideMm[0] / 2;
         $sides = ['left' => [], 'right' => []];
         foreach ($controls as $one) {
@@ -73,14 +80,58 @@ final readonly class Hands
                 $mm = hypot($across, $down);
                 $hands = [];
                 foreach (Hand::cases() as $hand) {
-                    $share = $mm / $hand->thumbMm();
-                    $hands[$hand->value] = $share > 1.05 ? 'out' : ($share > 0.9 || $share < self::NEAR_SHARE * 0.6 ? 'stretch' : 'well');
+                    $hands[$hand->value] = self::how($mm, $hand->thumbMm());
                 }
-                $reaches[] = ['piece' => $one->piece, 'side' => $side, 'mm' => $mm, 'hands' => $hands];
+                $reaches[] = ['piece' => $one->piece, 'side' => $side, 'finger' => 'thumb', 'mm' => $mm, 'hands' => $hands];
             }
         }
 
+        return [...$reaches, ...self::shoulders($fitted, $wall)];
+    }
+
+    /** "thin", "easy" or "thick" to hold for long: handles of 30 to 40 mm are easy to close a hand around, thin ones cramp it. */
+    public function grip(): string
+    {
+        return $this->thickMm < self::THIN_MM ? 'thin' : ($this->thickMm > self::THICK_MM ? 'thick' : 'easy');
+    }
+
+    private static function how(float $mm, float $fingerMm): string
+    {
+        $share = $mm / $fingerMm;
+
+        return $share > 1.05 ? 'out' : ($share > 0.9 || $share < self::NEAR_SHARE * 0.6 ? 'stretch' : 'well');
+    }
+
+    /**
+     * Shoulder buttons are for the forefingers, which lie along the upper edge from both sides.
+     *
+     * @return list<array{piece: Piece, side: string, finger: string, mm: float, hands: array<string, string>}>
+     */
+    private static function shoulders(Fitted $fitted, float $wall): array
+    {
+        $reaches = [];
+        foreach ($fitted->lying as $one) {
+            if (! self::isShoulder($one)) {
+                continue;
+            }
+            $x = $one->box->x + $one->box->l / 2;
+            $side = $x < $fitted->insideMm[0] / 2 ? 'left' : 'right';
+            $mm = hypot($side === 'left' ? $x + $wall : $fitted->insideMm[0] + $wall - $x, max(0.0, $one->box->y - self::SHOULDER_MM));
+            $hands = [];
+            foreach (Hand::cases() as $hand) {
+                $hands[$hand->value] = self::how($mm, $hand->forefingerMm());
+            }
+            $reaches[] = ['piece' => $one->piece, 'side' => $side, 'finger' => 'forefinger', 'mm' => $mm, 'hands' => $hands];
+        }
+
         return $reaches;
+    }
+
+    private static function isShoulder(Lying $one): bool
+    {
+        $controls = $one->piece->line->part->controls;
+
+        return $controls !== null && $controls->triggers > 0 && $controls->dPads + $controls->buttons + $controls->sticks === 0;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PocketPlot\Fit;
 
 use PocketPlot\Part\Opening;
+use PocketPlot\Part\Post;
 use PocketPlot\Part\Socket;
 
 /** Holds an arrangement against everything that must hold of it. */
@@ -16,8 +17,10 @@ final readonly class Judge
     /** A charging coil lies no farther than this from the back: ordinary senders reach about 8 mm, a wall takes 2 of them. */
     private const COIL_MM = 5.0;
 
-    /** A card wants this much before its slot, to be pulled out. */
+    /** A card wants this much before its slot, to be pulled out; the plug of a pack this much for two finger tips. */
     private const CARD_MM = 15.0;
+
+    private const PLUG_MM = 8.0;
 
     private const FACE_MM = 0.5;
 
@@ -152,8 +155,12 @@ final readonly class Judge
                 }
             }
         }
+        $post = MountPlace::posts($piece, $this->room);
+        if ($post !== null) {
+            yield from $this->onPosts($one, $post);
+        }
         foreach ($this->room->ribs as $rib) {
-            foreach ($one->solid as $solid) {
+            foreach ($post !== null && $rib->name === MountPlace::nameOf($post) ? [] : $one->solid as $solid) {
                 $where = $solid->overlap($rib);
                 if ($where !== null) {
                     yield new Trouble('rib', $piece, null, min($where->l, $where->w, $where->h), 0.0, $where, $rib->name);
@@ -179,6 +186,16 @@ final readonly class Judge
         }
         yield from $this->sockets($one);
         yield from $this->heatAndCoil($one);
+    }
+
+    /** @return iterable<Trouble> */
+    private function onPosts(Lying $one, Post $post): iterable
+    {
+        $corner = MountPlace::corner($one->piece, $one->turn, $post);
+        $off = $corner === null ? $one->box->l / 2 : max(abs($one->box->x - $corner[0]), abs($one->box->y - $corner[1]));
+        if ($off > $this->spacing->offsetMm / 2 + Clearance::NEARLY) {
+            yield new Trouble('post', $one->piece, null, $off, 0.0, $one->box, $post->pattern);
+        }
     }
 
     /** @return iterable<Trouble> */
@@ -243,21 +260,23 @@ final readonly class Judge
     }
 
     /**
-     * A card in a slot inside can be reached once the body is open, when nothing lies before the slot.
+     * A card in a slot inside, and the plug of a pack, can be reached once the body is open when nothing lies before them.
      *
      * @return iterable<Trouble>
      */
     private function card(Lying $one, Socket $socket): iterable
     {
-        if ($socket->face === '' || ! in_array($socket->connector, ['microsd', 'sd'], true)) {
+        $isCard = in_array($socket->connector, ['microsd', 'sd'], true);
+        if ($socket->face === '' || (! $isCard && ! $one->piece->isCell)) {
             return;
         }
+        $wanted = $isCard ? self::CARD_MM : self::PLUG_MM;
         $side = $one->turn->side($socket->face);
         foreach ($this->lying as $other) {
             if ($other !== $one && $other->piece->line !== $one->piece->line) {
                 $far = self::before($one->box, $other->box, $side);
-                if ($far !== null && $far < self::CARD_MM) {
-                    yield new Trouble('card', $one->piece, $other->piece, $far, self::CARD_MM, $other->box, $socket->name);
+                if ($far !== null && $far < $wanted) {
+                    yield new Trouble($isCard ? 'card' : 'unplug', $one->piece, $other->piece, $far, $wanted, $other->box, $socket->name);
                 }
             }
         }

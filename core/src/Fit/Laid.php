@@ -20,6 +20,7 @@ final readonly class Laid
      * @param  array{float, float, float}  $low  where its corner may lie
      * @param  array{float, float, float}  $high
      * @param  array{bool, bool, bool}  $reaches  the far wall along each axis, wherever that comes to stand
+     * @param  string  $postName  of the posts that it sits on
      */
     public function __construct(
         public string $turn,
@@ -30,6 +31,7 @@ final readonly class Laid
         public array $high,
         public array $reaches,
         public bool $isOneBlock,
+        public string $postName = '',
     ) {}
 
     /** Whether it could lie anywhere at all. */

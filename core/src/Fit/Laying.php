@@ -87,12 +87,25 @@ final readonly class Laying
             }
             [$low, $high] = $bounds;
         }
+        $post = MountPlace::posts($piece, $this->room);
+        if ($post !== null && $pin === null) {
+            $corner = MountPlace::corner($piece, $turn, $post);
+            if ($corner === null) {
+                return null;
+            }
+            foreach ([0, 1] as $axis) {
+                $low[$axis] = max($low[$axis], $corner[$axis]);
+                $high[$axis] = min($high[$axis], $corner[$axis]);
+            }
+        }
         if ($pin !== null) {
             $low = $high = [$pin->xMm, $pin->yMm, $pin->zMm];
         }
         [$solid, $free] = self::blocks($piece->shape, $turn);
 
-        return new Laid($turn->code, $sides, $solid, $free, $low, $high, $reaches, $piece->shape->isOneBlock());
+        return new Laid(
+            $turn->code, $sides, $solid, $free, $low, $high, $reaches, $piece->shape->isOneBlock(), $post === null ? '' : MountPlace::nameOf($post),
+        );
     }
 
     /**

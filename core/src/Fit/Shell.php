@@ -107,16 +107,16 @@ final readonly class Shell
                 ? [$panel->activeWidthMm->most(), $panel->activeHeightMm->most()]
                 : [self::within($box->l), self::within($box->w)];
 
-            return [new Cutout(
-                'front',
-                $box->x + $box->l / 2,
-                $box->y + $box->w / 2,
-                max(1.0, min($active[0], $box->l)),
-                max(1.0, min($active[1], $box->w)),
-                false,
-                $one->piece->name(),
-                'window',
-            )];
+            $wide = max(1.0, min($active[0], $box->l));
+            $high = max(1.0, min($active[1], $box->w));
+            $sides = $one->piece->shape->sides;
+            $corner = $one->turn->box(new Box(
+                $panel->activeXMm?->isKnown() === true ? $panel->activeXMm->usual() : ($sides[0] - $wide) / 2,
+                $panel->activeYMm?->isKnown() === true ? $panel->activeYMm->usual() : ($sides[1] - $high) / 2,
+                0.0, $wide, $high, 0.0,
+            ), $sides);
+
+            return [new Cutout('front', $box->x + $corner->x + $wide / 2, $box->y + $corner->y + $high / 2, $wide, $high, false, $one->piece->name(), 'window')];
         }
         $blocks = array_values(array_filter($one->solid, static fn (Box $block): bool => $block->z <= 0.5));
 

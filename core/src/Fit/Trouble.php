@@ -8,10 +8,10 @@ namespace PocketPlot\Fit;
 final readonly class Trouble
 {
     /** Kinds that cannot be, whatever else is done; all others are tight. */
-    private const CLASHES = ['overlap', 'outside', 'rib', 'face', 'zone', 'over-cell', 'travel', 'socket', 'opening', 'plug', 'lead', 'coil'];
+    private const CLASHES = ['overlap', 'outside', 'rib', 'post', 'face', 'zone', 'over-cell', 'travel', 'socket', 'opening', 'plug', 'lead', 'coil'];
 
     /**
-     * @param  string  $kind  of CLASHES, or "close", "heat", "air", "card", "coil-far", "no-way", "which-edge"
+     * @param  string  $kind  of CLASHES, or "close", "heat", "air", "card", "unplug", "coil-far", "no-way", "which-edge"
      * @param  ?Piece  $other  null where it is about the body
      * @param  float  $mm  by how much it fails, or how far it is
      * @param  float  $wantedMm  how far was wanted; nought where that is plain

@@ -25,5 +25,8 @@ final readonly class Panel
         public YesNo $needsSignal,
         /** Scans upright, so that the picture has to be turned. */
         public bool $upright,
+        /** Corner of the active area, from the part's left and top; null or unknown when it lies in the middle. */
+        public ?Figure $activeXMm = null,
+        public ?Figure $activeYMm = null,
     ) {}
 }

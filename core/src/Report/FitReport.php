@@ -232,12 +232,13 @@ final readonly class FitReport
         return [
             'isHeld' => $hands->isHeld,
             'thickMm' => round($hands->thickMm, 1),
+            'grip' => $hands->grip(),
             'thumbsMm' => array_combine(
                 array_map(static fn (Hand $hand): string => $hand->value, Hand::cases()),
                 array_map(static fn (Hand $hand): float => $hand->thumbMm(), Hand::cases()),
             ),
             'reaches' => array_map(static fn (array $reach): array => [
-                'piece' => $reach['piece']->key(), 'side' => $reach['side'], 'mm' => round($reach['mm'], 1), 'hands' => $reach['hands'],
+                'piece' => $reach['piece']->key(), 'side' => $reach['side'], 'finger' => $reach['finger'], 'mm' => round($reach['mm'], 1), 'hands' => $reach['hands'],
             ], $hands->reaches),
             'centreMm' => $hands->centreMm === null ? null : array_map(static fn (float $mm): float => round($mm, 1), $hands->centreMm),
             'offShare' => round($hands->offShare, 3),

@@ -52,6 +52,16 @@ describe(Clear::id(), function () use ($part): void {
         'flags a rib' => [$two, ['a' => [0, 0, 0], 'b' => [30, 0, 0]], ['ribs' => [['name' => 'rib', 'xMm' => 40, 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 2, 'widthMm' => 60, 'heightMm' => 9]]], ['clash b']],
         // Posts 20 mm apart around (50, 30): one of them from 37 to 43 mm.
         'flags a post' => [$two, ['a' => [0, 0, 0], 'b' => [30, 18, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash b']],
+        'accepts a board on its posts' => [
+            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [35, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['fits build'],
+        ],
+        'flags a board beside its posts' => [
+            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [38, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
+        ],
+        // Its holes are 5 mm left of its middle: 35 + 10 = 45, not 50.
+        'goes by where its holes are' => [
+            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20', 'xMm' => 10, 'yMm' => 13]], 'board')], ['a' => [35, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
+        ],
         'says nothing of what has no place' => [$two, [], [], []],
         'gives no fits while one has none' => [$two, ['a' => [0, 0, 0]], [], []],
     ]);
@@ -105,6 +115,10 @@ describe(Sockets::id(), function () use ($part, $inlet): void {
         'flags a plug that would go into the wall' => [
             ['a' => $part([30, 20, 6], ['sockets' => [['name' => 'fan', 'connector' => 'jst-2.0', 'carries' => 'fan', 'direction' => 'out', 'face' => 'right', 'depthMm' => 12]]])],
             ['a' => [65, 0, 0]], [], ['clash a'],
+        ],
+        'says tight where a pack cannot be unplugged' => [
+            ['p' => $part([30, 20, 4], ['pack' => ['chemistry' => 'LiPo', 'series' => 1, 'parallel' => 1, 'capacityMah' => 500], 'sockets' => [['name' => 'plug', 'connector' => 'jst-2.0', 'carries' => 'power', 'direction' => 'out', 'face' => 'right']]], 'cells'), 'b' => $part([10, 20, 4])],
+            ['p' => [0, 0, 0], 'b' => [35, 0, 0]], [], ['tight p'],
         ],
         'says tight where a card cannot be pulled' => [
             ['a' => $part([30, 20, 4], ['sockets' => [['name' => 'card slot', 'connector' => 'microsd', 'carries' => 'storage', 'direction' => 'in', 'face' => 'right']]]), 'b' => $part([10, 20, 4])],
@@ -168,6 +182,15 @@ describe(Held::id(), function () use ($pad, $panel): void {
         'says tight out of reach' => [['pad' => [60, 20, 0], 'panel' => [90, 0, 0]], ['cavityLengthMm' => 200], ['tight pad']],
         'says nothing of what lies on a desk' => [['pad' => [5, 20, 0], 'panel' => [30, 0, 0]], ['cavityLengthMm' => 400], []],
     ]);
+});
+
+it('gives shoulder buttons to the forefingers', function () use ($part, $panel): void {
+    $shoulder = $part([20, 10, 8], ['controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, 'triggers' => 1]], 'controls', 'face');
+    $says = static fn (array $at): string => Make::findings(Held::class, laid(['l2' => $shoulder, 'panel' => $panel()], ['l2' => $at, 'panel' => [0, 20, 0]]))[0]->says();
+    // 15 and 45 mm to its middle and 2 mm of wall, at the upper edge; 25 and 2 mm at the right, 38 mm below the edge, of 71.
+    expect($says([5, 0, 0]))->toBe('L2 is within reach of the left forefinger.')
+        ->and($says([35, 0, 0]))->toBe('L2 is within reach of the left forefinger.')
+        ->and($says([65, 50, 0]))->toBe('L2 is within reach of the right forefinger.');
 });
 
 describe(Wires::id(), function () use ($part): void {

@@ -3499,11 +3499,15 @@ export interface components {
                     /** @enum {string} */
                     large: "well" | "stretch" | "out";
                 };
+                /** @enum {string} */
+                finger: "thumb" | "forefinger";
             }[];
             centreMm: number[] | null;
             offShare: number;
             unweighed: string[];
             tipsAtDeg: number | null;
+            /** @enum {string} */
+            grip: "thin" | "easy" | "thick";
         };
         FitCutout: {
             /** @enum {string} */

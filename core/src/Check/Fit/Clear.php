@@ -17,7 +17,7 @@ final class Clear extends FitRule
 
     protected function kinds(): array
     {
-        return ['overlap', 'outside', 'rib', 'zone', 'close'];
+        return ['overlap', 'outside', 'rib', 'post', 'zone', 'close'];
     }
 
     protected function fine(Fitted $fitted): string

@@ -40,9 +40,14 @@ final class Held extends WholeRule
             $verdict = ($reach['hands'][Hand::Middle->value] ?? '') === 'well' ? Verdict::Fits : Verdict::Tight;
             yield $this->answer($verdict, [$piece->line], fn (): Words => new Words(
                 $out === []
-                    ? "{$piece->name()} is within reach of the {$reach['side']} thumb."
+                    ? "{$piece->name()} is within reach of the {$reach['side']} {$reach['finger']}."
                     : "{$piece->name()} is ".self::n($reach['mm'])." mm from the {$reach['side']} edge: out of reach for ".implode(' and ', $out).' hands.',
-                array_map(fn (Hand $hand) => $this->count("Thumb of a {$hand->value} hand", $hand->thumbMm(), 'mm', 'usual of its kind'), Hand::cases()),
+                array_map(fn (Hand $hand) => $this->count(
+                    ucfirst("{$reach['finger']} of a {$hand->value} hand"),
+                    $reach['finger'] === 'thumb' ? $hand->thumbMm() : $hand->forefingerMm(),
+                    'mm',
+                    'usual of its kind',
+                ), Hand::cases()),
                 self::n($reach['mm']).' mm to reach',
                 [Remedy::byHand('Move it nearer to the edge on the page "Fit".')],
             ), "{$piece->number}/{$reach['side']}");

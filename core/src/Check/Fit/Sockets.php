@@ -23,7 +23,7 @@ final class Sockets extends FitRule
 
     protected function kinds(): array
     {
-        return ['socket', 'opening', 'plug', 'which-edge', 'card'];
+        return ['socket', 'opening', 'plug', 'which-edge', 'card', 'unplug'];
     }
 
     protected function fine(Fitted $fitted): ?string

@@ -18,6 +18,8 @@ final class MountFacet extends Facet
         return [
             'pattern' => ['text', 'hole pattern'],
             'thread' => ['text', 'thread'],
+            'xMm' => ['mm', 'its middle, from the left'],
+            'yMm' => ['mm', 'its middle, from the top'],
         ];
     }
 

@@ -21,6 +21,8 @@ final class PanelFacet extends Facet
             'touch' => ['flag', 'touch'],
             'activeWidthMm' => ['mm', 'picture width'],
             'activeHeightMm' => ['mm', 'picture height'],
+            'activeXMm' => ['mm', 'picture, from the left'],
+            'activeYMm' => ['mm', 'picture, from the top'],
             'modes' => ['modes', 'takes'],
             'lightMa' => ['mA', 'backlight, dim to bright'],
             'dims' => [

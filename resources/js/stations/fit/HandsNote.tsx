@@ -1,5 +1,7 @@
 import type { Fit } from '../../api/client';
 
+const grips = { thin: 'so thin cramps a long game', easy: 'easy to hold', thick: 'too much for a small hand' };
+
 const how = { well: 'in reach', stretch: 'a stretch', out: 'out of reach' };
 
 /** How it lies in two hands: reach of three thumbs, weight, standing. */
@@ -32,7 +34,7 @@ export function HandsNote({ fit, shown, show }: { fit: Fit; shown: boolean; show
                             {hands.reaches.map((reach) => (
                                 <tr key={`${reach.piece} ${reach.side}`} className="border-b border-dotted border-line align-top">
                                     <td className="p-1">
-                                        {name(reach.piece)}, {reach.side} <span className="figures">{reach.mm.toFixed(0)} mm</span>
+                                        {name(reach.piece)}, {reach.side} {reach.finger} <span className="figures">{reach.mm.toFixed(0)} mm</span>
                                     </td>
                                     {(['small', 'middle', 'large'] as const).map((size) => (
                                         <td key={size} className={`p-1 ${reach.hands[size] === 'out' ? 'text-clash' : ''}`}>
@@ -44,6 +46,11 @@ export function HandsNote({ fit, shown, show }: { fit: Fit; shown: boolean; show
                         </tbody>
                     </table>
                 </>
+            )}
+            {hands.isHeld && (
+                <p className="mt-1 text-sm">
+                    <span className="figures">{hands.thickMm.toFixed(0)} mm</span> thick in the hand; {grips[hands.grip]}.
+                </p>
             )}
             {hands.centreMm !== null && (
                 <p className="mt-1 text-sm">
