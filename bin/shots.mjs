@@ -70,11 +70,28 @@ const workLeaf =
         await then(page);
     };
 await shot('build', 'Refuge', 'Build', { act: workLeaf('plan') });
-await shot('wall-sheet', 'Refuge', 'Build', {
-    act: workLeaf('sheet', async (page) => {
-        await page.emulateMedia({ media: 'print' });
+const fitLeaf =
+    (name, then = async () => undefined) =>
+    async (page) => {
+        await page.goto(page.url().replace(/\/fit$/, `/fit${name === '' ? '' : `?leaf=${name}`}`));
+        await page.waitForLoadState('networkidle');
+        await then(page);
+    };
+await shot('fit', 'Thimble', 'Fit', {
+    act: fitLeaf('', async (page) => {
+        await page.locator('canvas').waitFor();
+        await page.getByRole('slider', { name: 'Lift apart' }).fill('8');
     }),
 });
+await shot('fit-arrange', 'Thimble', 'Fit', {
+    height: 900,
+    act: fitLeaf('arrange', async (page) => {
+        await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+        await page.getByText('Done.').waitFor({ timeout: 60_000 });
+    }),
+});
+await shot('fit-thickness', 'Thimble', 'Fit', { light: 'night', act: fitLeaf('thickness') });
+await shot('fit-body', 'Thimble', 'Fit', { act: fitLeaf('body') });
 await shot('build-phone', 'Thimble', 'Build', { width: 390, height: 844, light: 'night' });
 const buyLeaf =
     (name, then = async () => undefined) =>
@@ -83,15 +100,6 @@ const buyLeaf =
         await page.waitForLoadState('networkidle');
         await then(page);
     };
-await shot('money', 'Refuge', 'Buy', { act: buyLeaf('money') });
-await shot('arrival-phone', 'Refuge', 'Buy', {
-    width: 390,
-    height: 844,
-    act: buyLeaf('orders', async (page) => {
-        await page.getByRole('button', { name: 'It came' }).first().click();
-        await page.getByRole('button', { name: 'Wrong variant: 0' }).click();
-    }),
-});
 await shot('shop-phone', 'Refuge', 'Buy', {
     width: 390,
     height: 844,
@@ -225,37 +233,6 @@ await shot('asked-phone', 'Refuge', null, {
             await asked.getByRole('button', { name: 'I don’t know; ask me later' }).first().click();
         }
         await window.getByLabel(/I found/).fill('4.75 to 5.25 V');
-    },
-});
-await shot('fault', 'Thimble', 'Build', {
-    act: async (page) => {
-        // All but the last tests are done, and then it stays dark.
-        await page.evaluate(async () => {
-            const id = /builds\/([^/]+)/.exec(location.pathname)[1];
-            const ask = async (method, path, body) => {
-                const key = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1]);
-                const headers = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': key };
-                return (await fetch(`/api/builds/${id}${path}`, { method, headers, ...(body ? { body: JSON.stringify(body) } : {}) })).json();
-            };
-            let version = (await ask('GET', '')).version;
-            for (const line of ['body', 'jumpers']) version = (await ask('PATCH', `/lines/${line}`, { version, state: 'arrived' })).version;
-            // Each test answered in the middle of what passes.
-            const well = ({ unit, passes }) => {
-                if (unit === '') return true;
-                const [least = 20, most] = [...passes.matchAll(/\d+(?:\.\d+)?/g)].map(Number);
-                return most !== undefined ? (least + most) / 2 : passes.endsWith('or less') ? least / 2 : least * 1.1;
-            };
-            const events = [];
-            for (const { id: step, gate } of (await ask('GET', '/plan')).steps) {
-                if (step === 'test-closed') break;
-                events.push({ id: `shot ${step}`, step, did: 'done', read: Object.fromEntries((gate ?? []).map((one) => [one.key, well(one)])) });
-            }
-            await ask('POST', '/record', { events });
-            const note = 'dark since the screws went in';
-            await ask('POST', '/record', { events: [{ id: 'shot', step: 'test-closed', did: 'failed', read: { works: false }, note }] });
-        });
-        await page.goto(page.url().replace(/\/build$/, '/build?leaf=faults'));
-        await page.getByRole('button', { name: 'I took it back' }).waitFor();
     },
 });
 await browser.close();

@@ -21,7 +21,15 @@ export default function RoundView({ fit, chosen, choose }: { fit: Fit; chosen: s
     const [look, setLook] = useState<Look>({ lift: 0, cut: 0, layers: deep });
     const [turn, setTurn] = useState<[number, number]>([-0.5, 0.55]);
     const light = useLight();
+    const [canDraw] = useState(drawsInTheRound);
     const size = Math.max(...inside);
+    if (!canDraw) {
+        return (
+            <p className="dot-grid border border-dashed border-edge p-4 text-sm">
+                This browser does not draw in the round (WebGL is off). The three views and the table hold all of it.
+            </p>
+        );
+    }
     const shown = { ...look, layers: look.layers >= deep - 0.01 ? Infinity : look.layers };
     return (
         <section aria-label="In the round" className="min-w-0">
@@ -131,6 +139,11 @@ function makeControls(camera: Camera, paper: HTMLElement): OrbitControls {
     const controls = new OrbitControls(camera, paper);
     controls.enablePan = false;
     return controls;
+}
+
+/** Without WebGL there is no picture in the round. */
+function drawsInTheRound(): boolean {
+    return document.createElement('canvas').getContext('webgl2') !== null;
 }
 
 function letClip(renderer: WebGLRenderer): void {
