@@ -62,7 +62,7 @@ final class Tabs
         if ($fitted === null || ! $fitted->isBegun()) {
             return [Verdict::Unmeasured, 'not laid'];
         }
-        $left = count($fitted->unplaced) + count($fitted->inventory->unsized);
+        $left = count($fitted->unplaced) + count($fitted->inventory->unsized) + count($fitted->inventory->inZones);
         $worst = self::worstOf($findings, 'fit');
 
         return $left > 0 ? [$worst->worseOf(Verdict::Unmeasured), "{$left} left"] : [$worst, Number::says($fitted->deepMm()).' mm'];

@@ -49,8 +49,13 @@ abstract class FitRule extends WholeRule
             $trouble->kind, $piece->number > 1 ? (string) $piece->number : '', $trouble->other?->key() ?? '', $trouble->what,
         ], static fn (string $some): bool => $some !== ''));
         if ($trouble->isOpen()) {
-            $socket = $piece->line->part->sockets;
-            foreach ($socket as $one) {
+            if ($trouble->kind === 'travel-open') {
+                return $this->unmeasured(
+                    $piece->line, FigureRef::of('controls', 'travelMm'), $trouble->other === null ? [] : [$trouble->other->line], [], $about,
+                    "nobody can say whether a press reaches {$trouble->other?->name()}",
+                );
+            }
+            foreach ($piece->line->part->sockets as $one) {
                 if ($one->outside && $one->face === '') {
                     return $this->unmeasured($piece->line, FigureRef::socket($one, 'face'), [], [], $about, 'nobody can say whether it stands at its opening');
                 }

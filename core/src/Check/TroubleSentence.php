@@ -27,6 +27,7 @@ final class TroubleSentence
             'face' => "{$name} lies {$mm} mm behind the face.",
             'over-cell' => "{$name} lies over {$other}: a press goes through to the cell.",
             'travel' => "Under {$name} there are {$mm} mm to {$other}; its buttons move {$wanted} mm.",
+            'travel-open' => "Nobody knows how far the buttons of {$name} move; {$other} lies {$mm} mm beneath them.",
             'heat' => "{$name} lies {$mm} mm from {$other}, which gets hot.",
             'air' => "{$name} gets hot and is shut in on every side; the widest gap is {$mm} mm.",
             'coil' => "{$other} lies between {$name} and the back: the field does not get through.",

@@ -71,10 +71,11 @@ final readonly class Fitted
         return $this->lying !== [];
     }
 
-    /** Whether everything that has a place of its own has one, and nothing that has no size is left out. */
+    /** Whether everything that has a place of its own has one, and nothing without a size or in a room of unknown place is left out. */
     public function isWhole(): bool
     {
-        return $this->lying !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && ! $this->inventory->isCutShort;
+        return $this->lying !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && $this->inventory->inZones === []
+            && ! $this->inventory->isCutShort;
     }
 
     /** Whether something about it waits for a figure. */

@@ -13,6 +13,11 @@ final readonly class Hands
     /** The thumb bends: what is nearer than this share of its length cannot be pressed with its tip. */
     private const NEAR_SHARE = 0.35;
 
+    /** Up to this share of it a finger reaches without letting go, and with a stretch up to that one. */
+    public const EASY_SHARE = 0.9;
+
+    private const MOST_SHARE = 1.05;
+
     /** On a pad that spans the face, what a thumb is for lies no farther in than this. */
     private const PAD_MM = 30.0;
 
@@ -39,6 +44,8 @@ final readonly class Hands
         public array $unweighed,
         public float $offShare,
         public ?float $tipsAtDeg,
+        /** @var array{left: float, right: float} how far down hands hold it */
+        public array $gripsMm,
     ) {}
 
     public static function of(Fitted $fitted): self
@@ -53,30 +60,42 @@ final readonly class Hands
             $isHeld, $isHeld ? self::reaches($fitted, $wall) : [], $inside[2] + 2 * $wall, $centre, $unweighed, $off,
             // On its lower edge it falls to the back once its weight is beyond that edge.
             $centre === null ? null : rad2deg(atan2(max(0.0, $inside[2] - $centre[2]), max(1.0, $inside[1] - $centre[1]))),
+            ['left' => self::gripAt(self::held($fitted)['left'], $inside[1]), 'right' => self::gripAt(self::held($fitted)['right'], $inside[1])],
         );
+    }
+
+    /** @return array{left: list<Lying>, right: list<Lying>} what each thumb is for; a pad that spans the face is reached from both ends */
+    private static function held(Fitted $fitted): array
+    {
+        $middle = $fitted->insideMm[0] / 2;
+        $sides = ['left' => [], 'right' => []];
+        foreach ($fitted->lying as $one) {
+            if (! $one->piece->isControl || self::isShoulder($one)) {
+                continue;
+            }
+            $x = $one->box->x + $one->box->l / 2;
+            $spans = $one->box->x < $middle * 0.7 && $one->box->right() > $middle * 1.3;
+            if ($spans || $x < $middle) {
+                $sides['left'][] = $one;
+            }
+            if ($spans || $x >= $middle) {
+                $sides['right'][] = $one;
+            }
+        }
+
+        return $sides;
     }
 
     /** @return list<array{piece: Piece, side: string, finger: string, mm: float, hands: array<string, string>}> */
     private static function reaches(Fitted $fitted, float $wall): array
     {
-        $controls = array_values(array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isControl && ! self::isShoulder($one)));
-        $middle = $fitted->insideMm[0] / 2;
-        $sides = ['left' => [], 'right' => []];
-        foreach ($controls as $one) {
-            $x = $one->box->x + $one->box->l / 2;
-            $spans = $one->box->x < $middle * 0.7 && $one->box->right() > $middle * 1.3;
-            if ($spans || $x < $middle) {
-                $sides['left'][] = [$one, max($one->box->x, min($x, self::PAD_MM)) + $wall];
-            }
-            if ($spans || $x >= $middle) {
-                $fromRight = $fitted->insideMm[0] - max($x, $fitted->insideMm[0] - self::PAD_MM);
-                $sides['right'][] = [$one, max($fitted->insideMm[0] - $one->box->right(), $fromRight) + $wall];
-            }
-        }
         $reaches = [];
-        foreach ($sides as $side => $ones) {
-            foreach ($ones as [$one, $across]) {
-                $down = $one->box->y + $one->box->w / 2 - self::gripAt(array_column($ones, 0));
+        foreach (self::held($fitted) as $side => $ones) {
+            foreach ($ones as $one) {
+                $x = $one->box->x + $one->box->l / 2;
+                $fromRight = $fitted->insideMm[0] - max($x, $fitted->insideMm[0] - self::PAD_MM);
+                $across = $wall + ($side === 'left' ? max($one->box->x, min($x, self::PAD_MM)) : max($fitted->insideMm[0] - $one->box->right(), $fromRight));
+                $down = $one->box->y + $one->box->w / 2 - self::gripAt($ones, $fitted->insideMm[1]);
                 $mm = hypot($across, $down);
                 $hands = [];
                 foreach (Hand::cases() as $hand) {
@@ -99,7 +118,7 @@ final readonly class Hands
     {
         $share = $mm / $fingerMm;
 
-        return $share > 1.05 ? 'out' : ($share > 0.9 || $share < self::NEAR_SHARE * 0.6 ? 'stretch' : 'well');
+        return $share > self::MOST_SHARE ? 'out' : ($share > self::EASY_SHARE || $share < self::NEAR_SHARE * 0.6 ? 'stretch' : 'well');
     }
 
     /**
@@ -139,11 +158,11 @@ final readonly class Hands
      *
      * @param  list<Lying>  $ones
      */
-    private static function gripAt(array $ones): float
+    private static function gripAt(array $ones, float $tallMm): float
     {
         $middles = array_map(static fn (Lying $one): float => $one->box->y + $one->box->w / 2, $ones);
 
-        return $middles === [] ? 0.0 : (min($middles) + max($middles)) / 2;
+        return $middles === [] ? $tallMm / 2 : (min($middles) + max($middles)) / 2;
     }
 
     /** @return array{array{float, float, float}|null, list<string>} */

@@ -24,6 +24,9 @@ final readonly class Judge
 
     private const FACE_MM = 0.5;
 
+    /** No button moves farther: arcade buttons go down about 4 mm, all others less. */
+    private const MOST_TRAVEL_MM = 4.0;
+
     /**
      * @param  list<Lying>  $lying
      * @param  array{float, float, float}  $inside  how far the room goes, along each axis
@@ -91,7 +94,7 @@ final readonly class Judge
             ($gap->ways & Gap::BEHIND) > 0 ? $behind - $gap->layerMm : -INF,
         );
         if ($spare >= -Clearance::NEARLY) {
-            return null;
+            return $this->openTravel($one, $other, $p, $q);
         }
         $where = $p->overlap($q);
         if ($where !== null) {
@@ -132,6 +135,17 @@ final readonly class Judge
             ),
             default => new Trouble('close', $one, $other, max($x, $y, $z), $isOver ? $gap->layerMm : $gap->besideMm, $between),
         };
+    }
+
+    /** What lies close beneath a control of which nobody knows how far its buttons move. */
+    private function openTravel(Piece $one, Piece $other, Box $p, Box $q): ?Trouble
+    {
+        [$x, $y, $z] = $p->apart($q);
+        $isOpen = ($one->isControl && $one->travelMm === null && ! $other->isFace) || ($other->isControl && $other->travelMm === null && ! $one->isFace);
+
+        return $isOpen && $x < -Clearance::NEARLY && $y < -Clearance::NEARLY && $z < self::MOST_TRAVEL_MM
+            ? new Trouble('travel-open', ...self::inOrder($one, $other, $one->isControl), mm: $z)
+            : null;
     }
 
     /** @return array{Piece, Piece} */

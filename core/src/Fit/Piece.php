@@ -49,7 +49,7 @@ final readonly class Piece
             $pieces[] = new self(
                 $line, $number, $shape, $isFace, $isFace && $part->controls !== null, $isFace && $part->panel !== null,
                 $part->pack !== null,
-                $part->pack === null && ($part->heat?->watts->most ?? 0.0) >= self::HOT_W,
+                $part->pack === null && self::wattsOf($line) >= self::HOT_W,
                 $part->coil?->side === 'receiver',
                 $part->size->isMetal() || $part->pack !== null,
                 $part->controls?->travelMm?->most,
@@ -58,6 +58,12 @@ final readonly class Piece
         }
 
         return $pieces;
+    }
+
+    /** A computer of which nobody knows what it turns into heat counts as hot. */
+    private static function wattsOf(Line $line): float
+    {
+        return $line->part->heat->watts->most ?? ($line->role === Role::Board && $line->part->software !== null ? self::HOT_W : 0.0);
     }
 
     /** Into how many pieces a pack may be taken apart: its cells in parallel, where that is said to be possible. */

@@ -116,7 +116,16 @@ final readonly class Shell
                 0.0, $wide, $high, 0.0,
             ), $sides);
 
-            return [new Cutout('front', $box->x + $corner->x + $wide / 2, $box->y + $corner->y + $high / 2, $wide, $high, false, $one->piece->name(), 'window')];
+            return [new Cutout(
+                'front',
+                $box->x + $corner->x + $wide / 2,
+                $box->y + $corner->y + $high / 2,
+                $wide,
+                $high,
+                false,
+                $one->piece->name(),
+                'window',
+            )];
         }
         $blocks = array_values(array_filter($one->solid, static fn (Box $block): bool => $block->z <= 0.5));
 

@@ -22,6 +22,7 @@ use PocketPlot\Fit\Lying;
 use PocketPlot\Fit\Piece;
 use PocketPlot\Fit\Room;
 use PocketPlot\Fit\Shell;
+use PocketPlot\Fit\Spacing;
 use PocketPlot\Fit\Template;
 use PocketPlot\Fit\ThicknessMap;
 use PocketPlot\Fit\Trouble;
@@ -140,12 +141,14 @@ final readonly class FitReport
     private function room(Room $room): array
     {
         $inside = $this->fitted->isBegun() ? $this->fitted->insideMm : null;
+        $spacing = Spacing::of($this->fitted->inventory->build->brief);
 
         return [
             'drawn' => $room->drawn,
             'limitMm' => array_map(static fn (float $mm): ?float => is_infinite($mm) ? null : round($mm, 2), $room->limit),
             'insideMm' => $inside === null ? null : array_map(static fn (float $mm): float => round($mm, 2), $inside),
             'wallMm' => round($room->wallMm, 2),
+            'gapsMm' => [$spacing->besideMm, $spacing->besideMm, $spacing->layerMm],
             'ribs' => array_map(static fn (Box $rib): array => ['name' => $rib->name, 'box' => $rib->toList()], $room->ribs),
             'zones' => array_values(array_map(static fn (Box $zone): array => ['name' => $zone->name, 'box' => $zone->toList()], $room->zones)),
         ];
@@ -233,12 +236,14 @@ final readonly class FitReport
             'isHeld' => $hands->isHeld,
             'thickMm' => round($hands->thickMm, 1),
             'grip' => $hands->grip(),
-            'thumbsMm' => array_combine(
+            'gripsMm' => array_map(static fn (float $mm): float => round($mm, 1), $hands->gripsMm),
+            'easyMm' => array_combine(
                 array_map(static fn (Hand $hand): string => $hand->value, Hand::cases()),
-                array_map(static fn (Hand $hand): float => $hand->thumbMm(), Hand::cases()),
+                array_map(static fn (Hand $hand): float => round(Hands::EASY_SHARE * $hand->thumbMm(), 1), Hand::cases()),
             ),
             'reaches' => array_map(static fn (array $reach): array => [
-                'piece' => $reach['piece']->key(), 'side' => $reach['side'], 'finger' => $reach['finger'], 'mm' => round($reach['mm'], 1), 'hands' => $reach['hands'],
+                'piece' => $reach['piece']->key(), 'side' => $reach['side'],
+                'finger' => $reach['finger'], 'mm' => round($reach['mm'], 1), 'hands' => $reach['hands'],
             ], $hands->reaches),
             'centreMm' => $hands->centreMm === null ? null : array_map(static fn (float $mm): float => round($mm, 1), $hands->centreMm),
             'offShare' => round($hands->offShare, 3),

@@ -88,6 +88,8 @@ describe(Faces::id(), function () use ($panel, $pad, $cell, $part): void {
         'flags a pad over a cell' => [['pad' => $pad(), 'cell' => $cell], ['pad' => [50, 0, 0], 'cell' => [55, 0, 20]], ['clash pad']],
         'accepts a cell behind the picture' => [['panel' => $panel(), 'cell' => $cell], ['panel' => [0, 0, 0], 'cell' => [0, 0, 6]], ['fits build']],
         'flags what a press would touch' => [['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 8]], ['clash pad']],
+        'does not know a travel that nobody wrote down' => [['pad' => $pad(), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 8]], ['unmeasured pad']],
+        'accepts what no button reaches' => [['pad' => $pad(), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 10]], ['fits build']],
         'accepts room for the travel' => [['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 9]], ['fits build']],
         'has nothing to say of what is all inside' => [['b' => $part([20, 20, 5])], ['b' => [0, 0, 0]], []],
     ]);

@@ -3466,6 +3466,7 @@ export interface components {
                 name: string;
                 box: components["schemas"]["FitBox"];
             }[];
+            gapsMm: number[];
         };
         FitMap: {
             deepMm: number;
@@ -3481,11 +3482,6 @@ export interface components {
         FitHands: {
             isHeld: boolean;
             thickMm: number;
-            thumbsMm: {
-                small: number;
-                middle: number;
-                large: number;
-            };
             reaches: {
                 piece: string;
                 /** @enum {string} */
@@ -3508,6 +3504,15 @@ export interface components {
             tipsAtDeg: number | null;
             /** @enum {string} */
             grip: "thin" | "easy" | "thick";
+            easyMm: {
+                small: number;
+                middle: number;
+                large: number;
+            };
+            gripsMm: {
+                left: number;
+                right: number;
+            };
         };
         FitCutout: {
             /** @enum {string} */

@@ -22,7 +22,7 @@ final class Faces extends FitRule
 
     protected function kinds(): array
     {
-        return ['face', 'over-cell', 'travel'];
+        return ['face', 'over-cell', 'travel', 'travel-open'];
     }
 
     protected function fine(Fitted $fitted): ?string

@@ -155,7 +155,7 @@ function Block(props: Props & { piece: FitPiece }) {
             [b, event.clientY - start.y],
         ] as [Axis, number][]) {
             const wall = fit.room?.drawn === true ? null : (fit.room?.insideMm?.[axis] ?? null);
-            to[axis] = snapped(start.place[axis] + pixels / drawn, box[axis + 3] ?? 0, axis, others, wall, axis === 2 ? 1 : 0.5, snapPx / drawn);
+            to[axis] = snapped(start.place[axis] + pixels / drawn, box[axis + 3] ?? 0, axis, others, wall, fit.room?.gapsMm[axis] ?? 0, snapPx / drawn);
         }
         onMove(piece, to);
     };
@@ -268,27 +268,22 @@ function Distances({ fit, view, scale, chosen, overrides }: Props) {
 function Thumbs({ fit, scale }: { fit: Fit; scale: number }) {
     const inside = fit.room?.insideMm;
     if (inside == null || fit.hands === null) return null;
-    const [long = 0, tall = 0] = inside;
-    const at = (side: 'left' | 'right') => {
-        const boxes = (fit.hands?.reaches ?? []).filter((reach) => reach.side === side).map((reach) => fit.pieces.find((one) => one.key === reach.piece)?.box);
-        const middles = boxes.flatMap((box) => (box == null ? [] : [(box[1] ?? 0) + (box[4] ?? 0) / 2]));
-        return middles.length === 0 ? tall / 2 : (Math.min(...middles) + Math.max(...middles)) / 2;
-    };
+    const [long = 0] = inside;
+    const { easyMm, gripsMm } = fit.hands;
     return (
         <g fill="none" stroke="var(--pen)" strokeWidth={1 / scale} pointerEvents="none">
             {(['left', 'right'] as const).flatMap((side) =>
-                Object.entries(fit.hands?.thumbsMm ?? {}).map(([hand, mm]) => (
+                Object.entries(easyMm).map(([hand, mm]) => (
                     <g key={`${side} ${hand}`}>
                         <circle
                             cx={side === 'left' ? 0 : long}
-                            cy={at(side)}
-                            r={mm * 0.9}
+                            cy={gripsMm[side]}
+                            r={mm}
                             strokeDasharray={hand === 'middle' ? undefined : `${3 / scale} ${3 / scale}`}
-                            clipPath="inset(0)"
                         />
                         <text
-                            x={side === 'left' ? mm * 0.9 : long - mm * 0.9}
-                            y={at(side)}
+                            x={side === 'left' ? mm : long - mm}
+                            y={gripsMm[side]}
                             fontSize={9 / scale}
                             stroke="none"
                             fill="var(--pen)"

@@ -87,23 +87,25 @@ interface SceneProps {
 
 function Scene({ fit, inside, look, size, turn, chosen, choose }: SceneProps) {
     const { camera, gl, invalidate, size: canvas } = useThree();
+    const order = [...fit.pieces].filter((piece) => piece.box !== null).sort((a, b) => (a.box?.[2] ?? 0) - (b.box?.[2] ?? 0));
+    const steps = [...new Set(order.map((piece) => Math.round(piece.box?.[2] ?? 0)))];
+    // Lifted apart, it wants more of the picture.
+    const far = look.lift * Math.max(0, steps.length - 1);
     const controls = useMemo(() => makeControls(camera, gl.domElement), [camera, gl]);
     useEffect(() => {
         controls.addEventListener('change', () => invalidate());
         return () => controls.dispose();
     }, [controls, invalidate]);
     useEffect(() => {
-        lookFrom(camera as OrthographicCamera, turn, size, canvas, inside);
+        lookFrom(camera as OrthographicCamera, turn, size, canvas, inside, far);
         controls.target.set(0, 0, 0);
         controls.update();
         invalidate();
-    }, [camera, canvas, controls, inside, invalidate, size, turn]);
+    }, [camera, canvas, controls, far, inside, invalidate, size, turn]);
     useEffect(() => invalidate());
     // From the top down: what lies above the plane is gone.
     const plane = useMemo(() => new Plane(new Vector3(0, -1, 0), (inside[1] ?? 0) * (0.5 - look.cut)), [inside, look.cut]);
     const planes = useMemo(() => (look.cut > 0 ? [plane] : []), [look.cut, plane]);
-    const order = [...fit.pieces].filter((piece) => piece.box !== null).sort((a, b) => (a.box?.[2] ?? 0) - (b.box?.[2] ?? 0));
-    const steps = [...new Set(order.map((piece) => Math.round(piece.box?.[2] ?? 0)))];
     return (
         <>
             <ambientLight intensity={1.7} />
@@ -127,9 +129,16 @@ function Scene({ fit, inside, look, size, turn, chosen, choose }: SceneProps) {
 }
 
 /** The whole of it in the picture, from that side. */
-function lookFrom(camera: OrthographicCamera, [across, up]: [number, number], size: number, canvas: { width: number; height: number }, inside: number[]): void {
+function lookFrom(
+    camera: OrthographicCamera,
+    [across, up]: [number, number],
+    size: number,
+    canvas: { width: number; height: number },
+    inside: number[],
+    far: number,
+): void {
     camera.position.set(Math.sin(across) * Math.cos(up) * size * 4, Math.sin(up) * size * 4, Math.cos(across) * Math.cos(up) * size * 4);
-    camera.zoom = Math.min(canvas.width / (size * 1.35), canvas.height / (Math.max(inside[1] ?? 1, size * 0.62) * 1.35));
+    camera.zoom = Math.min(canvas.width / (size * 1.35 + far * 0.8), canvas.height / (Math.max(inside[1] ?? 1, size * 0.62) * 1.35 + far * 0.9));
     camera.near = 0.1;
     camera.far = size * 12;
     camera.updateProjectionMatrix();
