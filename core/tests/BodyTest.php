@@ -130,6 +130,24 @@ it('opens the face before picture and controls, the wall before sockets, and kee
     }
 });
 
+it('opens the face for each button that is written down', function (): void {
+    $block = static fn (string $name, float $x, float $z, float $side, float $high): array => [
+        'name' => $name, 'xMm' => $x, 'yMm' => 5, 'zMm' => $z, 'lengthMm' => $side, 'widthMm' => $side === 40.0 ? 20 : $side, 'heightMm' => $high,
+    ];
+    $pad = ['role' => 'controls', 'part' => ['sits' => 'face'], 'facets' => [
+        'size' => Arrangements::size(40, 25, 6), 'controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 2, 'sticks' => 0, 'knobs' => 0, 'touch' => false],
+        'blocks' => [$block('plate', 0, 3, 40.0, 3), $block('button A', 5, 0, 9.0, 3), $block('button B', 24, 0, 9.0, 3)],
+    ]];
+    $shell = arrangedShell(Make::build(['case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]], 'pad' => $pad], ['largestMm' => ['lengthMm' => 90, 'widthMm' => 60, 'heightMm' => 30]]));
+    $openings = array_values(array_filter($shell->cutouts, static fn ($cutout): bool => $cutout->kind === 'control'));
+    // 9 mm of button and 0.4 mm of air, round since it is as wide as high; 19 mm from middle to middle.
+    expect(array_map(static fn ($one): array => [round($one->wide, 1), $one->isRound], $openings))->toBe([[9.4, true], [9.4, true]])
+        ->and(abs($openings[1]->across - $openings[0]->across) + abs($openings[1]->along - $openings[0]->along))->toEqualWithDelta(19.0, 0.01);
+    foreach ((new Halves($shell))->meshes() as $mesh) {
+        expect($mesh->openEdges())->toBe(0);
+    }
+});
+
 it('draws each side at 1 : 1 with a ruler of 100 mm', function (): void {
     $shell = arrangedShell(Make::demo('thimble'));
     $template = new Template($shell);

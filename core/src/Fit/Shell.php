@@ -17,6 +17,9 @@ final readonly class Shell
     /** Air around what comes through the face: twice a printer's usual 0.2 mm. */
     private const FACE_AIR_MM = 0.4;
 
+    /** Blocks of controls that come through the face. */
+    private const BUTTON = '/button|stick|d-?pad|knob|trigger|key\b/i';
+
     /** What lies behind the edge of a window holds the panel. */
     private const EDGE_MM = 1.5;
 
@@ -127,7 +130,9 @@ final readonly class Shell
                 'window',
             )];
         }
-        $blocks = array_values(array_filter($one->solid, static fn (Box $block): bool => $block->z <= 0.5));
+        // Where its buttons are written down as blocks of their own, each gets its opening; else those that lie at the face.
+        $buttons = array_values(array_filter($one->solid, static fn (Box $block): bool => preg_match(self::BUTTON, $block->name) === 1));
+        $blocks = $buttons === [] ? array_values(array_filter($one->solid, static fn (Box $block): bool => $block->z <= 0.5)) : $buttons;
 
         return array_map(static fn (Box $block): Cutout => count($one->solid) > 1
             ? new Cutout(

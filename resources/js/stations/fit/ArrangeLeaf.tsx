@@ -5,7 +5,7 @@ import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
 import { Select } from '../../ui/Select';
 import { ArrangementCard } from './ArrangementCard';
-import { useArrange, type Looking } from './useArrange';
+import type { Looking, useArrange } from './useArrange';
 import type { useTell } from './useFit';
 
 const aims = [
@@ -15,9 +15,15 @@ const aims = [
     ['outer', 'the shortest sides'],
 ] as const;
 
+interface Props {
+    fit: Fit;
+    telling: ReturnType<typeof useTell>;
+    arranging: ReturnType<typeof useArrange>;
+}
+
 /** The machine arranges: several ways, each with its figures and what no arrangement could beat. */
-export function ArrangeLeaf({ fit, telling }: { fit: Fit; telling: ReturnType<typeof useTell> }) {
-    const { looking, start, stop } = useArrange();
+export function ArrangeLeaf({ fit, telling, arranging }: Props) {
+    const { looking, start, stop } = arranging;
     const [aim, setAim] = useState<Arrangement['aim']>(fit.aim);
     const [seed, setSeed] = useState(1);
     const [, setAsked] = useSearchParams();

@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react';
 import type { Fit, FitBox, FitPiece } from '../../api/client';
 import { shadeOf } from './shades';
 import { moved, nearestLast, placeOf, shifted, snapped, type Axis, type Place, type View } from './views';
@@ -71,7 +71,7 @@ export function Drawing(props: Props) {
                     </>
                 )}
                 {fit.room?.ribs.map((rib, at) => (
-                    <rect key={at} x={rib.box[a]} y={rib.box[b]} width={rib.box[a + 3]} height={rib.box[b + 3]} fill="var(--edge)" />
+                    <BoxOn key={at} box={rib.box} view={view} fill="var(--edge)" />
                 ))}
                 {lying.map((piece) => (
                     <Block key={piece.key} {...props} piece={piece} />
@@ -80,12 +80,10 @@ export function Drawing(props: Props) {
                     piece.solid.map((solid, nth) => {
                         const shown = shifted(solid, placeOf(piece.box as FitBox), overrides[piece.key] ?? placeOf(piece.box as FitBox));
                         return (
-                            <rect
+                            <BoxOn
                                 key={`${piece.key} ${nth}`}
-                                x={shown[a]}
-                                y={shown[b]}
-                                width={shown[a + 3]}
-                                height={shown[b + 3]}
+                                box={shown}
+                                view={view}
                                 fill="none"
                                 stroke="var(--ink)"
                                 strokeOpacity={0.55}
@@ -122,6 +120,11 @@ export function Drawing(props: Props) {
             </svg>
         </figure>
     );
+}
+
+/** A box as one view shows it. */
+function BoxOn({ box, view, ...look }: { box: FitBox; view: View } & SVGProps<SVGRectElement>) {
+    return <rect {...look} x={box[view.across]} y={box[view.down]} width={box[view.across + 3]} height={box[view.down + 3]} />;
 }
 
 function Block(props: Props & { piece: FitPiece }) {
@@ -199,12 +202,10 @@ function Block(props: Props & { piece: FitPiece }) {
             {piece.solid.map((solid, nth) => {
                 const shown = shifted(solid, from, at);
                 return (
-                    <rect
+                    <BoxOn
                         key={nth}
-                        x={shown[a]}
-                        y={shown[b]}
-                        width={shown[a + 3]}
-                        height={shown[b + 3]}
+                        box={shown}
+                        view={view}
                         rx={Math.min(1, width / 8)}
                         fill={shadeOf[piece.kind]}
                         stroke={trouble === undefined ? 'var(--ink)' : 'var(--clash)'}
@@ -215,12 +216,10 @@ function Block(props: Props & { piece: FitPiece }) {
             {piece.free.map((free, nth) => {
                 const shown = shifted(free, from, at);
                 return (
-                    <rect
+                    <BoxOn
                         key={nth}
-                        x={shown[a]}
-                        y={shown[b]}
-                        width={shown[a + 3]}
-                        height={shown[b + 3]}
+                        box={shown}
+                        view={view}
                         fill="none"
                         stroke="var(--pencil)"
                         strokeWidth={0.8 / scale}

@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import type { Fit, FitTrouble } from '../../api/client';
 import { useNoteLeaf } from '../../frame/NoteLeaf';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Peg } from '../../ui/Peg';
 
 /** What does not hold, the worst first; choosing one shows its piece. */
-export function FitNotes({ fit, choose }: { fit: Fit; choose: (key: string) => void }) {
+export const FitNotes = memo(function FitNotes({ fit, choose }: { fit: Fit; choose: (key: string) => void }) {
     const { build } = useOpenBuild();
     const open = useNoteLeaf();
     const rank = { clash: 0, missing: 1, unmeasured: 1, tight: 2, fits: 3 };
@@ -47,7 +48,7 @@ export function FitNotes({ fit, choose }: { fit: Fit; choose: (key: string) => v
             </ul>
         </section>
     );
-}
+});
 
 function Note({ trouble, choose }: { trouble: FitTrouble; choose: (key: string) => void }) {
     return (

@@ -5,6 +5,7 @@ import { ArrangeLeaf } from './ArrangeLeaf';
 import { BodyLeaf } from './BodyLeaf';
 import { PlacesLeaf } from './PlacesLeaf';
 import { ThicknessLeaf } from './ThicknessLeaf';
+import { useArrange } from './useArrange';
 import { useFit, useTell } from './useFit';
 import { NothingToLay } from './NothingToLay';
 
@@ -21,6 +22,8 @@ export default function FitStation() {
     const leaf = asked.get('leaf') ?? 'places';
     const { data: fit, isError, error } = useFit();
     const telling = useTell();
+    // Goes on while another leaf is looked at.
+    const arranging = useArrange();
     return (
         <main className="px-4 sm:px-6">
             <h2 className="mb-2 text-xl">Fit</h2>
@@ -39,7 +42,7 @@ export default function FitStation() {
                     fit.pieces.length > 0 &&
                     leaves.map(([value, , Leaf]) => (
                         <Tabs.Content key={value} value={value} tabIndex={-1}>
-                            <Leaf fit={fit} telling={telling} />
+                            <Leaf fit={fit} telling={telling} arranging={arranging} />
                         </Tabs.Content>
                     ))}
             </Tabs.Root>

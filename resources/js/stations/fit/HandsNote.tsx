@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Fit } from '../../api/client';
 
 const grips = { thin: 'so thin cramps a long game', easy: 'easy to hold', thick: 'too much for a small hand' };
@@ -5,7 +6,7 @@ const grips = { thin: 'so thin cramps a long game', easy: 'easy to hold', thick:
 const how = { well: 'in reach', stretch: 'a stretch', out: 'out of reach' };
 
 /** How it lies in two hands: reach of three thumbs, weight, standing. */
-export function HandsNote({ fit, shown, show }: { fit: Fit; shown: boolean; show: (shown: boolean) => void }) {
+export const HandsNote = memo(function HandsNote({ fit, shown, show }: { fit: Fit; shown: boolean; show: (shown: boolean) => void }) {
     const { hands } = fit;
     if (hands === null) return null;
     const inside = fit.room?.insideMm ?? [0, 0, 0];
@@ -67,4 +68,4 @@ export function HandsNote({ fit, shown, show }: { fit: Fit; shown: boolean; show
             )}
         </section>
     );
-}
+});

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { Link } from 'react-router';
 import type { Fit, FitPiece } from '../../api/client';
 import { Drawing } from './Drawing';
 import { FitNotes } from './FitNotes';
@@ -97,9 +98,9 @@ export function PlacesLeaf({ fit, telling }: { fit: Fit; telling: ReturnType<typ
 
 function ArrangeLink() {
     return (
-        <a className="font-semibold text-pen underline" href="?leaf=arrange">
+        <Link className="font-semibold text-pen underline" to="?leaf=arrange" replace>
             arrange them
-        </a>
+        </Link>
     );
 }
 

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Fit } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
 import { Button } from '../../ui/Button';
@@ -13,7 +14,7 @@ interface Props {
 }
 
 /** All of it as a table: each piece, where it lies, how far it goes; what has no place and what has no size. */
-export function PlacesTable({ fit, telling, chosen, choose, mayMove }: Props) {
+export const PlacesTable = memo(function PlacesTable({ fit, telling, chosen, choose, mayMove }: Props) {
     const { build } = useOpenBuild();
     const nameOf = (id: string) => build.lines.find((line) => line.id === id)?.part.name ?? id;
     const left = fit.pieces.filter((piece) => piece.pose === null);
@@ -83,4 +84,4 @@ export function PlacesTable({ fit, telling, chosen, choose, mayMove }: Props) {
             )}
         </section>
     );
-}
+});

@@ -1,5 +1,5 @@
 import { Canvas, useThree } from '@react-three/fiber';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { BoxGeometry, CanvasTexture, Color, EdgesGeometry, Plane, Vector3, type Camera, type OrthographicCamera, type WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Fit, FitBox, FitPiece } from '../../api/client';
@@ -15,7 +15,7 @@ interface Look {
 }
 
 /** The console in the round: turned with the pointer or the keys, lifted apart, cut open, layer by layer. */
-export default function RoundView({ fit, chosen, choose }: { fit: Fit; chosen: string | null; choose: (key: string | null) => void }) {
+function RoundView({ fit, chosen, choose }: { fit: Fit; chosen: string | null; choose: (key: string | null) => void }) {
     const inside = fit.room?.insideMm ?? [100, 60, 20];
     const deep = Math.max(1, inside[2] ?? 20);
     const [look, setLook] = useState<Look>({ lift: 0, cut: 0, layers: deep });
@@ -57,6 +57,8 @@ export default function RoundView({ fit, chosen, choose }: { fit: Fit; chosen: s
         </section>
     );
 }
+
+export default memo(RoundView);
 
 function Slider({ label, value, most, set }: { label: string; value: number; most: number; set: (value: number) => void }) {
     return (
