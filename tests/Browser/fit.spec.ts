@@ -51,7 +51,8 @@ test('arranges, compares, pins one elsewhere, arranges the rest around it, and s
 
     await page.getByRole('tab', { name: 'Arrange' }).click();
     await expect(page.getByText('pinned and left where they are: Cobnut 500 cell')).toBeVisible();
-    await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+    await expect(page.getByText('Found before the last change')).toBeVisible();
+    await page.getByRole('button', { name: 'Look once more' }).click();
     await expect(page.getByText('Done.')).toBeVisible({ timeout: 60_000 });
     await cards.first().getByRole('button', { name: 'Take this one' }).click();
     await expect(row(page, 'Cobnut 500 cell')).toContainText(/20\.0.*pinned/);
@@ -80,6 +81,12 @@ test('moves a part with the keys and with the pointer, and back after a look els
     await expect(row(page, 'Cobnut 500 cell')).toContainText('pinned');
     await page.keyboard.press('p');
     await expect(row(page, 'Cobnut 500 cell')).toContainText('free');
+
+    // What is cleared by one press comes back by another.
+    await page.getByRole('button', { name: 'Take out all that is not pinned' }).click();
+    await expect(row(page, 'Cobnut 500 cell')).toContainText('no place yet');
+    await page.getByRole('button', { name: 'Put it back as it was' }).click();
+    await expect.poll(first).toBeCloseTo(was + 1.9, 5);
 
     const knob = await inView(page, 'From the front', 'Knob and five buttons strip').boundingBox();
     const beforeDrag = await row(page, 'Knob and five buttons strip').getByRole('cell').nth(2).innerText();

@@ -23,7 +23,7 @@ interface Props {
 
 /** The machine arranges: several ways, each with its figures and what no arrangement could beat. */
 export function ArrangeLeaf({ fit, telling, arranging }: Props) {
-    const { looking, start, stop } = arranging;
+    const { looking, start, stop, isOld } = arranging;
     const [aim, setAim] = useState<Arrangement['aim']>(fit.aim);
     const [seed, setSeed] = useState(1);
     const [, setAsked] = useSearchParams();
@@ -69,6 +69,9 @@ export function ArrangeLeaf({ fit, telling, arranging }: Props) {
             </form>
             {looking.problem !== null && <p role="alert">{looking.problem}</p>}
             {looking.state !== 'idle' && <Progress looking={looking} />}
+            {isOld && looking.state !== 'looking' && (
+                <p className="mb-3 border-l-4 border-tight bg-leaf px-3 py-2">Found before the last change: look once more.</p>
+            )}
             <Nowhere looking={looking} fit={fit} />
             <ul className="grid gap-4 md:grid-cols-2 xl:grid-cols-3" aria-label="Arrangements">
                 {looking.found.map((found) => (

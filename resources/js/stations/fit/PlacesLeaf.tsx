@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import type { Fit, FitPiece } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { Drawing } from './Drawing';
 import { FitNotes } from './FitNotes';
 import { HandsNote } from './HandsNote';
@@ -62,6 +63,13 @@ export function PlacesLeaf({ fit, telling }: { fit: Fit; telling: ReturnType<typ
     return (
         <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
             <div className="min-w-0">
+                {telling.back !== null && (
+                    <p className="mb-2">
+                        <Button onClick={telling.back} disabled={telling.busy}>
+                            Put it back as it was
+                        </Button>
+                    </p>
+                )}
                 {!isLaid && (
                     <p className="mb-3 border-l-4 border-pen bg-pen-wash px-3 py-2">
                         Nothing lies anywhere yet. Let the machine <ArrangeLink />, or put the parts in one by one below.

@@ -12,9 +12,11 @@ export interface Looking {
     nowhere: string[];
     thinner: Thinner[];
     problem: string | null;
+    /** The version of the build that it looks at. */
+    version: number;
 }
 
-const idle: Looking = { state: 'idle', styles: [], share: {}, found: [], same: {}, nowhere: [], thinner: [], problem: null };
+const idle: Looking = { state: 'idle', styles: [], share: {}, found: [], same: {}, nowhere: [], thinner: [], problem: null, version: 0 };
 
 /** Has arrangements looked for; what was found so far stays when it is stopped. */
 export function useArrange() {
@@ -27,7 +29,7 @@ export function useArrange() {
             stop.current?.abort();
             const control = new AbortController();
             stop.current = control;
-            setLooking({ ...idle, state: 'looking' });
+            setLooking({ ...idle, state: 'looking', version: build.version });
             const hear = (line: ArrangeLine) => setLooking((now) => heard(now, line));
             readLines<ArrangeLine>(`/builds/${build.id}/fit/arrangements?aim=${aim}&seconds=${seconds}&seed=${seed}`, hear, control.signal)
                 .then(() => setLooking((now) => (now.state === 'looking' ? { ...now, state: 'done' } : now)))
@@ -36,9 +38,9 @@ export function useArrange() {
                     else setLooking((now) => ({ ...now, state: 'done', problem: error instanceof Error ? error.message : 'It was broken off.' }));
                 });
         },
-        [build.id],
+        [build.id, build.version],
     );
-    return { looking, start, stop: () => stop.current?.abort() };
+    return { looking, start, stop: () => stop.current?.abort(), isOld: looking.state !== 'idle' && looking.version !== build.version };
 }
 
 function heard(now: Looking, line: ArrangeLine): Looking {
