@@ -34,7 +34,6 @@ export function ThicknessLeaf({ fit }: { fit: Fit }) {
                     <rect width={long} height={tall} fill="none" stroke="var(--ink)" strokeWidth={long / 400} />
                     {map.fields.map((field, nth) => {
                         const [x = 0, y = 0, l = 0, w = 0] = field.at;
-                        const dark = (field.deepMm - least) / Math.max(0.1, map.deepMm - least) > 0.45;
                         return (
                             <g key={nth} onPointerEnter={() => setAt(nth)}>
                                 <rect
@@ -53,7 +52,10 @@ export function ThicknessLeaf({ fit }: { fit: Fit }) {
                                         fontSize={Math.min(long / 34, w * 0.6)}
                                         textAnchor="middle"
                                         dominantBaseline="central"
-                                        fill={dark ? 'var(--on-pen)' : 'var(--ink)'}
+                                        fill="var(--ink)"
+                                        stroke="var(--leaf)"
+                                        strokeWidth={long / 110}
+                                        paintOrder="stroke"
                                         className="figures"
                                         pointerEvents="none"
                                     >
