@@ -37,9 +37,9 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 final class FitController
 {
     /** Seconds of looking for one style. */
-    private const SECONDS = 3.0;
+    private const SECONDS = 1.0;
 
-    private const MOST_SECONDS = 12.0;
+    private const MOST_SECONDS = 10.0;
 
     /** How often the page hears that it goes on. */
     private const TELL_SECONDS = 0.25;
@@ -76,7 +76,7 @@ final class FitController
         $given = $request->validate([
             'aim' => ['nullable', Rule::enum(FitAim::class)], 'seed' => ['nullable', 'integer', 'min:1', 'max:1000000'],
             'seconds' => ['nullable', 'numeric', 'min:0.1', 'max:'.self::MOST_SECONDS],
-        ], ['*.*' => 'Choose what is to be least, and up to 12 seconds.']);
+        ], ['*.*' => 'Choose what is to be least, and up to 10 seconds.']);
         $core = self::core($build);
         $aim = is_string($given['aim'] ?? null) ? FitAim::from($given['aim']) : $core->fit->aim;
         $core = $core->withFit($core->fit->with(['aim' => $aim]));

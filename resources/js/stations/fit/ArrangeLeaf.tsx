@@ -15,6 +15,10 @@ const aims = [
     ['outer', 'the shortest sides'],
 ] as const;
 
+/** For each way: short at first, longer when asked once more; who shares the machine waits meanwhile. */
+const quickSeconds = 1;
+const longSeconds = 2;
+
 interface Props {
     fit: Fit;
     telling: ReturnType<typeof useTell>;
@@ -40,7 +44,7 @@ export function ArrangeLeaf({ fit, telling, arranging }: Props) {
                 onSubmit={(event) => {
                     event.preventDefault();
                     setSeed(seed + 1);
-                    start(aim, 3, seed);
+                    start(aim, seed === 1 ? quickSeconds : longSeconds, seed);
                 }}
             >
                 <span>
