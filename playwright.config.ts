@@ -7,8 +7,8 @@ export default defineConfig({
     workers: 2,
     retries: 0,
     forbidOnly: true,
-    timeout: 60_000,
-    expect: { timeout: 10_000 },
+    timeout: 150_000,
+    expect: { timeout: 30_000 },
     reporter: 'dot',
     use: {
         baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:8480',
