@@ -98,6 +98,7 @@ final readonly class FitReport
         $map = ThicknessMap::of($fitted);
         $hands = Hands::of($fitted);
         $clashes = $fitted->clashes();
+        $open = array_filter($fitted->troubles, static fn (Trouble $one): bool => $one->isOpen());
 
         return [
             'style' => $found->style->value,
@@ -126,7 +127,8 @@ final readonly class FitReport
             'deciding' => array_map(static fn (Lying $one): string => $one->piece->line->id, $map->deciding),
             'decidingSays' => $map->saysDeciding(),
             'clashes' => count($clashes),
-            'tight' => count($fitted->troubles) - count($clashes),
+            'open' => count($open),
+            'tight' => count($fitted->troubles) - count($clashes) - count($open),
             'worst' => array_map(
                 self::trouble(...),
                 array_slice([...$clashes, ...array_filter($fitted->troubles, static fn (Trouble $one): bool => ! $one->isClash())], 0, 4),

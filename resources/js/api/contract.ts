@@ -3598,6 +3598,7 @@ export interface components {
             leadMm: number;
             out: number;
             offShare: number;
+            open: number;
         };
         Thinner: {
             line: string;

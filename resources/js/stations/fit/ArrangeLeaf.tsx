@@ -114,7 +114,7 @@ function Progress({ looking }: { looking: Looking }) {
                             {says}
                             {same !== undefined && <span className="text-pencil"> – as “{looking.styles.find((one) => one.style === same)?.says}”</span>}
                         </span>
-                        <progress className="h-2.5 w-full accent-pen" max={1} value={looking.share[style] ?? 0} aria-label={says} />
+                        <progress className="h-2.5 w-full" max={1} value={looking.share[style] ?? 0} aria-label={says} />
                     </li>
                 );
             })}

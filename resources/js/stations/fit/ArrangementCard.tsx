@@ -16,7 +16,7 @@ interface Props {
 /** One arrangement: seen from the front and from below, its figures, what it costs elsewhere. */
 export function ArrangementCard({ found, fit, isBest, take, busy }: Props) {
     const lost = found.lost.map((key) => fit.pieces.find((piece) => piece.key === key)?.name ?? key);
-    const verdict = lost.length > 0 || found.clashes > 0 ? 'clash' : found.tight > 0 ? 'tight' : 'fits';
+    const verdict = lost.length > 0 || found.clashes > 0 ? 'clash' : found.open > 0 ? 'unmeasured' : found.tight > 0 ? 'tight' : 'fits';
     const size = found.outsideMm ?? found.insideMm;
     return (
         <li className={`grid content-start gap-2 border bg-leaf p-3 ${isBest ? 'border-2 border-pen' : 'border-edge'}`}>
