@@ -131,7 +131,8 @@ final class ReadBack
             static fn ($row): int => 400 + strlen(Json::encode([$row->note, $row->vendor, $row->place])) + strlen((string) $row->getRawOriginal('extra')),
         );
         $orders = $build->orders->sum(static fn (OrderRecord $row): int => 2 + strlen((string) $row->getRawOriginal('document')));
-        $rest = (int) $orders + strlen(Json::encode([$build->brief, $build->rates, $build->extra, $build->profiles, $build->vendors, $build->work, $build->fit]))
+        $whole = [$build->brief, $build->rates, $build->extra, $build->profiles, $build->vendors, $build->work, $build->fit];
+        $rest = (int) $orders + strlen(Json::encode($whole))
             + (int) $build->joins->sum(
                 static fn (JoinRecord $row): int => 450 + strlen(Json::encode([$row->output, $row->input])) + strlen((string) $row->getRawOriginal('extra')),
             )

@@ -110,7 +110,7 @@ it('arranges what builders told, as was expected', function (string $name): void
     if ($deep !== null) {
         $build = Told::build($name);
         $map = ThicknessMap::of(FitReport::of($build, $build->fit->with(['poses' => $found->poses]))->fitted);
-        $names = array_map(static fn ($lying): string => $lying->piece->line->id, $map->deciding);
+        $names = array_map(static fn ($placed): string => $placed->piece->line->id, $map->deciding);
         expect($map->deepMm)->toEqualWithDelta($deep, 0.01);
         foreach ($names as $line) {
             expect(array_filter($decides, static fn (string $one): bool => str_starts_with($line, $one)))->not->toBe([], "{$line} decides");

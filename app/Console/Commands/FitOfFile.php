@@ -143,14 +143,14 @@ final class FitOfFile extends Command
                 $one->lost === [] ? '' : '; no place for '.implode(', ', array_map(static fn (Piece $piece): string => $piece->name(), $one->lost)),
             ));
         }
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             $this->say(sprintf(
                 '%-32s %7.1f %7.1f %7.1f  %s',
                 $one->piece->name(),
                 $one->box->x,
                 $one->box->y,
                 $one->box->z,
-                implode(' × ', array_map(Number::says(...), $one->laid->sides)),
+                implode(' × ', array_map(Number::says(...), $one->orientation->sides)),
             ));
         }
         foreach ($fitted->unplaced as $piece) {

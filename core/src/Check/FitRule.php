@@ -34,9 +34,9 @@ abstract class FitRule extends WholeRule
         }
         $fine = $count === 0 && $fitted->isWhole() ? $this->fine($fitted) : null;
         if ($fine !== null) {
-            $lines = array_map(static fn ($lying) => $lying->piece->line, $fitted->lying);
+            $lines = array_map(static fn ($placed) => $placed->piece->line, $fitted->placed);
             yield $this->answer(Verdict::Fits, $lines, fn (): Words => new Words($fine, [
-                $this->text('Pieces that have their place', (string) count($fitted->lying), 'worked out'),
+                $this->text('Pieces that have their place', (string) count($fitted->placed), 'worked out'),
             ], 'all of them held against it'), '', true);
         }
     }

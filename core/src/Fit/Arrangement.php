@@ -44,7 +44,7 @@ final readonly class Arrangement
         foreach ($pieces as $piece) {
             $pose = $this->poses[$piece->key()] ?? null;
             if ($pose !== null) {
-                $boxes[] = (new Lying($piece, $pose))->box;
+                $boxes[] = (new PlacedPiece($piece, $pose))->box;
             }
         }
         $pattern = '';

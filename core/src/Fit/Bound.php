@@ -43,7 +43,7 @@ final readonly class Bound
         $most = 0.0;
         $who = null;
         foreach ($task->ways as $i => $ways) {
-            $least = min(array_map(static fn (Laid $laid): float => $laid->sides[2], $ways));
+            $least = min(array_map(static fn (Orientation $laid): float => $laid->sides[2], $ways));
             if ($least > $most) {
                 [$most, $who] = [$least, $task->pieces[$i]];
             }
@@ -58,7 +58,7 @@ final readonly class Bound
         $least = [0.0, 0.0, 0.0];
         foreach ($this->task->ways as $ways) {
             foreach ([0, 1, 2] as $axis) {
-                $least[$axis] = max($least[$axis], min(array_map(static fn (Laid $laid): float => $laid->sides[$axis] + $laid->low[$axis], $ways)));
+                $least[$axis] = max($least[$axis], min(array_map(static fn (Orientation $laid): float => $laid->sides[$axis] + $laid->low[$axis], $ways)));
             }
         }
 
@@ -75,7 +75,7 @@ final readonly class Bound
     {
         $sum = 0.0;
         foreach ($this->task->pieces as $i => $piece) {
-            $sum += $piece->isFace ? min(array_map(static fn (Laid $laid): float => $laid->sides[0] * $laid->sides[1], $this->task->ways[$i])) : 0.0;
+            $sum += $piece->isFace ? min(array_map(static fn (Orientation $laid): float => $laid->sides[0] * $laid->sides[1], $this->task->ways[$i])) : 0.0;
         }
 
         return $sum;
@@ -92,7 +92,7 @@ final readonly class Bound
             foreach (self::cuts($this->sideLengths(1), $wide) as $y) {
                 $sum = 0.0;
                 foreach ($this->task->ways as $ways) {
-                    $sum += min(array_map(static function (Laid $laid) use ($beside, $layer, $long, $wide, $x, $y): float {
+                    $sum += min(array_map(static function (Orientation $laid) use ($beside, $layer, $long, $wide, $x, $y): float {
                         [$l, $w, $h] = self::mainBlock($laid);
 
                         return self::counted($l + $beside, $long, $x) * self::counted($w + $beside, $wide, $y) * ($h + $layer);
@@ -110,7 +110,7 @@ final readonly class Bound
      *
      * @return array{float, float, float}
      */
-    private static function mainBlock(Laid $laid): array
+    private static function mainBlock(Orientation $laid): array
     {
         $main = $laid->solid[0];
         foreach ($laid->solid as $block) {
@@ -160,7 +160,7 @@ final readonly class Bound
     private function stacked(): float
     {
         $count = count($this->task->pieces);
-        $high = array_map(static fn (array $ways): float => min(array_map(static fn (Laid $laid): float => $laid->sides[2], $ways)), $this->task->ways);
+        $high = array_map(static fn (array $ways): float => min(array_map(static fn (Orientation $laid): float => $laid->sides[2], $ways)), $this->task->ways);
         $over = [];
         for ($i = 0; $i < $count; $i++) {
             for ($j = $i + 1; $j < $count; $j++) {

@@ -60,7 +60,7 @@ final readonly class Builder
      * @param  list<int>  $ways
      * @param  Point  $at
      */
-    public function mayLieAt(int $i, Laid $laid, array $at, array $placed, array $ways): bool
+    public function mayLieAt(int $i, Orientation $laid, array $at, array $placed, array $ways): bool
     {
         return $this->blocker($i, $laid, $at, $placed, $ways) === null && $this->clearance->isClearOfRibs($laid, $at);
     }
@@ -73,7 +73,7 @@ final readonly class Builder
      * @param  Point  $reach
      * @return Point|null
      */
-    private function best(int $i, Laid $laid, array $placed, array $ways, array $points, array $frame, array $reach): ?array
+    private function best(int $i, Orientation $laid, array $placed, array $ways, array $points, array $frame, array $reach): ?array
     {
         [$low, $high] = self::bounds($laid, $frame);
         if ($high[0] < $low[0] - 1e-9 || $high[1] < $low[1] - 1e-9 || $high[2] < $low[2] - 1e-9) {
@@ -124,7 +124,7 @@ final readonly class Builder
      * @param  Point  $frame
      * @return array{Point, Point}
      */
-    public static function bounds(Laid $laid, array $frame): array
+    public static function bounds(Orientation $laid, array $frame): array
     {
         $low = $laid->low;
         $high = $laid->high;
@@ -144,7 +144,7 @@ final readonly class Builder
      * @param  list<int>  $ways
      * @param  Point  $at
      */
-    private function blocker(int $i, Laid $laid, array $at, array $placed, array $ways): ?int
+    private function blocker(int $i, Orientation $laid, array $at, array $placed, array $ways): ?int
     {
         foreach ($placed as $j => $there) {
             if (! $this->clearance->areClear($i, $laid, $at, $j, $this->task->ways[$j][$ways[$j]], $there)) {
@@ -160,7 +160,7 @@ final readonly class Builder
      * @param  Point  $there
      * @return list<Point> just beyond what is in the way
      */
-    private function pushed(int $i, int $j, array $at, array $there, Laid $other): array
+    private function pushed(int $i, int $j, array $at, array $there, Orientation $other): array
     {
         $gap = $this->task->gaps[$i][$j];
         $next = [];
@@ -181,7 +181,7 @@ final readonly class Builder
      * @param  Point  $at
      * @param  Point  $reach
      */
-    private function score(Laid $laid, array $at, array $reach): float
+    private function score(Orientation $laid, array $at, array $reach): float
     {
         $x = max($reach[0], $at[0] + $laid->sides[0]);
         $y = max($reach[1], $at[1] + $laid->sides[1]);

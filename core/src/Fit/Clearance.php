@@ -31,7 +31,7 @@ final readonly class Clearance
      * @param  Point  $a  where the first lies
      * @param  Point  $b
      */
-    public function areClear(int $i, Laid $one, array $a, int $j, Laid $other, array $b): bool
+    public function areClear(int $i, Orientation $one, array $a, int $j, Orientation $other, array $b): bool
     {
         $gap = $this->gaps[$i][$j];
         $isApart = self::apart($gap, $a, $one->sides, $b, $other->sides);
@@ -44,7 +44,7 @@ final readonly class Clearance
     }
 
     /** @param  Point  $at */
-    public function isClearOfRibs(Laid $laid, array $at): bool
+    public function isClearOfRibs(Orientation $laid, array $at): bool
     {
         $ribs = $laid->postName === ''
             ? $this->ribs

@@ -106,13 +106,13 @@ final class Exact
     {
         $done = array_keys($at);
         foreach ($done as $n => $j) {
-            $one = $this->laid($j);
+            $one = $this->orientation($j);
             if (! $this->clearance->isClearOfRibs($one, $at[$j])) {
                 return $this->besideRib($j, $one, $at[$j]);
             }
             for ($m = 0; $m < $n; $m++) {
                 $i = $done[$m];
-                if (! $this->clearance->areClear($i, $this->laid($i), $at[$i], $j, $one, $at[$j])) {
+                if (! $this->clearance->areClear($i, $this->orientation($i), $at[$i], $j, $one, $at[$j])) {
                     return $this->partings($i, $j, $at);
                 }
             }
@@ -127,7 +127,7 @@ final class Exact
      */
     private function partings(int $i, int $j, array $at): array
     {
-        [$one, $other] = [$this->laid($i), $this->laid($j)];
+        [$one, $other] = [$this->orientation($i), $this->orientation($j)];
         $gap = $this->task->gaps[$i][$j];
         foreach ([
             [$one->solid, $other->solid, $gap],
@@ -187,7 +187,7 @@ final class Exact
      * @param  Point  $at
      * @return list<array{0|1|2, int, int, float}>
      */
-    private function besideRib(int $i, Laid $laid, array $at): array
+    private function besideRib(int $i, Orientation $laid, array $at): array
     {
         foreach ($this->task->room->ribs as $rib) {
             foreach ($rib->name !== '' && $rib->name === $laid->postName ? [] : $laid->solid as $p) {
@@ -220,8 +220,8 @@ final class Exact
             if (! isset($this->ways[$i])) {
                 break;
             }
-            $at[$i] = $this->laid($i)->low;
-            $high[$i] = $this->laid($i)->high;
+            $at[$i] = $this->orientation($i)->low;
+            $high[$i] = $this->orientation($i)->high;
         }
         for ($round = 0, $moved = true; $moved && $round <= 3 * count($at) + 3; $round++) {
             $moved = false;
@@ -264,11 +264,11 @@ final class Exact
         foreach ([0, 1, 2] as $axis) {
             $far = 0.0;
             foreach ($at as $i => $point) {
-                $far = max($far, $point[$axis] + $this->laid($i)->sides[$axis]);
+                $far = max($far, $point[$axis] + $this->orientation($i)->sides[$axis]);
             }
             foreach ($at as $i => $point) {
-                $least = $far - $this->laid($i)->sides[$axis] - $this->task->spacing->socketMm;
-                if ($this->laid($i)->reaches[$axis] && $point[$axis] < $least - 1e-9) {
+                $least = $far - $this->orientation($i)->sides[$axis] - $this->task->spacing->socketMm;
+                if ($this->orientation($i)->reaches[$axis] && $point[$axis] < $least - 1e-9) {
                     $at[$i] = self::moved($point, $axis, $least);
                     $moved = true;
                 }
@@ -293,7 +293,7 @@ final class Exact
     {
         $far = [0.0, 0.0, 0.0];
         foreach ($at as $i => $point) {
-            $sides = $this->laid($i)->sides;
+            $sides = $this->orientation($i)->sides;
             $far = [max($far[0], $point[0] + $sides[0]), max($far[1], $point[1] + $sides[1]), max($far[2], $point[2] + $sides[2])];
         }
 
@@ -312,7 +312,7 @@ final class Exact
         }
     }
 
-    private function laid(int $i): Laid
+    private function orientation(int $i): Orientation
     {
         return $this->task->ways[$i][$this->ways[$i]];
     }

@@ -12,14 +12,14 @@ use PocketPlot\Build\Line;
 final readonly class Fitted
 {
     /**
-     * @param  list<Lying>  $lying
+     * @param  list<PlacedPiece>  $placed
      * @param  list<Piece>  $unplaced
      * @param  array{float, float, float}  $insideMm  the room inside: the body's, or the one that is drawn around what lies there
      * @param  list<Trouble>  $troubles
      */
     private function __construct(
         public Inventory $inventory,
-        public array $lying,
+        public array $placed,
         public array $unplaced,
         public array $insideMm,
         public array $troubles,
@@ -33,23 +33,23 @@ final readonly class Fitted
         if ($plan->poses === [] || $inventory->room === null) {
             return new self($inventory, [], $inventory->pieces, [0.0, 0.0, 0.0], []);
         }
-        $lying = $unplaced = [];
+        $placed = $unplaced = [];
         foreach ($inventory->pieces as $piece) {
             $pose = $plan->pose($piece->line->id, $piece->number);
             if ($pose === null) {
                 $unplaced[] = $piece;
             } else {
-                $lying[] = new Lying($piece, $pose);
+                $placed[] = new PlacedPiece($piece, $pose);
             }
         }
-        if ($lying === []) {
+        if ($placed === []) {
             return new self($inventory, [], $unplaced, [0.0, 0.0, 0.0], []);
         }
         $spacing = Spacing::of($build->brief);
-        $inside = $inventory->room->drawn ? self::around($inventory, $lying, $spacing) : $inventory->room->limit;
-        $judge = new Judge($inventory->room, $spacing, $lying, $inside);
+        $inside = $inventory->room->drawn ? self::around($inventory, $placed, $spacing) : $inventory->room->limit;
+        $judge = new Judge($inventory->room, $spacing, $placed, $inside);
 
-        return new self($inventory, $lying, $unplaced, $inside, [...$judge->troubles(), ...Leads::tooShort($build, $lying, $inside)]);
+        return new self($inventory, $placed, $unplaced, $inside, [...$judge->troubles(), ...Leads::tooShort($build, $placed, $inside)]);
     }
 
     /** @return array<mixed> what a judgement can read of it: the same again, and nothing has to be judged anew */
@@ -61,20 +61,20 @@ final readonly class Fitted
                 static fn (Trouble $one): array => [$one->kind, $one->piece->name(), $one->other?->name(), $one->mm, $one->wantedMm, $one->what],
                 $this->troubles,
             ),
-            array_map(static fn (Lying $one): array => [$one->piece->name(), $one->box->toList(), $one->piece->line], $this->lying),
+            array_map(static fn (PlacedPiece $one): array => [$one->piece->name(), $one->box->toList(), $one->piece->line], $this->placed),
         ];
     }
 
     /** Whether anything lies anywhere. */
     public function isBegun(): bool
     {
-        return $this->lying !== [];
+        return $this->placed !== [];
     }
 
     /** Whether everything that has a place of its own has one, and nothing without a size or in a room of unknown place is left out. */
     public function isWhole(): bool
     {
-        return $this->lying !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && $this->inventory->inZones === []
+        return $this->placed !== [] && $this->unplaced === [] && $this->inventory->unsized === [] && $this->inventory->inZones === []
             && ! $this->inventory->isCutShort;
     }
 
@@ -105,16 +105,16 @@ final readonly class Fitted
     /** How far the pieces reach into the depth. */
     public function deepMm(): float
     {
-        return array_reduce($this->lying, static fn (float $deep, Lying $one): float => max($deep, $one->box->back()), 0.0);
+        return array_reduce($this->placed, static fn (float $deep, PlacedPiece $one): float => max($deep, $one->box->back()), 0.0);
     }
 
     /**
-     * @param  non-empty-list<Lying>  $lying
+     * @param  non-empty-list<PlacedPiece>  $placed
      * @return array{float, float, float}
      */
-    private static function around(Inventory $inventory, array $lying, Spacing $spacing): array
+    private static function around(Inventory $inventory, array $placed, Spacing $spacing): array
     {
-        $all = Box::around(array_map(static fn (Lying $one): Box => $one->box, $lying));
+        $all = Box::around(array_map(static fn (PlacedPiece $one): Box => $one->box, $placed));
 
         return $inventory->roomAround([$all->right(), $all->bottom(), $all->back()], $spacing);
     }

@@ -64,12 +64,12 @@ final readonly class Hands
         );
     }
 
-    /** @return array{left: list<Lying>, right: list<Lying>} what each thumb is for; a pad that spans the face is reached from both ends */
+    /** @return array{left: list<PlacedPiece>, right: list<PlacedPiece>} what each thumb is for; a pad that spans the face is reached from both ends */
     private static function held(Fitted $fitted): array
     {
         $middle = $fitted->insideMm[0] / 2;
         $sides = ['left' => [], 'right' => []];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             if (! $one->piece->isControl || self::isShoulder($one)) {
                 continue;
             }
@@ -129,7 +129,7 @@ final readonly class Hands
     private static function shoulders(Fitted $fitted, float $wall): array
     {
         $reaches = [];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             if (! self::isShoulder($one)) {
                 continue;
             }
@@ -146,7 +146,7 @@ final readonly class Hands
         return $reaches;
     }
 
-    private static function isShoulder(Lying $one): bool
+    private static function isShoulder(PlacedPiece $one): bool
     {
         $controls = $one->piece->line->part->controls;
 
@@ -156,11 +156,11 @@ final readonly class Hands
     /**
      * Hands hold it where the controls of their side are at the middle.
      *
-     * @param  list<Lying>  $ones
+     * @param  list<PlacedPiece>  $ones
      */
     private static function gripAt(array $ones, float $tallMm): float
     {
-        $middles = array_map(static fn (Lying $one): float => $one->box->y + $one->box->w / 2, $ones);
+        $middles = array_map(static fn (PlacedPiece $one): float => $one->box->y + $one->box->w / 2, $ones);
 
         return $middles === [] ? $tallMm / 2 : (min($middles) + max($middles)) / 2;
     }
@@ -171,7 +171,7 @@ final readonly class Hands
         $sum = [0.0, 0.0, 0.0];
         $mass = 0.0;
         $unweighed = [];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             $figure = $one->piece->line->part->size->massG;
             if (! $figure->isKnown()) {
                 $unweighed[$one->piece->line->id] = $one->piece->line->id;

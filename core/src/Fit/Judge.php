@@ -28,21 +28,21 @@ final readonly class Judge
     private const MOST_TRAVEL_MM = 4.0;
 
     /**
-     * @param  list<Lying>  $lying
+     * @param  list<PlacedPiece>  $placed
      * @param  array{float, float, float}  $inside  how far the room goes, along each axis
      */
-    public function __construct(private Room $room, private Spacing $spacing, private array $lying, private array $inside) {}
+    public function __construct(private Room $room, private Spacing $spacing, private array $placed, private array $inside) {}
 
     /** @return list<Trouble> */
     public function troubles(): array
     {
         $troubles = [];
-        foreach ($this->lying as $n => $one) {
+        foreach ($this->placed as $n => $one) {
             foreach ($this->alone($one) as $trouble) {
                 $troubles[] = $trouble;
             }
             for ($m = 0; $m < $n; $m++) {
-                $trouble = $this->pair($this->lying[$m], $one);
+                $trouble = $this->pair($this->placed[$m], $one);
                 if ($trouble !== null) {
                     $troubles[] = $trouble;
                 }
@@ -52,7 +52,7 @@ final readonly class Judge
         return $troubles;
     }
 
-    private function pair(Lying $one, Lying $other): ?Trouble
+    private function pair(PlacedPiece $one, PlacedPiece $other): ?Trouble
     {
         [$x, $y, $z] = $one->box->apart($other->box);
         $far = max($this->spacing->heatMm, $this->spacing->besideMm, $this->spacing->layerMm);
@@ -155,7 +155,7 @@ final readonly class Judge
     }
 
     /** @return iterable<Trouble> */
-    private function alone(Lying $one): iterable
+    private function alone(PlacedPiece $one): iterable
     {
         $piece = $one->piece;
         foreach ([
@@ -203,7 +203,7 @@ final readonly class Judge
     }
 
     /** @return iterable<Trouble> */
-    private function onPosts(Lying $one, Post $post): iterable
+    private function onPosts(PlacedPiece $one, Post $post): iterable
     {
         $corner = MountPlace::corner($one->piece, $one->turn, $post);
         $off = $corner === null ? $one->box->l / 2 : max(abs($one->box->x - $corner[0]), abs($one->box->y - $corner[1]));
@@ -213,7 +213,7 @@ final readonly class Judge
     }
 
     /** @return iterable<Trouble> */
-    private function sockets(Lying $one): iterable
+    private function sockets(PlacedPiece $one): iterable
     {
         $walls = $this->toWalls($one->box);
         $shape = $one->piece->shape;
@@ -247,7 +247,7 @@ final readonly class Judge
     }
 
     /** @return iterable<Trouble> */
-    private function opening(Lying $one, Socket $socket, string $side): iterable
+    private function opening(PlacedPiece $one, Socket $socket, string $side): iterable
     {
         $openings = array_values(array_filter(
             $this->room->openings,
@@ -278,7 +278,7 @@ final readonly class Judge
      *
      * @return iterable<Trouble>
      */
-    private function card(Lying $one, Socket $socket): iterable
+    private function card(PlacedPiece $one, Socket $socket): iterable
     {
         $isCard = in_array($socket->connector, ['microsd', 'sd'], true);
         if ($socket->face === '' || (! $isCard && ! $one->piece->isCell)) {
@@ -286,7 +286,7 @@ final readonly class Judge
         }
         $wanted = $isCard ? self::CARD_MM : self::PLUG_MM;
         $side = $one->turn->side($socket->face);
-        foreach ($this->lying as $other) {
+        foreach ($this->placed as $other) {
             if ($other !== $one && $other->piece->line !== $one->piece->line) {
                 $far = self::before($one->box, $other->box, $side);
                 if ($far !== null && $far < $wanted) {
@@ -297,7 +297,7 @@ final readonly class Judge
     }
 
     /** @return iterable<Trouble> */
-    private function heatAndCoil(Lying $one): iterable
+    private function heatAndCoil(PlacedPiece $one): iterable
     {
         if ($one->piece->isCoil) {
             $far = $this->inside[2] - $one->box->back();
@@ -312,7 +312,7 @@ final readonly class Judge
         $most = 0.0;
         foreach ($walls as $side => $toWall) {
             $nearest = INF;
-            foreach ($this->lying as $other) {
+            foreach ($this->placed as $other) {
                 $far = $other === $one ? null : self::before($one->box, $other->box, $side);
                 $nearest = min($nearest, $far ?? INF);
             }

@@ -17,14 +17,14 @@ final class Leads
     private const LEAST_CELL_MM = 3.0;
 
     /**
-     * @param  list<Lying>  $lying
+     * @param  list<PlacedPiece>  $placed
      * @param  array{float, float, float}  $inside
      * @return list<Trouble>
      */
-    public static function tooShort(Build $build, array $lying, array $inside): array
+    public static function tooShort(Build $build, array $placed, array $inside): array
     {
         $first = [];
-        foreach ($lying as $one) {
+        foreach ($placed as $one) {
             $first[$one->piece->line->id] ??= $one;
         }
         $troubles = [];
@@ -38,7 +38,7 @@ final class Leads
             $b = self::end($to, $join->input, false);
             $straight = abs($a[0] - $b[0]) + abs($a[1] - $b[1]) + abs($a[2] - $b[2]);
             // What is shorter than the straight way finds none; what is twice as long finds one, through gaps if it must.
-            $way = $straight > $length || $straight * 2 <= $length ? $straight : self::way($a, $b, $from, $to, $lying, $inside);
+            $way = $straight > $length || $straight * 2 <= $length ? $straight : self::way($a, $b, $from, $to, $placed, $inside);
             if ($way === null || $way > $length) {
                 $troubles[] = new Trouble(
                     $way === null ? 'no-way' : 'lead', $from->piece, $to->piece, $way ?? $straight, $length, Box::around([$from->box, $to->box]),
@@ -57,7 +57,7 @@ final class Leads
     }
 
     /** @return array{float, float, float} the socket of that name, or else the middle of the part */
-    private static function end(Lying $one, string $name, bool $gives): array
+    private static function end(PlacedPiece $one, string $name, bool $gives): array
     {
         foreach ($one->piece->line->part->sockets as $socket) {
             if ($socket->face !== '' && ($name === '' ? self::isPower($socket, $gives) : $socket->name === $name)) {
@@ -92,16 +92,16 @@ final class Leads
      *
      * @param  array{float, float, float}  $a
      * @param  array{float, float, float}  $b
-     * @param  list<Lying>  $lying
+     * @param  list<PlacedPiece>  $placed
      * @param  array{float, float, float}  $inside
      */
-    private static function way(array $a, array $b, Lying $from, Lying $to, array $lying, array $inside): ?float
+    private static function way(array $a, array $b, PlacedPiece $from, PlacedPiece $to, array $placed, array $inside): ?float
     {
         $cell = max(self::LEAST_CELL_MM, max($inside) / self::CELLS);
         $n = [(int) ceil($inside[0] / $cell) + 1, (int) ceil($inside[1] / $cell) + 1, (int) ceil($inside[2] / $cell) + 1];
         $index = static fn (int $x, int $y, int $z): int => ($z * $n[1] + $y) * $n[0] + $x;
         $taken = [];
-        foreach ($lying as $one) {
+        foreach ($placed as $one) {
             foreach ($one === $from || $one === $to ? [] : $one->solid as $box) {
                 for ($x = max(0, (int) ceil($box->x / $cell)); $x * $cell <= $box->right() && $x < $n[0]; $x++) {
                     for ($y = max(0, (int) ceil($box->y / $cell)); $y * $cell <= $box->bottom() && $y < $n[1]; $y++) {

@@ -67,7 +67,7 @@ final class Mesh
         return $open;
     }
 
-    /** Laid on its other side, for the bed of a printer. */
+    /** Orientation on its other side, for the bed of a printer. */
     public function flipped(): self
     {
         $mesh = new self;

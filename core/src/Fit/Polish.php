@@ -101,7 +101,7 @@ final class Polish
      * @param  Point  $at
      * @param  Point  $reach
      */
-    private function wayAt(int $i, Laid $like, array $at, array $reach): ?int
+    private function wayAt(int $i, Orientation $like, array $at, array $reach): ?int
     {
         foreach ($this->task->ways[$i] as $way => $laid) {
             [$low, $high] = Builder::bounds($laid, $reach);
@@ -148,7 +148,7 @@ final class Polish
      * @param  Point  $reach
      * @return Point|null
      */
-    private function anywhere(int $i, Laid $laid, array $now, array $others, array $ways, array $reach): ?array
+    private function anywhere(int $i, Orientation $laid, array $now, array $others, array $ways, array $reach): ?array
     {
         [$low, $high] = Builder::bounds($laid, $reach);
         if ($low[0] > $high[0] + 1e-9 || $low[1] > $high[1] + 1e-9 || $low[2] > $high[2] + 1e-9) {
@@ -240,7 +240,7 @@ final class Polish
      * @param  Point  $high
      * @return list<float>
      */
-    private function stops(int $i, int $axis, Laid $laid, array $others, array $ways, array $low, array $high): array
+    private function stops(int $i, int $axis, Orientation $laid, array $others, array $ways, array $low, array $high): array
     {
         $stops = [$low[$axis], $high[$axis], ($low[$axis] + $high[$axis]) / 2];
         foreach ($others as $j => $point) {
@@ -258,7 +258,7 @@ final class Polish
      * @param  list<int>  $ways
      * @param  Point  $reach
      */
-    private function cost(int $i, Laid $laid, array $at, array $others, array $ways, array $reach): float
+    private function cost(int $i, Orientation $laid, array $at, array $others, array $ways, array $reach): float
     {
         $cost = 0.0;
         if (isset($this->wanted[$i])) {

@@ -90,7 +90,7 @@ final readonly class Shell
     private static function cutouts(Fitted $fitted, Room $room): array
     {
         $cutouts = [];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             array_push($cutouts, ...self::inFace($one), ...self::forSockets($one, $room, $fitted->insideMm), ...self::grille($one, $fitted));
         }
 
@@ -98,7 +98,7 @@ final readonly class Shell
     }
 
     /** @return list<Cutout> */
-    private static function inFace(Lying $one): array
+    private static function inFace(PlacedPiece $one): array
     {
         $box = $one->box;
         if (! $one->piece->isFace) {
@@ -167,7 +167,7 @@ final readonly class Shell
      * @param  array{float, float, float}  $inside
      * @return list<Cutout>
      */
-    private static function forSockets(Lying $one, Room $room, array $inside): array
+    private static function forSockets(PlacedPiece $one, Room $room, array $inside): array
     {
         $cutouts = [];
         foreach ($one->piece->line->part->sockets as $socket) {
@@ -226,7 +226,7 @@ final readonly class Shell
     }
 
     /** @return list<Cutout> slots before a loudspeaker, in the face or the back, whichever is nearer */
-    private static function grille(Lying $one, Fitted $fitted): array
+    private static function grille(PlacedPiece $one, Fitted $fitted): array
     {
         if ($one->piece->line->part->speaker === null || $one->piece->isFace) {
             return [];
@@ -249,7 +249,7 @@ final readonly class Shell
     private static function isFree(array $slots, Fitted $fitted): bool
     {
         foreach ($slots as $slot) {
-            foreach ($fitted->lying as $one) {
+            foreach ($fitted->placed as $one) {
                 if ($slot->side === 'front' && $one->piece->isFace && abs($slot->across - $one->box->x - $one->box->l / 2) < ($slot->wide + $one->box->l) / 2
                     && abs($slot->along - $one->box->y - $one->box->w / 2) < ($slot->high + $one->box->w) / 2) {
                     return false;
@@ -272,7 +272,7 @@ final readonly class Shell
         if (! $room->drawn || $wanted?->isKnown() !== true || $wanted->usual() <= 0.0) {
             return [];
         }
-        $hot = array_values(array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isHot));
+        $hot = array_values(array_filter($fitted->placed, static fn (PlacedPiece $one): bool => $one->piece->isHot));
         $x = $hot === [] ? $fitted->insideMm[0] / 2 : $hot[0]->box->x + $hot[0]->box->l / 2;
         $count = (int) ceil($wanted->usual() / (self::SLOT_MM * self::SLOT_LONG_MM));
         $slots = [];
@@ -342,7 +342,7 @@ final readonly class Shell
     {
         $half = self::POST_MM / 2;
         $stops = [$half, $length - $half];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             [$near, $far] = $axis === 0 ? [$one->box->x, $one->box->right()] : [$one->box->y, $one->box->bottom()];
             array_push($stops, $near - $half - 0.3, $far + $half + 0.3);
         }
@@ -354,7 +354,7 @@ final readonly class Shell
     private static function isFreeColumn(Fitted $fitted, float $x, float $y, array $posts): bool
     {
         $column = new Box($x, $y, -1.0, self::POST_MM, self::POST_MM, $fitted->insideMm[2] + 2.0);
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             foreach ([...$one->solid, ...$one->free] as $box) {
                 if ($column->overlap($box) !== null) {
                     return false;

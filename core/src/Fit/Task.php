@@ -13,7 +13,7 @@ final readonly class Task
 {
     /**
      * @param  list<Piece>  $pieces
-     * @param  list<non-empty-list<Laid>>  $ways  of each piece
+     * @param  list<non-empty-list<Orientation>>  $ways  of each piece
      * @param  list<list<Gap>>  $gaps  of each pair
      * @param  array{float, float, float}  $frame  the largest that the arrangement may get; never INF
      * @param  float  $softMm3  room for what has no place of its own, and for wires
@@ -36,7 +36,7 @@ final readonly class Task
      */
     public static function of(Spacing $spacing, Room $room, array $pieces, array $soft, FitPlan $plan): self|array
     {
-        $laying = new Laying($room, $spacing);
+        $laying = new Orientations($room, $spacing);
         $ways = $misfits = [];
         foreach ($pieces as $piece) {
             $pose = $plan->pose($piece->line->id, $piece->number);
@@ -130,7 +130,7 @@ final readonly class Task
     /**
      * Where nothing limits it, all parts in a row are far enough.
      *
-     * @param  list<non-empty-list<Laid>>  $ways
+     * @param  list<non-empty-list<Orientation>>  $ways
      * @return array{float, float, float}
      */
     private static function frame(Room $room, array $ways): array

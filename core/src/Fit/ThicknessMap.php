@@ -13,14 +13,14 @@ final readonly class ThicknessMap
 {
     /**
      * @param  list<Field>  $fields  pieces by key, from the face down
-     * @param  list<Lying>  $deciding  the column that decides, from the face down
+     * @param  list<PlacedPiece>  $deciding  the column that decides, from the face down
      */
     private function __construct(public array $fields, public array $deciding, public float $deepMm) {}
 
     public static function of(Fitted $fitted): self
     {
         $xs = $ys = [0.0];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             foreach ($one->solid as $box) {
                 array_push($xs, $box->x, $box->right());
                 array_push($ys, $box->y, $box->bottom());
@@ -59,7 +59,7 @@ final readonly class ThicknessMap
     /** "Rook 9 panel, Ridge pack": the deciding column, from the face down. */
     public function saysDeciding(): string
     {
-        return implode(', ', array_map(static fn (Lying $one): string => $one->piece->name(), $this->deciding));
+        return implode(', ', array_map(static fn (PlacedPiece $one): string => $one->piece->name(), $this->deciding));
     }
 
     /**
@@ -109,7 +109,7 @@ final readonly class ThicknessMap
         [$x, $y] = [($left + $right) / 2, ($top + $bottom) / 2];
         $deep = $solid = 0.0;
         $at = [];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             // A coil lies at the back of a body that is there, however deep that is.
             foreach ($one->piece->isCoil && $fitted->inventory->room?->drawn !== true ? [] : $one->solid as $box) {
                 if ($box->x < $x && $box->right() > $x && $box->y < $y && $box->bottom() > $y) {
@@ -134,13 +134,13 @@ final readonly class ThicknessMap
 
     /**
      * @param  list<string>  $keys
-     * @return list<Lying>
+     * @return list<PlacedPiece>
      */
     private static function column(Fitted $fitted, array $keys): array
     {
         $column = [];
         foreach ($keys as $key) {
-            foreach ($fitted->lying as $one) {
+            foreach ($fitted->placed as $one) {
                 if ($one->piece->key() === $key) {
                     $column[] = $one;
                 }

@@ -18,8 +18,8 @@ use PocketPlot\Fit\Halves;
 use PocketPlot\Fit\Hand;
 use PocketPlot\Fit\Hands;
 use PocketPlot\Fit\Inventory;
-use PocketPlot\Fit\Lying;
 use PocketPlot\Fit\Piece;
+use PocketPlot\Fit\PlacedPiece;
 use PocketPlot\Fit\Room;
 use PocketPlot\Fit\Shell;
 use PocketPlot\Fit\Spacing;
@@ -116,15 +116,15 @@ final readonly class FitReport
             'lost' => array_map(static fn (Piece $piece): string => $piece->key(), $found->lost),
             'poses' => array_values(array_map(FitFile::poseDocument(...), $found->poses)),
             'solids' => array_map(
-                static fn (Lying $one): array => [
+                static fn (PlacedPiece $one): array => [
                     'key' => $one->piece->key(),
                     'line' => $one->piece->line->id,
                     'boxes' => array_map(static fn (Box $box): array => $box->toList(), $one->solid),
                 ],
-                $fitted->lying,
+                $fitted->placed,
             ),
             'deepMm' => round($map->deepMm, 1),
-            'deciding' => array_map(static fn (Lying $one): string => $one->piece->line->id, $map->deciding),
+            'deciding' => array_map(static fn (PlacedPiece $one): string => $one->piece->line->id, $map->deciding),
             'decidingSays' => $map->saysDeciding(),
             'clashes' => count($clashes),
             'open' => count($open),
@@ -159,9 +159,9 @@ final readonly class FitReport
     /** @return array<string, mixed> */
     private function piece(Piece $piece): array
     {
-        $lying = null;
-        foreach ($this->fitted->lying as $one) {
-            $lying = $one->piece->key() === $piece->key() ? $one : $lying;
+        $placed = null;
+        foreach ($this->fitted->placed as $one) {
+            $placed = $one->piece->key() === $piece->key() ? $one : $placed;
         }
 
         return [
@@ -179,13 +179,13 @@ final readonly class FitReport
             },
             'isFace' => $piece->isFace,
             'sidesMm' => array_map(static fn (float $mm): float => round($mm, 2), $piece->shape->sides),
-            'pose' => $lying === null ? null : [
-                'xMm' => round($lying->box->x, 2), 'yMm' => round($lying->box->y, 2), 'zMm' => round($lying->box->z, 2),
-                'turn' => $lying->turn->code, 'pinned' => $lying->pose->isPinned,
+            'pose' => $placed === null ? null : [
+                'xMm' => round($placed->box->x, 2), 'yMm' => round($placed->box->y, 2), 'zMm' => round($placed->box->z, 2),
+                'turn' => $placed->turn->code, 'pinned' => $placed->pose->isPinned,
             ],
-            'box' => $lying?->box->toList(),
-            'solid' => $lying === null ? [] : array_map(static fn (Box $box): array => $box->toList(), $lying->solid),
-            'free' => $lying === null ? [] : array_map(static fn (Box $box): array => $box->toList(), $lying->free),
+            'box' => $placed?->box->toList(),
+            'solid' => $placed === null ? [] : array_map(static fn (Box $box): array => $box->toList(), $placed->solid),
+            'free' => $placed === null ? [] : array_map(static fn (Box $box): array => $box->toList(), $placed->free),
         ];
     }
 
@@ -222,7 +222,7 @@ final readonly class FitReport
     {
         return [
             'deepMm' => round($map->deepMm, 2),
-            'deciding' => array_map(static fn (Lying $one): string => $one->piece->key(), $map->deciding),
+            'deciding' => array_map(static fn (PlacedPiece $one): string => $one->piece->key(), $map->deciding),
             'says' => $map->saysDeciding(),
             'fields' => array_map(static fn (array $field): array => [
                 'at' => [round($field['x'], 2), round($field['y'], 2), round($field['l'], 2), round($field['w'], 2)],
@@ -307,7 +307,7 @@ final readonly class FitReport
     private static function leadMm(Build $build, Fitted $fitted): float
     {
         $first = [];
-        foreach ($fitted->lying as $one) {
+        foreach ($fitted->placed as $one) {
             $first[$one->piece->line->id] ??= $one->box;
         }
         $sum = 0.0;

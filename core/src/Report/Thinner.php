@@ -9,7 +9,7 @@ use PocketPlot\Build\Line;
 use PocketPlot\Fit\Arrangement;
 use PocketPlot\Fit\Arranger;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 use PocketPlot\Fit\ThicknessMap;
 use PocketPlot\Part\Part;
 
@@ -27,7 +27,7 @@ final readonly class Thinner
     public function deciding(): array
     {
         $lines = [];
-        foreach (array_map(static fn (Lying $one): Line => $one->piece->line, ThicknessMap::of($this->fitted)->deciding) as $line) {
+        foreach (array_map(static fn (PlacedPiece $one): Line => $one->piece->line, ThicknessMap::of($this->fitted)->deciding) as $line) {
             $lines[$line->id] = $line;
         }
 

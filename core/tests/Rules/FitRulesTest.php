@@ -6,13 +6,13 @@ use CoreTests\Arrangements;
 use CoreTests\Make;
 use PocketPlot\Check\Body\StackHeight;
 use PocketPlot\Check\Control\ControlRoom;
+use PocketPlot\Check\Fit\AtFace;
 use PocketPlot\Check\Fit\Clear;
 use PocketPlot\Check\Fit\Coil;
-use PocketPlot\Check\Fit\Faces;
-use PocketPlot\Check\Fit\Held;
-use PocketPlot\Check\Fit\Reach;
+use PocketPlot\Check\Fit\HandsReach;
+use PocketPlot\Check\Fit\HeatDistance;
+use PocketPlot\Check\Fit\LeadsReach;
 use PocketPlot\Check\Fit\Sockets;
-use PocketPlot\Check\Fit\Warmth;
 use PocketPlot\Check\Fit\Wires;
 
 /** A body of 100 × 60 × 30 mm, parts in it, and where each lies: "panel" => [x, y, z] or [x, y, z, turn]. */
@@ -78,9 +78,9 @@ describe(Clear::id(), function () use ($part): void {
     });
 });
 
-describe(Faces::id(), function () use ($panel, $pad, $cell, $part): void {
+describe(AtFace::id(), function () use ($panel, $pad, $cell, $part): void {
     it('answers', function (array $parts, array $poses, array $expected): void {
-        expect(Make::verdicts(Faces::class, laid($parts, $poses)))->toBe($expected);
+        expect(Make::verdicts(AtFace::class, laid($parts, $poses)))->toBe($expected);
     })->with([
         'accepts picture and pad at the face' => [['panel' => $panel(), 'pad' => $pad()], ['panel' => [0, 0, 0], 'pad' => [61, 0, 0]], ['fits build']],
         'flags a picture behind it' => [['panel' => $panel()], ['panel' => [0, 0, 4]], ['clash panel']],
@@ -129,9 +129,9 @@ describe(Sockets::id(), function () use ($part, $inlet): void {
     ]);
 });
 
-describe(Warmth::id(), function () use ($hot, $cell, $part): void {
+describe(HeatDistance::id(), function () use ($hot, $cell, $part): void {
     it('answers', function (array $parts, array $poses, array $expected): void {
-        expect(Make::verdicts(Warmth::class, laid($parts, $poses)))->toBe($expected);
+        expect(Make::verdicts(HeatDistance::class, laid($parts, $poses)))->toBe($expected);
     })->with([
         'accepts five millimetres' => [['hot' => $hot, 'cell' => $cell], ['hot' => [0, 0, 0], 'cell' => [45, 0, 0]], ['fits build']],
         'says tight with less' => [['hot' => $hot, 'cell' => $cell], ['hot' => [0, 0, 0], 'cell' => [43, 0, 0]], ['tight cell']],
@@ -155,11 +155,11 @@ describe(Coil::id(), function () use ($part, $cell): void {
     ]);
 });
 
-describe(Reach::id(), function () use ($part): void {
+describe(LeadsReach::id(), function () use ($part): void {
     $two = ['a' => $part([10, 10, 5], ['outputs' => [['name' => 'out', 'volts' => 5]]]), 'b' => $part([10, 10, 5], ['supply' => ['volts' => 5]])];
     $join = static fn (float $mm): array => ['joins' => [['kind' => 'power', 'from' => 'a', 'to' => 'b', 'lengthMm' => $mm]]];
     it('answers', function (array $parts, array $poses, array $more, array $expected): void {
-        expect(Make::verdicts(Reach::class, laid($parts, $poses, [], [], $more)))->toBe($expected);
+        expect(Make::verdicts(LeadsReach::class, laid($parts, $poses, [], [], $more)))->toBe($expected);
     })->with([
         // From middle to middle: 40 mm across, 20 mm down.
         'accepts a lead of twice the way' => [$two, ['a' => [0, 0, 0], 'b' => [40, 20, 0]], $join(120), ['fits build']],
@@ -174,9 +174,9 @@ describe(Reach::id(), function () use ($part): void {
     ]);
 });
 
-describe(Held::id(), function () use ($pad, $panel): void {
+describe(HandsReach::id(), function () use ($pad, $panel): void {
     it('answers', function (array $poses, array $body, array $expected) use ($pad, $panel): void {
-        expect(Make::verdicts(Held::class, laid(['pad' => $pad(), 'panel' => $panel()], $poses, $body)))->toBe($expected);
+        expect(Make::verdicts(HandsReach::class, laid(['pad' => $pad(), 'panel' => $panel()], $poses, $body)))->toBe($expected);
     })->with([
         // Its middle is 10 mm from the edge, 2 mm of wall: 12 of 64 mm.
         'accepts a pad near the edge' => [['pad' => [5, 20, 0], 'panel' => [30, 0, 0]], [], ['fits pad']],
@@ -188,7 +188,7 @@ describe(Held::id(), function () use ($pad, $panel): void {
 
 it('gives shoulder buttons to the forefingers', function () use ($part, $panel): void {
     $shoulder = $part([20, 10, 8], ['controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, 'triggers' => 1]], 'controls', 'face');
-    $says = static fn (array $at): string => Make::findings(Held::class, laid(['l2' => $shoulder, 'panel' => $panel()], ['l2' => $at, 'panel' => [0, 20, 0]]))[0]->says();
+    $says = static fn (array $at): string => Make::findings(HandsReach::class, laid(['l2' => $shoulder, 'panel' => $panel()], ['l2' => $at, 'panel' => [0, 20, 0]]))[0]->says();
     // 15 and 45 mm to its middle and 2 mm of wall, at the upper edge; 25 and 2 mm at the right, 38 mm below the edge, of 71.
     expect($says([5, 0, 0]))->toBe('L2 is within reach of the left forefinger.')
         ->and($says([35, 0, 0]))->toBe('L2 is within reach of the left forefinger.')

@@ -16,7 +16,7 @@ use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Columns;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 use PocketPlot\Fit\ThicknessMap;
 use PocketPlot\Part\Body;
 use PocketPlot\Part\FigureRef;
@@ -88,8 +88,8 @@ final class StackHeight extends WholeRule
     private function arranged(Fitted $fitted, Line $bodyLine, Body $body, Facts $facts): Finding
     {
         $map = ThicknessMap::of($fitted);
-        $lines = array_map(static fn (Lying $one): Line => $one->piece->line, $map->deciding);
-        $working = array_map(fn (Lying $one): WorkingLine => $this->count(
+        $lines = array_map(static fn (PlacedPiece $one): Line => $one->piece->line, $map->deciding);
+        $working = array_map(fn (PlacedPiece $one): WorkingLine => $this->count(
             "{$one->piece->name()}, ".self::n($one->box->z).' to '.self::n($one->box->back()), $one->box->h,
             'mm', $one->piece->line->part->size->heightMm->source->value,
         ), $map->deciding);

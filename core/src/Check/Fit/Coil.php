@@ -7,7 +7,7 @@ namespace PocketPlot\Check\Fit;
 use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 
 final class Coil extends FitRule
 {
@@ -23,6 +23,6 @@ final class Coil extends FitRule
 
     protected function fine(Fitted $fitted): ?string
     {
-        return array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isCoil) === [] ? null : 'The charging coil lies at the back.';
+        return array_filter($fitted->placed, static fn (PlacedPiece $one): bool => $one->piece->isCoil) === [] ? null : 'The charging coil lies at the back.';
     }
 }

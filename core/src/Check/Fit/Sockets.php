@@ -7,7 +7,7 @@ namespace PocketPlot\Check\Fit;
 use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 use PocketPlot\Part\Socket;
 
 final class Sockets extends FitRule
@@ -29,8 +29,8 @@ final class Sockets extends FitRule
     protected function fine(Fitted $fitted): ?string
     {
         $outside = array_filter(
-            $fitted->lying,
-            static fn (Lying $one): bool => array_filter($one->piece->line->part->sockets, static fn (Socket $socket): bool => $socket->outside) !== [],
+            $fitted->placed,
+            static fn (PlacedPiece $one): bool => array_filter($one->piece->line->part->sockets, static fn (Socket $socket): bool => $socket->outside) !== [],
         );
 
         return $outside === [] ? null : 'Every socket that is used from outside stands at a wall.';

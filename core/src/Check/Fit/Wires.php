@@ -29,7 +29,7 @@ final class Wires extends WholeRule
         $filled = $fitted->inventory->filledMm3();
         $share = $room > 0.0 ? $filled / $room : INF;
         $spacing = Spacing::of($facts->brief());
-        $lines = array_map(static fn ($lying) => $lying->piece->line, $fitted->lying);
+        $lines = array_map(static fn ($placed) => $placed->piece->line, $fitted->placed);
         yield $this->answer(self::byShare($share / $spacing->packingMost - 1e-6, 1.0), $lines, fn (): Words => new Words(
             'The parts take '.self::n($share * 100).' % of the room inside; the rest is for wires, switches and screws.',
             [

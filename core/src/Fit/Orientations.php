@@ -9,18 +9,18 @@ use PocketPlot\Part\Opening;
 use PocketPlot\Part\Socket;
 
 /** The ways in which a piece may be turned in a room, each with where it may then lie. */
-final readonly class Laying
+final readonly class Orientations
 {
     public function __construct(private Room $room, private Spacing $spacing) {}
 
-    /** @return list<Laid> empty when it goes in no way */
+    /** @return list<Orientation> empty when it goes in no way */
     public function of(Piece $piece, ?Pose $pin): array
     {
         $ways = [];
         foreach ($this->turns($piece, $pin) as $turn) {
             // Where nobody says at which edge its socket sits, it lies at one of the four walls.
             foreach ($pin === null && $piece->shape->anyEdge ? ['left', 'right', 'top', 'bottom'] : [''] as $wall) {
-                $laid = $this->laid($piece, $turn, $pin, $wall);
+                $laid = $this->orientation($piece, $turn, $pin, $wall);
                 if ($laid !== null && $laid->mayLie()) {
                     $ways[serialize([$laid->sides, $laid->solid, $laid->free, $laid->low, $laid->high, $laid->reaches])] ??= $laid;
                 }
@@ -31,11 +31,11 @@ final readonly class Laying
     }
 
     /** As it lies, wherever that is: for what is judged. */
-    public static function plain(Piece $piece, Turn $turn): Laid
+    public static function plain(Piece $piece, Turn $turn): Orientation
     {
         [$solid, $free] = self::blocks($piece->shape, $turn);
 
-        return new Laid(
+        return new Orientation(
             $turn->code,
             $turn->sides($piece->shape->sides),
             $solid,
@@ -63,7 +63,7 @@ final readonly class Laying
         };
     }
 
-    private function laid(Piece $piece, Turn $turn, ?Pose $pin, string $wall): ?Laid
+    private function orientation(Piece $piece, Turn $turn, ?Pose $pin, string $wall): ?Orientation
     {
         $sides = $turn->sides($piece->shape->sides);
         $low = [0.0, 0.0, 0.0];
@@ -103,7 +103,7 @@ final readonly class Laying
         }
         [$solid, $free] = self::blocks($piece->shape, $turn);
 
-        return new Laid(
+        return new Orientation(
             $turn->code, $sides, $solid, $free, $low, $high, $reaches, $piece->shape->isOneBlock(), $post === null ? '' : MountPlace::nameOf($post),
         );
     }

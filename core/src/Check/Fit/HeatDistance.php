@@ -7,9 +7,9 @@ namespace PocketPlot\Check\Fit;
 use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 
-final class Warmth extends FitRule
+final class HeatDistance extends FitRule
 {
     public static function meta(): Meta
     {
@@ -23,7 +23,7 @@ final class Warmth extends FitRule
 
     protected function fine(Fitted $fitted): ?string
     {
-        $hot = array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isHot);
+        $hot = array_filter($fitted->placed, static fn (PlacedPiece $one): bool => $one->piece->isHot);
 
         return $hot === [] ? null : 'What gets hot has air or a wall beside it, and no cell near it.';
     }

@@ -11,7 +11,7 @@ namespace PocketPlot\Fit;
  *
  * @phpstan-type Block array{float, float, float, float, float, float}
  */
-final readonly class Laid
+final readonly class Orientation
 {
     /**
      * @param  array{float, float, float}  $sides

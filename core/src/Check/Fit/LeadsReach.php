@@ -8,7 +8,7 @@ use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
 
-final class Reach extends FitRule
+final class LeadsReach extends FitRule
 {
     public static function meta(): Meta
     {

@@ -7,11 +7,11 @@ namespace PocketPlot\Fit;
 use PocketPlot\Build\Pose;
 
 /** A piece where it lies. */
-final readonly class Lying
+final readonly class PlacedPiece
 {
     public Box $box;
 
-    public Laid $laid;
+    public Orientation $orientation;
 
     /** @var non-empty-list<Box> */
     public array $solid;
@@ -24,10 +24,10 @@ final readonly class Lying
     public function __construct(public Piece $piece, public Pose $pose)
     {
         $this->turn = Turn::of($pose->turn);
-        $this->laid = Laying::plain($piece, $this->turn);
-        $this->box = new Box($pose->xMm, $pose->yMm, $pose->zMm, ...$this->laid->sides);
-        $this->solid = array_map($this->at(...), $this->laid->solid);
-        $this->free = array_map($this->at(...), $this->laid->free);
+        $this->orientation = Orientations::plain($piece, $this->turn);
+        $this->box = new Box($pose->xMm, $pose->yMm, $pose->zMm, ...$this->orientation->sides);
+        $this->solid = array_map($this->at(...), $this->orientation->solid);
+        $this->free = array_map($this->at(...), $this->orientation->free);
     }
 
     /** @param  array{float, float, float, float, float, float}  $block */

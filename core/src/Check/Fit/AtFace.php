@@ -7,9 +7,9 @@ namespace PocketPlot\Check\Fit;
 use PocketPlot\Check\FitRule;
 use PocketPlot\Check\Meta;
 use PocketPlot\Fit\Fitted;
-use PocketPlot\Fit\Lying;
+use PocketPlot\Fit\PlacedPiece;
 
-final class Faces extends FitRule
+final class AtFace extends FitRule
 {
     public static function meta(): Meta
     {
@@ -27,7 +27,7 @@ final class Faces extends FitRule
 
     protected function fine(Fitted $fitted): ?string
     {
-        $faces = array_filter($fitted->lying, static fn (Lying $one): bool => $one->piece->isFace);
+        $faces = array_filter($fitted->placed, static fn (PlacedPiece $one): bool => $one->piece->isFace);
 
         return $faces === [] ? null : 'What belongs into the face lies there, and no control lies over a cell.';
     }

@@ -13,7 +13,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Fit\Hand;
 use PocketPlot\Fit\Hands;
 
-final class Held extends WholeRule
+final class HandsReach extends WholeRule
 {
     public static function meta(): Meta
     {
@@ -54,7 +54,7 @@ final class Held extends WholeRule
         }
         if ($hands->centreMm !== null && $hands->unweighed === [] && $hands->reaches !== []) {
             $isOff = $hands->offShare > Hands::OFF_SHARE;
-            $lines = array_map(static fn ($lying) => $lying->piece->line, $fitted->lying);
+            $lines = array_map(static fn ($placed) => $placed->piece->line, $fitted->placed);
             $side = $hands->centreMm[0] < $fitted->insideMm[0] / 2 ? 'left' : 'right';
             yield $this->answer($isOff ? Verdict::Tight : Verdict::Fits, $lines, fn (): Words => new Words(
                 $isOff ? "Its weight lies off the middle: the {$side} hand carries more." : 'Its weight lies between the hands.',
