@@ -9,6 +9,7 @@ use PocketPlot\File\Fields;
 use PocketPlot\File\Format;
 use PocketPlot\File\Json;
 use PocketPlot\File\Upgrade\FromVersion1;
+use PocketPlot\File\Upgrade\FromVersion2;
 
 $old = static fn (string $name): string => Make::read("core/tests/version1/{$name}.pocketplot.json");
 
@@ -49,6 +50,17 @@ it('opens a build of version 1, whose appraisal differs only in names', function
 it('opens a library of version 1, and every part is still read', function () use ($old): void {
     $document = (new Format(Format::LIBRARY, Make::read('core/schema/library.schema.json')))->decode($old('library'));
     expect($document['version'])->toBe(3)->and(count(BuildReader::parts(new Fields($document))))->toBe(count(Make::library()));
+});
+
+it('keeps beside what a file of version 2 had as its own under the names of version 3', function (): void {
+    $own = ['facets' => ['blocks' => 'x', 'mount' => ['pattern' => '1x1', 'xMm' => 'left'], 'body' => ['ribs' => 2, 'zones' => [['name' => 'grip', 'zMm' => 'deep']]]]];
+    foreach ([$own, json_decode(Json::encode($own))] as $part) {
+        expect(Json::encode(FromVersion2::part($part)))->toBe(Json::encode([
+            'facets' => [
+                'own-blocks' => 'x', 'mount' => ['pattern' => '1x1', 'own-xMm' => 'left'], 'body' => ['own-ribs' => 2, 'zones' => [['name' => 'grip', 'own-zMm' => 'deep']]],
+            ],
+        ]));
+    }
 });
 
 it('gives keys and words their new names', function (array $was, array $is): void {

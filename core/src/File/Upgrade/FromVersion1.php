@@ -27,11 +27,11 @@ final class FromVersion1
      */
     public static function document(array|\stdClass $document): array|\stdClass
     {
-        $document = self::put($document, ['version' => 2]);
-        $document = self::each($document, 'parts', self::part(...));
-        $document = self::each($document, 'joins', self::join(...));
+        $document = Groups::put($document, ['version' => 2]);
+        $document = Groups::each($document, 'parts', self::part(...));
+        $document = Groups::each($document, 'joins', self::join(...));
 
-        return self::inside($document, 'brief', self::brief(...));
+        return Groups::inside($document, 'brief', self::brief(...));
     }
 
     /**
@@ -42,7 +42,7 @@ final class FromVersion1
     {
         $part = self::words($part, ['tools', 'serves'], self::TOOLS);
 
-        return self::inside($part, 'facets', self::facets(...));
+        return Groups::inside($part, 'facets', self::facets(...));
     }
 
     /**
@@ -53,7 +53,7 @@ final class FromVersion1
     {
         $brief = self::words($brief, ['tools'], self::TOOLS);
 
-        return self::each($brief, 'games', static fn (array|\stdClass $games): array|\stdClass => self::renamed($games, ['directions' => 'dPads']));
+        return Groups::each($brief, 'games', static fn (array|\stdClass $games): array|\stdClass => self::renamed($games, ['directions' => 'dPads']));
     }
 
     /**
@@ -62,7 +62,7 @@ final class FromVersion1
      */
     public static function join(array|\stdClass $join): array|\stdClass
     {
-        return (self::fields($join)['kind'] ?? null) === 'picture' ? self::put($join, ['kind' => 'video']) : $join;
+        return (Groups::fields($join)['kind'] ?? null) === 'picture' ? Groups::put($join, ['kind' => 'video']) : $join;
     }
 
     /**
@@ -73,9 +73,9 @@ final class FromVersion1
     {
         $facets = self::renamed($facets, ['livesOn' => 'poweredBy', 'picture' => 'video']);
         $supply = static fn (array|\stdClass $input): array|\stdClass => self::renamed($input, ['limitVolts' => 'absoluteMaxV']);
-        $facets = self::inside($facets, 'supply', $supply);
-        $facets = self::each($facets, 'supplies', $supply);
-        $facets = self::each(
+        $facets = Groups::inside($facets, 'supply', $supply);
+        $facets = Groups::each($facets, 'supplies', $supply);
+        $facets = Groups::each(
             $facets,
             'outputs',
             static fn (array|\stdClass $output): array|\stdClass => self::words(
@@ -84,10 +84,10 @@ final class FromVersion1
                 self::TOPOLOGIES,
             ),
         );
-        $facets = self::inside($facets, 'pack', static fn (array|\stdClass $pack): array|\stdClass => self::words(
+        $facets = Groups::inside($facets, 'pack', static fn (array|\stdClass $pack): array|\stdClass => self::words(
             self::renamed($pack, ['resistanceMohm' => 'internalResistanceMohm', 'releaseV' => 'recoveryV']), ['chemistry'], self::CHEMISTRIES,
         ));
-        $facets = self::inside(
+        $facets = Groups::inside(
             $facets,
             'charger',
             static fn (array|\stdClass $charger): array|\stdClass => self::words(
@@ -96,7 +96,7 @@ final class FromVersion1
                 self::CHEMISTRIES,
             ),
         );
-        $facets = self::inside(
+        $facets = Groups::inside(
             $facets,
             'protector',
             static fn (array|\stdClass $board): array|\stdClass => self::words(
@@ -105,14 +105,14 @@ final class FromVersion1
                 self::CHEMISTRIES,
             ),
         );
-        $facets = self::inside(
+        $facets = Groups::inside(
             $facets,
             'gauge',
             static fn (array|\stdClass $gauge): array|\stdClass => self::renamed($gauge, ['noticeSeconds' => 'warningSeconds']),
         );
-        $facets = self::inside($facets, 'video', static fn (array|\stdClass $video): array|\stdClass => self::renamed($video, ['turns' => 'rotates']));
+        $facets = Groups::inside($facets, 'video', static fn (array|\stdClass $video): array|\stdClass => self::renamed($video, ['turns' => 'rotates']));
 
-        return self::inside($facets, 'controls', static fn (array|\stdClass $controls): array|\stdClass => self::renamed($controls, ['directions' => 'dPads']));
+        return Groups::inside($facets, 'controls', static fn (array|\stdClass $controls): array|\stdClass => self::renamed($controls, ['directions' => 'dPads']));
     }
 
     /**
@@ -124,7 +124,7 @@ final class FromVersion1
      */
     private static function renamed(array|\stdClass $group, array $names): array|\stdClass
     {
-        $fields = self::fields($group);
+        $fields = Groups::fields($group);
         if (array_intersect_key($fields, $names) === [] && array_intersect_key($fields, array_flip($names)) === []) {
             return $group;
         }
@@ -150,59 +150,9 @@ final class FromVersion1
         $word = static fn (mixed $one): mixed => is_string($one) ? $words[$one] ?? $one : $one;
         $changed = array_map(
             static fn (mixed $value): mixed => is_array($value) ? array_map($word, $value) : $word($value),
-            array_intersect_key(self::fields($group), array_fill_keys($keys, true)),
+            array_intersect_key(Groups::fields($group), array_fill_keys($keys, true)),
         );
 
-        return self::put($group, $changed);
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $group
-     * @param  callable(array<mixed>|\stdClass): (array<mixed>|\stdClass)  $change
-     * @return array<mixed>|\stdClass
-     */
-    private static function inside(array|\stdClass $group, string $key, callable $change): array|\stdClass
-    {
-        $value = self::fields($group)[$key] ?? null;
-
-        return is_array($value) || $value instanceof \stdClass ? self::put($group, [$key => $change($value)]) : $group;
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $group
-     * @param  callable(array<mixed>|\stdClass): (array<mixed>|\stdClass)  $change
-     * @return array<mixed>|\stdClass
-     */
-    private static function each(array|\stdClass $group, string $key, callable $change): array|\stdClass
-    {
-        $list = self::fields($group)[$key] ?? null;
-
-        return ! is_array($list)
-            ? $group
-            : self::put(
-                $group,
-                [$key => array_map(static fn (mixed $one): mixed => is_array($one) || $one instanceof \stdClass ? $change($one) : $one, $list)],
-            );
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $group
-     * @return array<mixed>
-     */
-    private static function fields(array|\stdClass $group): array
-    {
-        return $group instanceof \stdClass ? get_object_vars($group) : $group;
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $group
-     * @param  array<mixed>  $values
-     * @return array<mixed>|\stdClass
-     */
-    private static function put(array|\stdClass $group, array $values): array|\stdClass
-    {
-        $fields = array_replace(self::fields($group), $values);
-
-        return $group instanceof \stdClass ? (object) $fields : $fields;
+        return Groups::put($group, $changed);
     }
 }

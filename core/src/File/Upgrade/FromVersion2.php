@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace PocketPlot\File\Upgrade;
 
 /**
- * Version 2 to version 3 of the formats: places in the body ("fit"), blocks of parts, ribs and where zones and posts
- * stand. What a file of version 2 happens to hold under one of these names as its own is kept beside, under "own-…".
- *
- * Groups are arrays or objects, as they were decoded; they come back as what they were.
+ * Version 2 to version 3 of the formats: places in the body ("fit"), blocks of parts, ribs, and where zones, posts, holes
+ * and pictures lie. What a file of version 2 happens to hold under one of these names as its own is kept beside.
  */
 final class FromVersion2
 {
@@ -20,16 +18,7 @@ final class FromVersion2
      */
     public static function document(array|\stdClass $document): array|\stdClass
     {
-        $fields = self::aside(self::fields($document), ['fit']);
-        $fields['version'] = 3;
-        if (is_array($fields['parts'] ?? null)) {
-            $fields['parts'] = array_map(
-                static fn (mixed $part): mixed => is_array($part) || $part instanceof \stdClass ? self::part($part) : $part,
-                $fields['parts'],
-            );
-        }
-
-        return self::as($document, $fields);
+        return Groups::each(Groups::put(Groups::aside($document, ['fit']), ['version' => 3]), 'parts', self::part(...));
     }
 
     /**
@@ -38,54 +27,22 @@ final class FromVersion2
      */
     public static function part(array|\stdClass $part): array|\stdClass
     {
-        $fields = self::fields($part);
-        $facets = $fields['facets'] ?? null;
-        if (! is_array($facets) && ! $facets instanceof \stdClass) {
-            return $part;
-        }
-        $own = self::aside(self::fields($facets), ['blocks']);
-        $body = $own['body'] ?? null;
-        if (is_array($body) || $body instanceof \stdClass) {
-            $own['body'] = self::as($body, self::aside(self::fields($body), ['ribs']));
-        }
-        $fields['facets'] = self::as($facets, $own);
+        return Groups::inside($part, 'facets', static function (array|\stdClass $facets): array|\stdClass {
+            $facets = Groups::inside(Groups::aside($facets, ['blocks']), 'body', self::body(...));
+            $facets = Groups::inside($facets, 'mount', static fn (array|\stdClass $mount): array|\stdClass => Groups::aside($mount, ['xMm', 'yMm']));
 
-        return self::as($part, $fields);
+            return Groups::inside($facets, 'panel', static fn (array|\stdClass $panel): array|\stdClass => Groups::aside($panel, ['activeXMm', 'activeYMm']));
+        });
     }
 
     /**
-     * @param  array<mixed>  $fields
-     * @param  list<string>  $names
-     * @return array<mixed>
-     */
-    private static function aside(array $fields, array $names): array
-    {
-        foreach ($names as $name) {
-            if (array_key_exists($name, $fields)) {
-                $fields["own-{$name}"] = $fields[$name];
-                unset($fields[$name]);
-            }
-        }
-
-        return $fields;
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $group
-     * @return array<mixed>
-     */
-    private static function fields(array|\stdClass $group): array
-    {
-        return $group instanceof \stdClass ? get_object_vars($group) : $group;
-    }
-
-    /**
-     * @param  array<mixed>|\stdClass  $like
-     * @param  array<mixed>  $fields
+     * @param  array<mixed>|\stdClass  $body
      * @return array<mixed>|\stdClass
      */
-    private static function as(array|\stdClass $like, array $fields): array|\stdClass
+    private static function body(array|\stdClass $body): array|\stdClass
     {
-        return $like instanceof \stdClass ? (object) $fields : $fields;
+        $body = Groups::each(Groups::aside($body, ['ribs']), 'zones', static fn (array|\stdClass $zone): array|\stdClass => Groups::aside($zone, ['xMm', 'yMm', 'zMm']));
+
+        return Groups::each($body, 'posts', static fn (array|\stdClass $post): array|\stdClass => Groups::aside($post, ['xMm', 'yMm']));
     }
 }
