@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Mapping\BuildMapper;
 use App\Models\BuildRecord;
 use Illuminate\Validation\ValidationException;
 use PocketPlot\Build\FitAim;
 use PocketPlot\Build\FitPlan;
 use PocketPlot\Build\Pose;
+use PocketPlot\Facts\Facts;
 use PocketPlot\File\BadFile;
 use PocketPlot\File\Fields;
 use PocketPlot\File\FitFile;
@@ -78,30 +80,12 @@ final class ChangeFit
     /** A body that is still to be drawn grows to the left and up as well: then everything else moves on instead. */
     private static function withinCorner(FitPlan $plan, BuildRecord $build): FitPlan
     {
-        $out = [0.0, 0.0, 0.0];
-        foreach ($plan->poses as $pose) {
-            $out = [min($out[0], $pose->xMm), min($out[1], $pose->yMm), min($out[2], $pose->zMm)];
-        }
-        if ($out === [0.0, 0.0, 0.0] || ! self::isDrawn($build)) {
+        if (! $plan->reachesOut()) {
             return $plan;
         }
+        $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
 
-        return $plan->with(['poses' => array_map(static fn (Pose $pose): Pose => new Pose(
-            $pose->line, $pose->piece, $pose->xMm - $out[0], $pose->yMm - $out[1], max(0.0, $pose->zMm), $pose->turn, $pose->isPinned, $pose->extra,
-        ), $plan->poses)]);
-    }
-
-    private static function isDrawn(BuildRecord $build): bool
-    {
-        foreach ($build->parts as $part) {
-            $facets = $part->spec['facets'] ?? null;
-            $body = is_array($facets) ? $facets['body'] ?? null : null;
-            if (is_array($body)) {
-                return ($body['drawn'] ?? false) === true;
-            }
-        }
-
-        return false;
+        return (new Facts($core))->bodyLine()?->part->body?->drawn === true ? $plan->withinCorner() : $plan;
     }
 
     /** @throws BadFile|ValidationException */

@@ -102,7 +102,11 @@ final class FitController
                 $stream->tell(['style' => $style->value, ...($same === null ? ['found' => FitReport::arrangement($core, $found)] : ['sameAs' => $same])]);
                 $best = $found->lost === [] && ($best === null || $found->measure < $best->measure) ? $found : $best;
             }
-            $stream->tell(['end' => true, 'thinner' => $best === null ? null : ThinnerParts::for($user, $core, $best)]);
+            $stream->tell([
+                'end' => true,
+                'best' => $best?->style->value,
+                'thinner' => $best === null ? null : ThinnerParts::for($user, $core, $best),
+            ]);
         });
     }
 

@@ -29,6 +29,23 @@ final readonly class FitPlan
         return $this->with(['poses' => [...$this->poses, $pose->key() => $pose]]);
     }
 
+    /** Whether something lies left of, above or before the corner from which all is counted. */
+    public function reachesOut(): bool
+    {
+        return array_filter($this->poses, static fn (Pose $pose): bool => min($pose->xMm, $pose->yMm, $pose->zMm) < 0.0) !== [];
+    }
+
+    /** The same, everything moved on to the right and down so that nothing does; nothing lies before the face. */
+    public function withinCorner(): self
+    {
+        $left = min(0.0, ...array_values(array_map(static fn (Pose $pose): float => $pose->xMm, $this->poses)));
+        $up = min(0.0, ...array_values(array_map(static fn (Pose $pose): float => $pose->yMm, $this->poses)));
+
+        return $this->with(['poses' => array_map(static fn (Pose $pose): Pose => new Pose(
+            $pose->line, $pose->piece, $pose->xMm - $left, $pose->yMm - $up, max(0.0, $pose->zMm), $pose->turn, $pose->isPinned, $pose->extra,
+        ), $this->poses)]);
+    }
+
     /** The same, the free pieces of a line without a place: another part has to find its own. */
     public function freed(string $line): self
     {

@@ -8,6 +8,7 @@ use PocketPlot\Build\Build;
 use PocketPlot\Build\FitPlan;
 use PocketPlot\Build\Line;
 use PocketPlot\Check\TroubleSentence;
+use PocketPlot\Check\Verdict;
 use PocketPlot\Facts\Facts;
 use PocketPlot\File\FitFile;
 use PocketPlot\Fit\Arrangement;
@@ -126,9 +127,12 @@ final readonly class FitReport
             'deepMm' => round($map->deepMm, 1),
             'deciding' => array_map(static fn (PlacedPiece $one): string => $one->piece->line->id, $map->deciding),
             'decidingSays' => $map->saysDeciding(),
-            'clashes' => count($clashes),
-            'open' => count($open),
-            'tight' => count($fitted->troubles) - count($clashes) - count($open),
+            'verdict' => match (true) {
+                $found->lost !== [] || $clashes !== [] => Verdict::Clash,
+                $open !== [] => Verdict::Unmeasured,
+                $fitted->troubles !== [] => Verdict::Tight,
+                default => Verdict::Fits,
+            }->value,
             'worst' => array_map(
                 self::trouble(...),
                 array_slice([...$clashes, ...array_filter($fitted->troubles, static fn (Trouble $one): bool => ! $one->isClash())], 0, 4),
@@ -208,7 +212,7 @@ final readonly class FitReport
     {
         return [
             'kind' => $trouble->kind,
-            'verdict' => $trouble->isOpen() ? 'unmeasured' : ($trouble->isClash() ? 'clash' : 'tight'),
+            'verdict' => ($trouble->isOpen() ? Verdict::Unmeasured : ($trouble->isClash() ? Verdict::Clash : Verdict::Tight))->value,
             'piece' => $trouble->piece->key(),
             'other' => $trouble->other?->key(),
             'mm' => round($trouble->mm, 2),

@@ -3592,13 +3592,11 @@ export interface components {
             deepMm: number;
             deciding: string[];
             decidingSays: string;
-            clashes: number;
-            tight: number;
             worst: components["schemas"]["FitTrouble"][];
             leadMm: number;
             out: number;
             offShare: number;
-            open: number;
+            verdict: components["schemas"]["Verdict"];
         };
         Thinner: {
             line: string;
@@ -3622,6 +3620,7 @@ export interface components {
             goesNowhere?: string[];
             end?: boolean;
             thinner?: components["schemas"]["Thinner"][] | null;
+            best?: ("free" | "cells-beside" | "cells-behind" | "cells-apart") | null;
         };
         StlBox: {
             sidesMm: number[];

@@ -83,7 +83,7 @@ export function ArrangeLeaf({ fit, telling, arranging }: Props) {
                         key={found.style}
                         found={found}
                         fit={fit}
-                        isBest={found === best(looking.found)}
+                        isBest={found.style === looking.best}
                         take={() => void take(found)}
                         busy={telling.busy}
                     />
@@ -99,9 +99,6 @@ export function ArrangeLeaf({ fit, telling, arranging }: Props) {
         </div>
     );
 }
-
-const best = (found: Arrangement[]) =>
-    found.reduce<Arrangement | null>((least, one) => (one.lost.length === 0 && (least === null || one.measure < least.measure) ? one : least), null);
 
 function Progress({ looking }: { looking: Looking }) {
     return (

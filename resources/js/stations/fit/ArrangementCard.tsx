@@ -16,12 +16,11 @@ interface Props {
 /** One arrangement: seen from the front and from below, its figures, what it costs elsewhere. */
 export function ArrangementCard({ found, fit, isBest, take, busy }: Props) {
     const lost = found.lost.map((key) => fit.pieces.find((piece) => piece.key === key)?.name ?? key);
-    const verdict = lost.length > 0 || found.clashes > 0 ? 'clash' : found.open > 0 ? 'unmeasured' : found.tight > 0 ? 'tight' : 'fits';
     const size = found.outsideMm ?? found.insideMm;
     return (
         <li className={`grid content-start gap-2 border bg-leaf p-3 ${isBest ? 'border-2 border-pen' : 'border-edge'}`}>
             <h3 className="flex items-center gap-2 text-lg">
-                <Peg verdict={verdict} size={20} /> {found.says}
+                <Peg verdict={found.verdict} size={20} /> {found.says}
             </h3>
             <Sketch found={found} fit={fit} across={0} down={1} label="from the front" />
             <Sketch found={found} fit={fit} across={0} down={2} label="from below" />

@@ -96,7 +96,7 @@ export function PlacesLeaf({ fit, telling }: { fit: Fit; telling: ReturnType<typ
                         <RoundView fit={fit} chosen={chosen} choose={setChosen} />
                     </Suspense>
                 )}
-                <FitNotes fit={fit} choose={setChosen} />
+                <FitNotes fit={fit} />
                 <HandsNote fit={fit} shown={hands} show={setHands} />
             </div>
             <PlacesTable fit={fit} telling={telling} chosen={chosen} choose={setChosen} mayMove={mayMove} />

@@ -12,11 +12,13 @@ export interface Looking {
     nowhere: string[];
     thinner: Thinner[];
     problem: string | null;
+    /** The style of the best of them. */
+    best: Arrangement['style'] | null;
     /** The version of the build that it looks at. */
     version: number;
 }
 
-const idle: Looking = { state: 'idle', styles: [], share: {}, found: [], same: {}, nowhere: [], thinner: [], problem: null, version: 0 };
+const idle: Looking = { state: 'idle', styles: [], share: {}, found: [], same: {}, nowhere: [], thinner: [], problem: null, best: null, version: 0 };
 
 /** Has arrangements looked for; what was found so far stays when it is stopped. */
 export function useArrange() {
@@ -52,5 +54,6 @@ function heard(now: Looking, line: ArrangeLine): Looking {
     if (line.style !== undefined && line.sameAs !== undefined) next.same = { ...now.same, [line.style]: line.sameAs };
     if (line.goesNowhere !== undefined) next.nowhere = [...new Set([...now.nowhere, ...line.goesNowhere])];
     if (line.thinner != null) next.thinner = line.thinner;
+    if (line.best != null) next.best = line.best;
     return next;
 }
