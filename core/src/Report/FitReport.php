@@ -99,7 +99,6 @@ final readonly class FitReport
         $map = ThicknessMap::of($fitted);
         $hands = Hands::of($fitted);
         $clashes = $fitted->clashes();
-        $open = array_filter($fitted->troubles, static fn (Trouble $one): bool => $one->isOpen());
 
         return [
             'style' => $found->style->value,
@@ -127,12 +126,7 @@ final readonly class FitReport
             'deepMm' => round($map->deepMm, 1),
             'deciding' => array_map(static fn (PlacedPiece $one): string => $one->piece->line->id, $map->deciding),
             'decidingSays' => $map->saysDeciding(),
-            'verdict' => match (true) {
-                $found->lost !== [] || $clashes !== [] => Verdict::Clash,
-                $open !== [] => Verdict::Unmeasured,
-                $fitted->troubles !== [] => Verdict::Tight,
-                default => Verdict::Fits,
-            }->value,
+            'verdict' => self::verdict($found, $fitted)->value,
             'worst' => array_map(
                 self::trouble(...),
                 array_slice([...$clashes, ...array_filter($fitted->troubles, static fn (Trouble $one): bool => ! $one->isClash())], 0, 4),
@@ -141,6 +135,16 @@ final readonly class FitReport
             'out' => count(array_filter($hands->reaches, static fn (array $reach): bool => ($reach['hands'][Hand::Middle->value] ?? '') === 'out')),
             'offShare' => round($hands->offShare, 3),
         ];
+    }
+
+    private static function verdict(Arrangement $found, Fitted $fitted): Verdict
+    {
+        return match (true) {
+            $found->lost !== [] || $fitted->clashes() !== [] => Verdict::Clash,
+            $fitted->isOpen() => Verdict::Unmeasured,
+            $fitted->troubles !== [] => Verdict::Tight,
+            default => Verdict::Fits,
+        };
     }
 
     /** @return array<string, mixed> */

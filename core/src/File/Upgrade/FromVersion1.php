@@ -112,7 +112,9 @@ final class FromVersion1
         );
         $facets = Groups::inside($facets, 'video', static fn (array|\stdClass $video): array|\stdClass => self::renamed($video, ['turns' => 'rotates']));
 
-        return Groups::inside($facets, 'controls', static fn (array|\stdClass $controls): array|\stdClass => self::renamed($controls, ['directions' => 'dPads']));
+        $dPads = static fn (array|\stdClass $controls): array|\stdClass => self::renamed($controls, ['directions' => 'dPads']);
+
+        return Groups::inside($facets, 'controls', $dPads);
     }
 
     /**

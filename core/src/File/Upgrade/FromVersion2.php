@@ -41,7 +41,8 @@ final class FromVersion2
      */
     private static function body(array|\stdClass $body): array|\stdClass
     {
-        $body = Groups::each(Groups::aside($body, ['ribs']), 'zones', static fn (array|\stdClass $zone): array|\stdClass => Groups::aside($zone, ['xMm', 'yMm', 'zMm']));
+        $zone = static fn (array|\stdClass $zone): array|\stdClass => Groups::aside($zone, ['xMm', 'yMm', 'zMm']);
+        $body = Groups::each(Groups::aside($body, ['ribs']), 'zones', $zone);
 
         return Groups::each($body, 'posts', static fn (array|\stdClass $post): array|\stdClass => Groups::aside($post, ['xMm', 'yMm']));
     }
