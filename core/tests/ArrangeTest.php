@@ -171,6 +171,21 @@ it('lays a board on the posts of its holes', function (): void {
     expect($found->lost)->toBe([])->and([37.5, 17.5])->toContain($found->poses['board#1']->xMm)->and($found->poses['board#1']->yMm)->toBe(12.0);
 });
 
+it('names a pinned part that lies inside another, and an opening beyond its side stops nothing', function (): void {
+    $build = Make::demo('thimble');
+    $at = static fn (string $line): Pose => new Pose($line, 1, 10.0, 5.0, 8.0, 'lwh', true);
+    $two = Arrangements::arrange($build->withFit($build->fit->with(['poses' => ['cell#1' => $at('cell'), 'board#1' => $at('board')]])), 60);
+    assert($two instanceof Arrangement);
+    expect(array_map(static fn (Piece $piece): string => $piece->line->id, $two->lost))->toHaveCount(1);
+    $body = Arrangements::cavity(60, 40, 20);
+    $body['body']['openings'] = [['name' => 'slot', 'connector' => 'usb-c', 'widthMm' => 13, 'heightMm' => 7, 'face' => 'bottom', 'offsetMm' => 80]];
+    $board = ['role' => 'regulator', 'facets' => ['size' => Arrangements::size(30, 20, 4), 'sockets' => [
+        ['name' => 'inlet', 'connector' => 'usb-c', 'carries' => 'power', 'direction' => 'in', 'outside' => true, 'face' => 'bottom', 'offsetMm' => 0],
+    ]]];
+    $found = Arrangements::arrange(Make::build(['case' => ['role' => 'case', 'facets' => $body], 'board' => $board]), 20);
+    expect($found instanceof Arrangement ? $found->lost : null)->toBe([]);
+});
+
 it('gives the same for the same seed', function (): void {
     $poses = static fn (int $seed): array => array_map(
         static fn (Pose $pose): array => [$pose->xMm, $pose->yMm, $pose->zMm, $pose->turn],

@@ -20,7 +20,7 @@ const BOOK = [
     'software' => ['image', 'driver', 'storage', 'safe-shutdown', 'rights', 'programming'],
     'people' => ['skills', 'tools', 'consumables'],
     'money' => ['budget', 'ready-made', 'packets'],
-    'fit' => ['clear', 'face', 'sockets', 'warm', 'coil', 'leads', 'hands', 'wires'],
+    'fit' => ['clear', 'face', 'sockets', 'warm', 'coil', 'leads', 'bare', 'hands', 'wires'],
     'whole' => ['missing-role', 'wanted', 'kit-gaps', 'unmeasured'],
 ];
 

@@ -80,6 +80,7 @@ final class RuleBook
         Fit\HeatDistance::class,
         Fit\Coil::class,
         Fit\LeadsReach::class,
+        Fit\BareNeighbours::class,
         Fit\HandsReach::class,
         Fit\Wires::class,
         Heat\Dissipation::class,

@@ -47,6 +47,7 @@ final class TroubleSentence
             'opening' => $trouble->mm > 0.0
                 ? "The {$what} of {$name} stands {$mm} mm beside its opening."
                 : "The {$what} of {$name} is at a side that has no opening for it.",
+            'opening-out' => "The {$what} is written down {$mm} mm beyond the end of its side: correct the place of the opening.",
             'plug' => $other === ''
                 ? "The plug in the {$what} of {$name} would go {$mm} mm into the wall."
                 : "{$other} lies {$mm} mm in the way of the plug in the {$what} of {$name}.",

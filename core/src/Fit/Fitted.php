@@ -16,6 +16,7 @@ final readonly class Fitted
      * @param  list<Piece>  $unplaced
      * @param  array{float, float, float}  $insideMm  the room inside: the body's, or the one that is drawn around what lies there
      * @param  list<Trouble>  $troubles
+     * @param  list<Trouble>  $bareNeighbours  between which something has to insulate
      */
     private function __construct(
         public Inventory $inventory,
@@ -23,6 +24,7 @@ final readonly class Fitted
         public array $unplaced,
         public array $insideMm,
         public array $troubles,
+        public array $bareNeighbours = [],
     ) {}
 
     /** @param  list<Line>  $inBody */
@@ -49,7 +51,9 @@ final readonly class Fitted
         $inside = $inventory->room->drawn ? self::around($inventory, $placed, $spacing) : $inventory->room->limit;
         $judge = new Judge($inventory->room, $spacing, $placed, $inside);
 
-        return new self($inventory, $placed, $unplaced, $inside, [...$judge->troubles(), ...Leads::tooShort($build, $placed, $inside)]);
+        $troubles = [...$judge->troubles(), ...Leads::tooShort($build, $placed, $inside)];
+
+        return new self($inventory, $placed, $unplaced, $inside, $troubles, $judge->bareNeighbours());
     }
 
     /** @return array<mixed> what a judgement can read of it: the same again, and nothing has to be judged anew */

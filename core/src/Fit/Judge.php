@@ -14,6 +14,9 @@ final readonly class Judge
     /** Nothing nearer than this shuts a hot part in, in millimetres: the air around a bare heatsink begins to move at about this width. */
     private const AIR_MM = 3.0;
 
+    /** Solder points stand about 2 mm proud: bare boards that face each other closer than this may touch when it is dropped. */
+    public const BARE_MM = 3.0;
+
     /** A charging coil lies no farther than this from the back: ordinary senders reach about 8 mm, a wall takes 2 of them. */
     private const COIL_MM = 5.0;
 
@@ -50,6 +53,31 @@ final readonly class Judge
         }
 
         return $troubles;
+    }
+
+    /** @return list<Trouble> pairs with bare contacts, or bare contacts and metal, that face each other closely */
+    public function bareNeighbours(): array
+    {
+        $pairs = [];
+        foreach ($this->placed as $n => $one) {
+            for ($m = 0; $m < $n; $m++) {
+                $other = $this->placed[$m];
+                $apart = $one->box->apart($other->box);
+                rsort($apart);
+                // Along two axes they lie over each other, along the third they are close.
+                $isFacing = $apart[1] < -Clearance::NEARLY && $apart[0] >= 0.0 && $apart[0] < self::BARE_MM;
+                if ($isFacing && self::mayShort($one->piece, $other->piece)) {
+                    $pairs[] = new Trouble('bare', $other->piece, $one->piece, $apart[0], self::BARE_MM);
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    private static function mayShort(Piece $one, Piece $other): bool
+    {
+        return ($one->isBare && ($other->isBare || $other->line->part->size->isMetal())) || ($other->isBare && $one->line->part->size->isMetal());
     }
 
     private function pair(PlacedPiece $one, PlacedPiece $other): ?Trouble
@@ -266,6 +294,12 @@ final readonly class Judge
             return;
         }
         $along = SocketPlace::axisAlong($side);
+        $beyond = SocketPlace::beyond($here[0], $this->inside[$along]);
+        if ($beyond > 0.0) {
+            yield new Trouble('opening-out', $one->piece, null, $beyond, 0.0, $one->box, $here[0]->name);
+
+            return;
+        }
         $corner = $along === 0 ? $one->box->x : $one->box->y;
         $off = abs($corner + SocketPlace::of($socket, $one->piece->shape, $one->turn)[$along] - $this->inside[$along] / 2 - $here[0]->offsetMm->usual());
         if ($off > $this->spacing->offsetMm + Clearance::NEARLY) {

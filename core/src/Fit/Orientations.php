@@ -151,7 +151,9 @@ final readonly class Orientations
             return null;
         }
         $along = SocketPlace::axisAlong($side);
-        if ($here[0]->offsetMm->isKnown() && $socket->offsetMm->isKnown()) {
+        // An opening that is written down beyond its side binds nothing; that it is, is told.
+        $isThere = SocketPlace::beyond($here[0], $this->room->limit[$along]) <= 0.0;
+        if ($isThere && $here[0]->offsetMm->isKnown() && $socket->offsetMm->isKnown()) {
             $corner = $this->room->limit[$along] / 2 + $here[0]->offsetMm->usual() - SocketPlace::of($socket, $piece->shape, $turn)[$along];
             $low[$along] = max($low[$along], $corner - $this->spacing->offsetMm);
             $high[$along] = min($high[$along], $corner + $this->spacing->offsetMm);

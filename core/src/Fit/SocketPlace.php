@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Fit;
 
+use PocketPlot\Part\Opening;
 use PocketPlot\Part\Socket;
 
 /** Where a socket of a turned part comes to lie. */
@@ -17,6 +18,12 @@ final class SocketPlace
     public static function axisAlong(string $side): int
     {
         return $side === 'left' || $side === 'right' ? 1 : 0;
+    }
+
+    /** Millimetres by which an opening, as it is written down, lies beyond a side of this length; nought where it does not. */
+    public static function beyond(Opening $opening, float $sideMm): float
+    {
+        return $opening->offsetMm->isKnown() ? max(0.0, abs($opening->offsetMm->usual()) + ($opening->widthMm->most ?? 0.0) / 2 - $sideMm / 2) : 0.0;
     }
 
     /**

@@ -8,7 +8,7 @@ namespace PocketPlot\Fit;
 final readonly class Trouble
 {
     /** Kinds that cannot be, whatever else is done; all others are tight. */
-    private const CLASHES = ['overlap', 'outside', 'rib', 'post', 'face', 'zone', 'over-cell', 'travel', 'socket', 'opening', 'plug', 'lead', 'coil'];
+    private const CLASHES = ['overlap', 'outside', 'rib', 'post', 'face', 'zone', 'over-cell', 'travel', 'socket', 'opening', 'opening-out', 'plug', 'lead', 'coil'];
 
     /**
      * @param  string  $kind  of CLASHES, or "close", "heat", "air", "card", "unplug", "coil-far", "no-way", and those that wait for a figure: "which-edge", "travel-open"

@@ -7,6 +7,7 @@ use CoreTests\Make;
 use PocketPlot\Check\Body\StackHeight;
 use PocketPlot\Check\Control\ControlRoom;
 use PocketPlot\Check\Fit\AtFace;
+use PocketPlot\Check\Fit\BareNeighbours;
 use PocketPlot\Check\Fit\Clear;
 use PocketPlot\Check\Fit\Coil;
 use PocketPlot\Check\Fit\HandsReach;
@@ -106,6 +107,8 @@ describe(Sockets::id(), function () use ($part, $inlet): void {
         // The opening's middle: 100 / 2 + 10 = 60 mm; the socket's: 45 + 30 / 2 = 60 mm.
         'accepts one at its opening' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [45, 40, 0]], $slot, ['fits build']],
         'flags one beside it' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [43, 40, 0]], $slot, ['clash a']],
+        // 100 mm of side: 60 mm off its middle, and half of 13, is 16.5 mm beyond its end.
+        'flags an opening beyond its side' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [45, 40, 0]], ['openings' => [['offsetMm' => 60] + $slot['openings'][0]]], ['clash a']],
         'flags a side without one' => [['a' => $part([30, 20, 4], $inlet('left'))], ['a' => [0, 5, 0]], $slot, ['clash a']],
         'accepts another side where it can be cut' => [['a' => $part([30, 20, 4], $inlet('left'))], ['a' => [0, 5, 0]], [...$slot, 'cuttable' => true], ['fits build']],
         'does not know an edge that nobody named' => [['a' => $part([30, 20, 4], $inlet(''))], ['a' => [0, 5, 0]], [], ['unmeasured a']],
@@ -171,6 +174,21 @@ describe(LeadsReach::id(), function () use ($part): void {
         'accepts one that gets around' => [['w' => $part([2, 14, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(66), ['fits build']],
         'says tight where only gaps are free' => [['w' => $part([2, 60, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(66), ['tight a']],
         'has nothing to say of leads that nobody measured' => [$two, ['a' => [0, 0, 0], 'b' => [40, 0, 0]], [], []],
+    ]);
+});
+
+describe(BareNeighbours::id(), function () use ($part): void {
+    $bare = static fn (array $more = []): array => $part([30, 20, 4], ['surface' => ['bare' => 'yes'], ...$more]);
+    $metal = ['role' => 'cooling', 'facets' => ['size' => ['material' => 'metal'] + Arrangements::size(30, 20, 4)]];
+    it('answers', function (array $parts, array $poses, array $brief, array $expected): void {
+        expect(Make::verdicts(BareNeighbours::class, laid($parts, $poses, [], $brief)))->toBe($expected);
+    })->with([
+        'says tight where nothing insulates' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [0, 0, 5]], [], ['tight a']],
+        'accepts tape at hand' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [0, 0, 5]], ['consumables' => ['insulating tape']], ['fits a']],
+        'says tight beside metal' => [['a' => $bare(), 'm' => $metal], ['a' => [0, 0, 0], 'm' => [31, 0, 0]], [], ['tight a']],
+        'has nothing to say of boards three millimetres apart' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [0, 0, 7]], [], []],
+        'nor of covered ones' => [['a' => $bare(), 'b' => $part([30, 20, 4])], ['a' => [0, 0, 0], 'b' => [0, 0, 5]], [], []],
+        'nor of boards that lie beside each other corner to corner' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [31, 21, 0]], [], []],
     ]);
 });
 

@@ -6,6 +6,7 @@ namespace PocketPlot\Check\Body;
 
 use PocketPlot\Build\Line;
 use PocketPlot\Check\Finding;
+use PocketPlot\Check\Insulators;
 use PocketPlot\Check\Meta;
 use PocketPlot\Check\Remedy;
 use PocketPlot\Check\Verdict;
@@ -17,8 +18,6 @@ use PocketPlot\Part\YesNo;
 
 final class Insulation extends WholeRule
 {
-    private const INSULATORS = ['insulating tape', 'heat-shrink', 'insulating card'];
-
     public static function meta(): Meta
     {
         return new Meta('body.insulation', 'No bare board can touch a metal body or a metal neighbour.', ['surface.bare', 'body.material']);
@@ -82,19 +81,16 @@ final class Insulation extends WholeRule
     /** What keeps a bare board off the metal. */
     private function between(Line $line, Line $metal, Facts $facts): Finding
     {
-        $stuff = array_values(
-            array_filter($facts->with('serves'), static fn (Line $line): bool => array_intersect(self::INSULATORS, $line->part->work->serves) !== []),
-        );
-        $atHand = array_intersect(self::INSULATORS, $facts->brief()->consumables ?? []);
-        $kept = $stuff !== [] || $atHand !== [];
+        $insulators = Insulators::of($facts);
+        $kept = $insulators->isThere();
 
-        return $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal, ...$stuff],
+        return $this->answer($kept ? Verdict::Fits : Verdict::Clash, [$line, $metal, ...$insulators->lines],
             fn (): Words => new Words($kept
-                ? "{$line->name()} is kept off {$metal->name()} by ".($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()).'.'
+                ? "{$line->name()} is kept off {$metal->name()} by {$insulators->says()}."
                 : "{$line->name()} is bare and {$metal->name()} is metal: the first touch is a short.", [
                     $this->text($line->name(), 'bare contacts'),
                     $this->text($metal->name(), 'metal'),
-                    $this->text('Between them', $kept ? ($stuff === [] ? implode(', ', $atHand) : $stuff[0]->name()) : 'nothing', 'worked out'),
+                    $this->text('Between them', $insulators->says(), 'worked out'),
                 ], $kept ? 'something insulates' : 'nothing insulates', [
                     Remedy::add(Role::Material, 'Add insulating tape or card'), $this->swap($metal, 'Take a body that is not metal'), Remedy::byHand(
                         'Tape, card or plastic posts under the board and over each screw head; test with a meter before the pack goes in.',

@@ -23,7 +23,7 @@ final class Sockets extends FitRule
 
     protected function kinds(): array
     {
-        return ['socket', 'opening', 'plug', 'which-edge', 'card', 'unplug'];
+        return ['socket', 'opening', 'opening-out', 'plug', 'which-edge', 'card', 'unplug'];
     }
 
     protected function fine(Fitted $fitted): ?string
