@@ -142,7 +142,12 @@ it('leaves what is pinned where it is, and says when that cannot be', function (
     $pin = new Pose('cell', 1, 20.0, 5.0, 8.0, 'lwh', true);
     $found = Arrangements::arrange($build->withFit($build->fit->with(['poses' => ['cell#1' => $pin]])), 60);
     assert($found instanceof Arrangement);
-    expect([$found->poses['cell#1']->xMm, $found->poses['cell#1']->yMm, $found->poses['cell#1']->zMm, $found->poses['cell#1']->isPinned])->toBe([20.0, 5.0, 8.0, true])
+    expect([
+        $found->poses['cell#1']->xMm,
+        $found->poses['cell#1']->yMm,
+        $found->poses['cell#1']->zMm,
+        $found->poses['cell#1']->isPinned,
+    ])->toBe([20.0, 5.0, 8.0, true])
         ->and($found->lost)->toBe([]);
     $misplaced = new Pose('cell', 1, 500.0, 5.0, 8.0, 'lwh', true);
     $blocked = Arrangements::arrange($build->withFit($build->fit->with(['poses' => ['cell#1' => $misplaced]])), 60);
@@ -214,8 +219,18 @@ it('arranges in other styles, which hold what they say', function (): void {
 it('takes a pack apart where its maker allows it', function (): void {
     $lines = [
         'case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]],
-        'panel' => ['role' => 'display', 'facets' => ['size' => Arrangements::size(80, 50, 5), 'panel' => ['widthPx' => 320, 'heightPx' => 240]], 'part' => ['sits' => 'face']],
-        'pack' => ['role' => 'cells', 'facets' => ['size' => Arrangements::size(65, 38, 19), 'pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'parallel' => 2, 'capacityMah' => 6000, 'canSplit' => 'yes']]],
+        'panel' => [
+            'role' => 'display',
+            'facets' => ['size' => Arrangements::size(80, 50, 5), 'panel' => ['widthPx' => 320, 'heightPx' => 240]],
+            'part' => ['sits' => 'face'],
+        ],
+        'pack' => [
+            'role' => 'cells',
+            'facets' => [
+                'size' => Arrangements::size(65, 38, 19),
+                'pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'parallel' => 2, 'capacityMah' => 6000, 'canSplit' => 'yes'],
+            ],
+        ],
     ];
     $build = Make::build($lines, ['largestMm' => ['lengthMm' => 140, 'widthMm' => 74, 'heightMm' => 40], 'margins' => ['packing-most' => 1.0]]);
     $free = Arrangements::arrange($build, 200);
@@ -230,7 +245,12 @@ it('makes what was chosen least', function (FitAim $aim, float $expected): void 
     // Two blocks of 40 × 20 × 10 and one of 20 × 20 × 10, without gaps: 20 cm³.
     $block = static fn (float $l, float $w, float $h): array => ['role' => 'regulator', 'facets' => ['size' => Arrangements::size($l, $w, $h)]];
     $build = Make::build(
-        ['case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]], 'a' => $block(40, 20, 10), 'b' => $block(40, 20, 10), 'c' => $block(20, 20, 10)],
+        [
+            'case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]],
+            'a' => $block(40, 20, 10),
+            'b' => $block(40, 20, 10),
+            'c' => $block(20, 20, 10),
+        ],
         ['largestMm' => ['lengthMm' => 64, 'widthMm' => 64, 'heightMm' => 64], 'margins' => Arrangements::BARE],
     );
     $found = Arrangements::arrange($build->withFit($build->fit->with(['aim' => $aim])), 3000);

@@ -76,7 +76,15 @@ final class Arrangements
             ? ['body' => ['drawn' => true, 'wallMm' => 2]]
             : self::cavity($side(120, 200), $side(70, 120), $side(25, 60));
         if (! $drawn && $random->getInt(0, 1) === 1) {
-            $body['body']['ribs'] = [['name' => 'rib', 'xMm' => $side(20, 90), 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 2, 'widthMm' => $side(5, 40), 'heightMm' => 20]];
+            $body['body']['ribs'] = [[
+                'name' => 'rib',
+                'xMm' => $side(20, 90),
+                'yMm' => 0,
+                'zMm' => 0,
+                'lengthMm' => 2,
+                'widthMm' => $side(5, 40),
+                'heightMm' => 20,
+            ]];
         }
         $lines = ['case' => ['role' => 'case', 'facets' => $body]];
         $lines['panel'] = self::line('panel', [$side(50, 110), $side(35, 65), $side(3, 8)]);
@@ -112,7 +120,14 @@ final class Arrangements
     {
         return match ($random->getInt(0, 2)) {
             0 => [],
-            1 => ['sockets' => [['name' => 'inlet', 'connector' => 'usb-c', 'carries' => 'power', 'direction' => 'in', 'outside' => true, 'face' => $random->getInt(0, 1) === 0 ? 'left' : 'bottom']]],
+            1 => ['sockets' => [[
+                'name' => 'inlet',
+                'connector' => 'usb-c',
+                'carries' => 'power',
+                'direction' => 'in',
+                'outside' => true,
+                'face' => $random->getInt(0, 1) === 0 ? 'left' : 'bottom',
+            ]]],
             default => ['blocks' => [
                 ['name' => 'plate', 'xMm' => 0, 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 50, 'widthMm' => 30, 'heightMm' => 2],
                 ['name' => 'tall socket', 'xMm' => 0, 'yMm' => 0, 'zMm' => 2, 'lengthMm' => 15, 'widthMm' => 30, 'heightMm' => 6],
@@ -131,7 +146,11 @@ final class Arrangements
 
         return match ($kind) {
             'panel' => ['role' => 'display', 'facets' => $size + ['panel' => ['widthPx' => 320, 'heightPx' => 240]], 'part' => ['sits' => 'face']],
-            'pad' => ['role' => 'controls', 'facets' => $size + ['controls' => ['players' => 1, 'dPads' => 1, 'buttons' => 2, 'sticks' => 0, 'knobs' => 0, 'touch' => false]], 'part' => ['sits' => 'face']],
+            'pad' => [
+                'role' => 'controls',
+                'facets' => $size + ['controls' => ['players' => 1, 'dPads' => 1, 'buttons' => 2, 'sticks' => 0, 'knobs' => 0, 'touch' => false]],
+                'part' => ['sits' => 'face'],
+            ],
             'cells' => ['role' => 'cells', 'facets' => $size + ['pack' => ['chemistry' => 'LiPo', 'series' => 1, 'parallel' => 1, 'capacityMah' => 2000]]],
             'hot' => ['role' => 'board', 'facets' => $size + ['heat' => ['watts' => 4]]],
             default => ['role' => 'regulator', 'facets' => $size],
@@ -180,7 +199,12 @@ final class Arrangements
                 $flat = ($piece->isControl && $other->isCell) || ($piece->isCell && $other->isControl);
                 foreach ($blocks as $b) {
                     foreach ($others as $o) {
-                        if ($flat ? self::overlap([$b[0], $b[1], 0, $b[3], $b[4], 1], [$o[0], $o[1], 0, $o[3], $o[4], 1], $beside, 0.0) : self::overlap($b, $o, $beside, $layer)) {
+                        if ($flat ? self::overlap(
+                            [$b[0], $b[1], 0, $b[3], $b[4], 1],
+                            [$o[0], $o[1], 0, $o[3], $o[4], 1],
+                            $beside,
+                            0.0,
+                        ) : self::overlap($b, $o, $beside, $layer)) {
                             $wrong[] = "{$piece->key()} meets {$other->key()}";
                         }
                     }

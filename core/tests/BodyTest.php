@@ -47,7 +47,11 @@ function rendered(string $script, string $show): float
 {
     $file = tempnam(sys_get_temp_dir(), 'body');
     file_put_contents("{$file}.scad", $script);
-    exec(sprintf('openscad -o %s -D %s %s 2>&1', escapeshellarg("{$file}.stl"), escapeshellarg("show=\"{$show}\""), escapeshellarg("{$file}.scad")), $said, $status);
+    exec(
+        sprintf('openscad -o %s -D %s %s 2>&1', escapeshellarg("{$file}.stl"), escapeshellarg("show=\"{$show}\""), escapeshellarg("{$file}.scad")),
+        $said,
+        $status,
+    );
     $stl = is_file("{$file}.stl") ? (string) file_get_contents("{$file}.stl") : '';
     array_map(unlink(...), array_filter([$file, "{$file}.scad", "{$file}.stl"], is_file(...)));
     expect($status)->toBe(0, implode("\n", [...$said, $script]));
@@ -138,7 +142,10 @@ it('opens the face for each button that is written down', function (): void {
         'size' => Arrangements::size(40, 25, 6), 'controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 2, 'sticks' => 0, 'knobs' => 0, 'touch' => false],
         'blocks' => [$block('plate', 0, 3, 40.0, 3), $block('button A', 5, 0, 9.0, 3), $block('button B', 24, 0, 9.0, 3)],
     ]];
-    $shell = arrangedShell(Make::build(['case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]], 'pad' => $pad], ['largestMm' => ['lengthMm' => 90, 'widthMm' => 60, 'heightMm' => 30]]));
+    $shell = arrangedShell(Make::build(
+        ['case' => ['role' => 'case', 'facets' => ['body' => ['drawn' => true, 'wallMm' => 2]]], 'pad' => $pad],
+        ['largestMm' => ['lengthMm' => 90, 'widthMm' => 60, 'heightMm' => 30]],
+    ));
     $openings = array_values(array_filter($shell->cutouts, static fn ($cutout): bool => $cutout->kind === 'control'));
     // 9 mm of button and 0.4 mm of air, round since it is as wide as high; 19 mm from middle to middle.
     expect(array_map(static fn ($one): array => [round($one->wide, 1), $one->isRound], $openings))->toBe([[9.4, true], [9.4, true]])
@@ -181,7 +188,10 @@ it('reads the outer box of a drawing, binary and text, with its unit', function 
     $box = StlBox::read(streamOf($mesh->stl('solid by name only')));
     expect($box->sidesMm)->toBe([85.0, 56.0, 17.0])->and($box->isClosed)->toBeTrue()->and($box->unit)->toBe('mm')->and($box->volumeMm3)->toEqualWithDelta(80920.0, 1.0);
     $text = "solid x\n".implode('', array_map(static fn (array $t): string => " facet normal 0 0 0\n  outer loop\n"
-        .implode('', array_map(static fn (array $p): string => sprintf("   vertex %e %e %e\n", $p[0] / 25.4, $p[1] / 25.4, $p[2] / 25.4), $t))."  endloop\n endfacet\n", $mesh->triangles))."endsolid x\n";
+        .implode(
+            '',
+            array_map(static fn (array $p): string => sprintf("   vertex %e %e %e\n", $p[0] / 25.4, $p[1] / 25.4, $p[2] / 25.4), $t),
+        )."  endloop\n endfacet\n", $mesh->triangles))."endsolid x\n";
     // 85 mm are 3.35 inches: that is small enough to have been meant in inches only when somebody says so.
     expect(array_map(static fn (float $mm): float => round($mm, 2), StlBox::read(streamOf($text), 'in')->sidesMm))->toBe([85.0, 56.0, 17.0])
         ->and(StlBox::read(streamOf(str_replace('e+0', 'e-1', $text)))->unit)->not->toBe('mm');
@@ -217,7 +227,10 @@ it('maps the thickness, the deciding column first', function (): void {
 });
 
 it('weighs it: 100 g at the left and 300 g at the right lie three quarters to the right', function (): void {
-    $block = static fn (float $grams): array => ['role' => 'regulator', 'facets' => ['size' => ['lengthMm' => 10, 'widthMm' => 10, 'heightMm' => 10, 'massG' => $grams]]];
+    $block = static fn (float $grams): array => [
+        'role' => 'regulator',
+        'facets' => ['size' => ['lengthMm' => 10, 'widthMm' => 10, 'heightMm' => 10, 'massG' => $grams]],
+    ];
     $build = Make::build(
         ['case' => ['role' => 'case', 'facets' => Arrangements::cavity(110, 60, 30)], 'a' => $block(100), 'b' => $block(300)],
         [],

@@ -53,11 +53,18 @@ it('opens a library of version 1, and every part is still read', function () use
 });
 
 it('keeps beside what a file of version 2 had as its own under the names of version 3', function (): void {
-    $own = ['facets' => ['blocks' => 'x', 'mount' => ['pattern' => '1x1', 'xMm' => 'left'], 'body' => ['ribs' => 2, 'zones' => [['name' => 'grip', 'zMm' => 'deep']]]]];
+    $own = ['facets' => [
+        'blocks' => 'x',
+        'mount' => ['pattern' => '1x1', 'xMm' => 'left'],
+        'body' => ['ribs' => 2, 'zones' => [['name' => 'grip', 'zMm' => 'deep']]],
+    ]];
     foreach ([$own, json_decode(Json::encode($own))] as $part) {
         expect(Json::encode(FromVersion2::part($part)))->toBe(Json::encode([
             'facets' => [
-                'own-blocks' => 'x', 'mount' => ['pattern' => '1x1', 'own-xMm' => 'left'], 'body' => ['own-ribs' => 2, 'zones' => [['name' => 'grip', 'own-zMm' => 'deep']]],
+                'own-blocks' => 'x', 'mount' => ['pattern' => '1x1', 'own-xMm' => 'left'], 'body' => [
+                    'own-ribs' => 2,
+                    'zones' => [['name' => 'grip', 'own-zMm' => 'deep']],
+                ],
             ],
         ]));
     }
@@ -77,24 +84,45 @@ it('gives keys and words their new names', function (array $was, array $is): voi
     'a buck converter' => [['outputs' => [['name' => 'out', 'converts' => 'down']]], ['outputs' => [['name' => 'out', 'topology' => 'buck']]]],
     'a buck-boost converter' => [['outputs' => [['converts' => 'up-and-down']]], ['outputs' => [['topology' => 'buck-boost']]]],
     'a linear one' => [['outputs' => [['converts' => 'linear']]], ['outputs' => [['topology' => 'linear']]]],
-    'a pack' => [['pack' => ['chemistry' => 'iron-phosphate', 'resistanceMohm' => 30, 'releaseV' => 11]], ['pack' => ['chemistry' => 'LiFePO4', 'internalResistanceMohm' => 30, 'recoveryV' => 11]]],
-    'a charger' => [['charger' => ['chemistries' => ['lithium-ion', 'lithium-polymer', 'nickel-metal-hydride', 'alkaline'], 'way' => 'linear']], ['charger' => ['chemistries' => ['Li-ion', 'LiPo', 'NiMH', 'alkaline'], 'topology' => 'linear']]],
-    'a protection board' => [['protector' => ['chemistries' => ['lithium-ion'], 'releaseV' => 3]], ['protector' => ['chemistries' => ['Li-ion'], 'recoveryV' => 3]]],
+    'a pack' => [
+        ['pack' => ['chemistry' => 'iron-phosphate', 'resistanceMohm' => 30, 'releaseV' => 11]],
+        ['pack' => ['chemistry' => 'LiFePO4', 'internalResistanceMohm' => 30, 'recoveryV' => 11]],
+    ],
+    'a charger' => [
+        ['charger' => ['chemistries' => ['lithium-ion', 'lithium-polymer', 'nickel-metal-hydride', 'alkaline'], 'way' => 'linear']],
+        ['charger' => ['chemistries' => ['Li-ion', 'LiPo', 'NiMH', 'alkaline'], 'topology' => 'linear']],
+    ],
+    'a protection board' => [
+        ['protector' => ['chemistries' => ['lithium-ion'], 'releaseV' => 3]],
+        ['protector' => ['chemistries' => ['Li-ion'], 'recoveryV' => 3]],
+    ],
     'a gauge' => [['gauge' => ['noticeSeconds' => 30]], ['gauge' => ['warningSeconds' => 30]]],
     'video' => [['picture' => ['turns' => 'yes', 'ownModes' => 'no']], ['video' => ['rotates' => 'yes', 'ownModes' => 'no']]],
     'controls' => [['controls' => ['directions' => 1, 'buttons' => 4]], ['controls' => ['dPads' => 1, 'buttons' => 4]]],
-    'nothing that has a new name' => [['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]], ['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]]],
+    'nothing that has a new name' => [
+        ['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]],
+        ['size' => ['lengthMm' => 3], 'sockets' => [['name' => 'in', 'direction' => 'in']]],
+    ],
     'a key of its own that has a meaning now' => [['livesOn' => 'sun', 'poweredBy' => 'hope'], ['poweredBy' => 'sun', 'own-poweredBy' => 'hope']],
-    'what is not what it should be' => [['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'lithium-ion']], ['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'Li-ion']]],
+    'what is not what it should be' => [
+        ['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'lithium-ion']],
+        ['supply' => 'none', 'outputs' => ['x', 5], 'pack' => 7, 'charger' => ['chemistries' => 'Li-ion']],
+    ],
 ]);
 
 it('upgrades the brief, the joins and the tools', function (): void {
     $was = [
         'version' => 1, 'brief' => ['tools' => ['meter', 'saw', 'crimping tongs'], 'games' => [['class' => 'x', 'directions' => 1]]], 'own' => ['kept' => true],
-        'parts' => [['id' => 'a', 'tools' => ['meter'], 'serves' => ['crimping tongs']]], 'joins' => [['kind' => 'picture', 'from' => 'a', 'to' => 'b'], ['kind' => 'power', 'from' => 'c', 'to' => 'd']],
+        'parts' => [['id' => 'a', 'tools' => ['meter'], 'serves' => ['crimping tongs']]], 'joins' => [
+            ['kind' => 'picture', 'from' => 'a', 'to' => 'b'],
+            ['kind' => 'power', 'from' => 'c', 'to' => 'd'],
+        ],
     ];
     expect(FromVersion1::document($was))->toBe([
         'version' => 2, 'brief' => ['tools' => ['multimeter', 'saw', 'crimping tool'], 'games' => [['class' => 'x', 'dPads' => 1]]], 'own' => ['kept' => true],
-        'parts' => [['id' => 'a', 'tools' => ['multimeter'], 'serves' => ['crimping tool']]], 'joins' => [['kind' => 'video', 'from' => 'a', 'to' => 'b'], ['kind' => 'power', 'from' => 'c', 'to' => 'd']],
+        'parts' => [['id' => 'a', 'tools' => ['multimeter'], 'serves' => ['crimping tool']]], 'joins' => [
+            ['kind' => 'video', 'from' => 'a', 'to' => 'b'],
+            ['kind' => 'power', 'from' => 'c', 'to' => 'd'],
+        ],
     ]);
 });

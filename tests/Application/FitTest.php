@@ -15,14 +15,20 @@ beforeEach(function (): void {
     $this->actingAs($this->user);
     $this->build = StartBuild::fromDemo($this->user, 'thimble', null);
     $this->path = "/api/builds/{$this->build->id}";
-    $this->fit = fn (array $given) => $this->postJson("{$this->path}/fit", ['version' => BuildRecord::query()->findOrFail($this->build->id)->version, ...$given]);
+    $this->fit = fn (array $given) => $this->postJson(
+        "{$this->path}/fit",
+        ['version' => BuildRecord::query()->findOrFail($this->build->id)->version, ...$given],
+    );
     $this->pose = fn (string $line): ?array => collect($this->getJson("{$this->path}/fit")->json('pieces'))->firstWhere('line', $line)['pose'];
 });
 
 /** @return list<array<string, mixed>> what a stream told */
 function toldLines(Illuminate\Testing\TestResponse $answer): array
 {
-    return array_map(static fn (string $line): array => json_decode($line, true, 64, JSON_THROW_ON_ERROR), array_values(array_filter(explode("\n", $answer->streamedContent()))));
+    return array_map(
+        static fn (string $line): array => json_decode($line, true, 64, JSON_THROW_ON_ERROR),
+        array_values(array_filter(explode("\n", $answer->streamedContent()))),
+    );
 }
 
 it('answers in the contract\'s shape, laid, empty, and without a body', function (): void {
@@ -36,7 +42,13 @@ it('answers in the contract\'s shape, laid, empty, and without a body', function
 
 it('puts, turns, pins, frees and takes out a piece, and shows each at once', function (): void {
     $answer = ($this->fit)(['did' => 'put', 'line' => 'cell', 'piece' => 1, 'xMm' => 20, 'yMm' => 6.5, 'zMm' => 4])->assertOk();
-    expect($answer->json('build.version'))->toBe(2)->and(($this->pose)('cell'))->toEqual(['xMm' => 20, 'yMm' => 6.5, 'zMm' => 4, 'turn' => ($this->pose)('cell')['turn'], 'pinned' => false]);
+    expect($answer->json('build.version'))->toBe(2)->and(($this->pose)('cell'))->toEqual([
+        'xMm' => 20,
+        'yMm' => 6.5,
+        'zMm' => 4,
+        'turn' => ($this->pose)('cell')['turn'],
+        'pinned' => false,
+    ]);
     $turn = ($this->pose)('cell')['turn'];
     ($this->fit)(['did' => 'turn', 'line' => 'cell', 'view' => 'side'])->assertOk();
     expect(($this->pose)('cell')['turn'])->not->toBe($turn);
@@ -107,7 +119,10 @@ it('gives the halves, the script and the templates', function (): void {
 
 it('frees the place of a part that is swapped, and keeps a pinned one', function (): void {
     $other = PartRecord::query()->where('key', 'pack-cobnut-500')->firstOrFail();
-    $swap = fn (string $line) => $this->postJson("{$this->path}/lines/{$line}/swap", ['version' => BuildRecord::query()->findOrFail($this->build->id)->version, 'part' => $other->id])->assertOk();
+    $swap = fn (string $line) => $this->postJson(
+        "{$this->path}/lines/{$line}/swap",
+        ['version' => BuildRecord::query()->findOrFail($this->build->id)->version, 'part' => $other->id],
+    )->assertOk();
     $swap('cell');
     expect(($this->pose)('cell'))->toBeNull();
     ($this->fit)(['did' => 'put', 'line' => 'cell', 'xMm' => 0, 'yMm' => 0, 'zMm' => 20, 'pinned' => true])->assertOk();
@@ -150,7 +165,15 @@ it('never overwrites what another window did', function (): void {
 
 it('reads the outer box of a drawing that is sent as it is', function (): void {
     $stl = (new Solid)->add(new Box(0, 0, 0, 85, 56, 17))->mesh()->stl('a board');
-    $send = fn (string $bytes, string $query = '') => $this->call('POST', "/api/stl{$query}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    $send = fn (string $bytes, string $query = '') => $this->call(
+        'POST',
+        "/api/stl{$query}",
+        [],
+        [],
+        [],
+        ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+        $bytes,
+    );
     $this->assertShape($send($stl)->assertOk(), 'StlBox')->assertJsonPath('sidesMm', [85, 56, 17])->assertJsonPath('isClosed', true);
     $send($stl, '?unit=in')->assertOk()->assertJsonPath('sidesMm.0', 2159);
     expect($send(substr($stl, 0, 200))->assertStatus(422)->json('fields.file.0'))->toContain('cut off')
@@ -169,7 +192,10 @@ it('tells the fit of a file without a database', function (): void {
     $json = json_decode(Artisan::output(), true);
     expect($json['arrangements'][0]['measure'])->toBeGreaterThanOrEqual($json['arrangements'][0]['bound'] - 0.01);
     expect(Artisan::call('plot:fit', ['file' => base_path('demo/refuge.pocketplot.json')]))->toBe(2)
-        ->and(Artisan::call('plot:fit', ['file' => base_path('core/tests/builds/kit-no-iron.pocketplot.json'), '--arrange' => true, '--seconds' => '0.2', '--style' => 'free']))->toBe(1)
+        ->and(Artisan::call(
+            'plot:fit',
+            ['file' => base_path('core/tests/builds/kit-no-iron.pocketplot.json'), '--arrange' => true, '--seconds' => '0.2', '--style' => 'free'],
+        ))->toBe(1)
         ->and(Artisan::call('plot:fit', ['file' => 'nowhere.json']))->toBe(3)
         ->and(Artisan::call('plot:fit', ['file' => $file, '--aim' => 'beauty']))->toBe(3);
 });

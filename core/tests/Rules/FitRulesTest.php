@@ -32,11 +32,29 @@ function laid(array $parts, array $poses, array $body = [], array $brief = [], a
 $part = static fn (array $sides, array $facets = [], string $role = 'regulator', string $sits = 'inside'): array => [
     'role' => $role, 'facets' => ['size' => Arrangements::size(...$sides)] + $facets, 'part' => ['sits' => $sits],
 ];
-$panel = static fn (float $l = 60, float $w = 40, float $h = 5): array => $part([$l, $w, $h], ['panel' => ['widthPx' => 320, 'heightPx' => 240]], 'display', 'face');
-$pad = static fn (array $more = []): array => $part([20, 20, 6], ['controls' => ['players' => 1, 'dPads' => 1, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, ...$more]], 'controls', 'face');
+$panel = static fn (float $l = 60, float $w = 40, float $h = 5): array => $part(
+    [$l, $w, $h],
+    ['panel' => ['widthPx' => 320, 'heightPx' => 240]],
+    'display',
+    'face',
+);
+$pad = static fn (array $more = []): array => $part(
+    [20, 20, 6],
+    ['controls' => ['players' => 1, 'dPads' => 1, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, ...$more]],
+    'controls',
+    'face',
+);
 $cell = $part([40, 30, 8], ['pack' => ['chemistry' => 'LiPo', 'series' => 1, 'parallel' => 1, 'capacityMah' => 1500]], 'cells');
 $hot = $part([40, 30, 8], ['heat' => ['watts' => 4]], 'board');
-$inlet = static fn (string $face): array => ['sockets' => [['name' => 'inlet', 'connector' => 'usb-c', 'carries' => 'power', 'direction' => 'in', 'outside' => true, 'face' => $face, 'offsetMm' => 0]]];
+$inlet = static fn (string $face): array => ['sockets' => [[
+    'name' => 'inlet',
+    'connector' => 'usb-c',
+    'carries' => 'power',
+    'direction' => 'in',
+    'outside' => true,
+    'face' => $face,
+    'offsetMm' => 0,
+]]];
 
 describe(Clear::id(), function () use ($part): void {
     $two = ['a' => $part([20, 10, 5]), 'b' => $part([20, 10, 5])];
@@ -50,18 +68,29 @@ describe(Clear::id(), function () use ($part): void {
         'flags two in one place' => [$two, ['a' => [0, 0, 0], 'b' => [15, 0, 0]], [], ['clash a']],
         'flags what sticks out' => [$two, ['a' => [0, 0, 0], 'b' => [81, 0, 0]], [], ['clash b']],
         'accepts the same turned by a quarter' => [$two, ['a' => [0, 0, 0], 'b' => [81, 0, 0, '-wlh']], [], ['fits build']],
-        'flags a rib' => [$two, ['a' => [0, 0, 0], 'b' => [30, 0, 0]], ['ribs' => [['name' => 'rib', 'xMm' => 40, 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 2, 'widthMm' => 60, 'heightMm' => 9]]], ['clash b']],
+        'flags a rib' => [
+            $two,
+            ['a' => [0, 0, 0], 'b' => [30, 0, 0]],
+            ['ribs' => [['name' => 'rib', 'xMm' => 40, 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 2, 'widthMm' => 60, 'heightMm' => 9]]],
+            ['clash b'],
+        ],
         // Posts 20 mm apart around (50, 30): one of them from 37 to 43 mm.
         'flags a post' => [$two, ['a' => [0, 0, 0], 'b' => [30, 18, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash b']],
         'accepts a board on its posts' => [
-            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [35, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['fits build'],
+            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [35, 17, 0]],
+            ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['fits build'],
         ],
         'flags a board beside its posts' => [
-            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [38, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
+            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20']], 'board')], ['a' => [38, 17, 0]],
+            ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
         ],
         // Its holes are 5 mm left of its middle: 35 + 10 = 45, not 50.
         'goes by where its holes are' => [
-            ['a' => $part([30, 26, 5], ['mount' => ['pattern' => '20x20', 'xMm' => 10, 'yMm' => 13]], 'board')], ['a' => [35, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
+            ['a' => $part(
+                [30, 26, 5],
+                ['mount' => ['pattern' => '20x20', 'xMm' => 10, 'yMm' => 13]],
+                'board',
+            )], ['a' => [35, 17, 0]], ['posts' => [['pattern' => '20x20', 'xMm' => 50, 'yMm' => 30]]], ['clash a'],
         ],
         'says nothing of what has no place' => [$two, [], [], []],
         'gives no fits while one has none' => [$two, ['a' => [0, 0, 0]], [], []],
@@ -73,7 +102,10 @@ describe(Clear::id(), function () use ($part): void {
             ['name' => 'plate', 'xMm' => 0, 'yMm' => 0, 'zMm' => 0, 'lengthMm' => 40, 'widthMm' => 30, 'heightMm' => 2],
             ['name' => 'socket', 'xMm' => 0, 'yMm' => 0, 'zMm' => 2, 'lengthMm' => 15, 'widthMm' => 30, 'heightMm' => 10],
         ]], 'board');
-        $tucked = static fn (float $x): array => Make::verdicts(Clear::class, laid(['board' => $board, 'b' => $part([20, 10, 5])], ['board' => [0, 0, 0], 'b' => [$x, 0, 4]]));
+        $tucked = static fn (float $x): array => Make::verdicts(
+            Clear::class,
+            laid(['board' => $board, 'b' => $part([20, 10, 5])], ['board' => [0, 0, 0], 'b' => [$x, 0, 4]]),
+        );
         // Beside the tall socket there are 10 mm above the plate; over it there are none.
         expect($tucked(16))->toBe(['fits build'])->and($tucked(10))->toBe(['clash board']);
     });
@@ -88,10 +120,22 @@ describe(AtFace::id(), function () use ($panel, $pad, $cell, $part): void {
         // The pad covers 61 to 81 mm, the cell begins at 70: however deep it lies, a press goes through.
         'flags a pad over a cell' => [['pad' => $pad(), 'cell' => $cell], ['pad' => [50, 0, 0], 'cell' => [55, 0, 20]], ['clash pad']],
         'accepts a cell behind the picture' => [['panel' => $panel(), 'cell' => $cell], ['panel' => [0, 0, 0], 'cell' => [0, 0, 6]], ['fits build']],
-        'flags what a press would touch' => [['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 8]], ['clash pad']],
-        'does not know a travel that nobody wrote down' => [['pad' => $pad(), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 8]], ['unmeasured pad']],
+        'flags what a press would touch' => [
+            ['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])],
+            ['pad' => [0, 0, 0], 'b' => [0, 0, 8]],
+            ['clash pad'],
+        ],
+        'does not know a travel that nobody wrote down' => [
+            ['pad' => $pad(), 'b' => $part([20, 20, 5])],
+            ['pad' => [0, 0, 0], 'b' => [0, 0, 8]],
+            ['unmeasured pad'],
+        ],
         'accepts what no button reaches' => [['pad' => $pad(), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 10]], ['fits build']],
-        'accepts room for the travel' => [['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])], ['pad' => [0, 0, 0], 'b' => [0, 0, 9]], ['fits build']],
+        'accepts room for the travel' => [
+            ['pad' => $pad(['travelMm' => 3]), 'b' => $part([20, 20, 5])],
+            ['pad' => [0, 0, 0], 'b' => [0, 0, 9]],
+            ['fits build'],
+        ],
         'has nothing to say of what is all inside' => [['b' => $part([20, 20, 5])], ['b' => [0, 0, 0]], []],
     ]);
 });
@@ -108,25 +152,60 @@ describe(Sockets::id(), function () use ($part, $inlet): void {
         'accepts one at its opening' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [45, 40, 0]], $slot, ['fits build']],
         'flags one beside it' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [43, 40, 0]], $slot, ['clash a']],
         // 100 mm of side: 60 mm off its middle, and half of 13, is 16.5 mm beyond its end.
-        'flags an opening beyond its side' => [['a' => $part([30, 20, 4], $inlet('bottom'))], ['a' => [45, 40, 0]], ['openings' => [['offsetMm' => 60] + $slot['openings'][0]]], ['clash a']],
+        'flags an opening beyond its side' => [
+            ['a' => $part([30, 20, 4], $inlet('bottom'))],
+            ['a' => [45, 40, 0]],
+            ['openings' => [['offsetMm' => 60] + $slot['openings'][0]]],
+            ['clash a'],
+        ],
         'flags a side without one' => [['a' => $part([30, 20, 4], $inlet('left'))], ['a' => [0, 5, 0]], $slot, ['clash a']],
-        'accepts another side where it can be cut' => [['a' => $part([30, 20, 4], $inlet('left'))], ['a' => [0, 5, 0]], [...$slot, 'cuttable' => true], ['fits build']],
+        'accepts another side where it can be cut' => [
+            ['a' => $part([30, 20, 4], $inlet('left'))],
+            ['a' => [0, 5, 0]],
+            [...$slot, 'cuttable' => true],
+            ['fits build'],
+        ],
         'does not know an edge that nobody named' => [['a' => $part([30, 20, 4], $inlet(''))], ['a' => [0, 5, 0]], [], ['unmeasured a']],
         'flags one in the middle, whatever its edge' => [['a' => $part([30, 20, 4], $inlet(''))], ['a' => [30, 20, 10]], [], ['clash a']],
         'flags what lies before a plug' => [
-            ['a' => $part([30, 20, 6], ['sockets' => [['name' => 'fan', 'connector' => 'jst-2.0', 'carries' => 'fan', 'direction' => 'out', 'face' => 'right', 'depthMm' => 12]]]), 'b' => $part([10, 20, 6])],
+            [
+                'a' => $part(
+                    [30, 20, 6],
+                    ['sockets' => [['name' => 'fan', 'connector' => 'jst-2.0', 'carries' => 'fan', 'direction' => 'out', 'face' => 'right', 'depthMm' => 12]]],
+                ),
+                'b' => $part([10, 20, 6]),
+            ],
             ['a' => [0, 0, 0], 'b' => [35, 0, 0]], [], ['clash a'],
         ],
         'flags a plug that would go into the wall' => [
-            ['a' => $part([30, 20, 6], ['sockets' => [['name' => 'fan', 'connector' => 'jst-2.0', 'carries' => 'fan', 'direction' => 'out', 'face' => 'right', 'depthMm' => 12]]])],
+            ['a' => $part(
+                [30, 20, 6],
+                ['sockets' => [['name' => 'fan', 'connector' => 'jst-2.0', 'carries' => 'fan', 'direction' => 'out', 'face' => 'right', 'depthMm' => 12]]],
+            )],
             ['a' => [65, 0, 0]], [], ['clash a'],
         ],
         'says tight where a pack cannot be unplugged' => [
-            ['p' => $part([30, 20, 4], ['pack' => ['chemistry' => 'LiPo', 'series' => 1, 'parallel' => 1, 'capacityMah' => 500], 'sockets' => [['name' => 'plug', 'connector' => 'jst-2.0', 'carries' => 'power', 'direction' => 'out', 'face' => 'right']]], 'cells'), 'b' => $part([10, 20, 4])],
+            [
+                'p' => $part(
+                    [30, 20, 4],
+                    [
+                        'pack' => ['chemistry' => 'LiPo', 'series' => 1, 'parallel' => 1, 'capacityMah' => 500],
+                        'sockets' => [['name' => 'plug', 'connector' => 'jst-2.0', 'carries' => 'power', 'direction' => 'out', 'face' => 'right']],
+                    ],
+                    'cells',
+                ),
+                'b' => $part([10, 20, 4]),
+            ],
             ['p' => [0, 0, 0], 'b' => [35, 0, 0]], [], ['tight p'],
         ],
         'says tight where a card cannot be pulled' => [
-            ['a' => $part([30, 20, 4], ['sockets' => [['name' => 'card slot', 'connector' => 'microsd', 'carries' => 'storage', 'direction' => 'in', 'face' => 'right']]]), 'b' => $part([10, 20, 4])],
+            [
+                'a' => $part(
+                    [30, 20, 4],
+                    ['sockets' => [['name' => 'card slot', 'connector' => 'microsd', 'carries' => 'storage', 'direction' => 'in', 'face' => 'right']]],
+                ),
+                'b' => $part([10, 20, 4]),
+            ],
             ['a' => [0, 0, 0], 'b' => [40, 0, 0]], [], ['tight a'],
         ],
     ]);
@@ -139,8 +218,24 @@ describe(HeatDistance::id(), function () use ($hot, $cell, $part): void {
         'accepts five millimetres' => [['hot' => $hot, 'cell' => $cell], ['hot' => [0, 0, 0], 'cell' => [45, 0, 0]], ['fits build']],
         'says tight with less' => [['hot' => $hot, 'cell' => $cell], ['hot' => [0, 0, 0], 'cell' => [43, 0, 0]], ['tight cell']],
         'says tight where it is shut in' => [
-            ['hot' => $hot, 'l' => $part([2, 30, 8]), 'r' => $part([2, 30, 8]), 't' => $part([40, 2, 8]), 'b' => $part([40, 2, 8]), 'f' => $part([40, 30, 2]), 'k' => $part([40, 30, 2])],
-            ['hot' => [20, 10, 10], 'l' => [17, 10, 10], 'r' => [61, 10, 10], 't' => [20, 7, 10], 'b' => [20, 41, 10], 'f' => [20, 10, 7], 'k' => [20, 10, 19]], ['tight hot'],
+            [
+                'hot' => $hot,
+                'l' => $part([2, 30, 8]),
+                'r' => $part([2, 30, 8]),
+                't' => $part([40, 2, 8]),
+                'b' => $part([40, 2, 8]),
+                'f' => $part([40, 30, 2]),
+                'k' => $part([40, 30, 2]),
+            ],
+            [
+                'hot' => [20, 10, 10],
+                'l' => [17, 10, 10],
+                'r' => [61, 10, 10],
+                't' => [20, 7, 10],
+                'b' => [20, 41, 10],
+                'f' => [20, 10, 7],
+                'k' => [20, 10, 19],
+            ], ['tight hot'],
         ],
         'has nothing to say of cool parts' => [['b' => $part([20, 20, 5])], ['b' => [0, 0, 0]], []],
     ]);
@@ -168,11 +263,31 @@ describe(LeadsReach::id(), function () use ($part): void {
         'accepts a lead of twice the way' => [$two, ['a' => [0, 0, 0], 'b' => [40, 20, 0]], $join(120), ['fits build']],
         'flags a lead that is too short' => [$two, ['a' => [0, 0, 0], 'b' => [40, 20, 0]], $join(59), ['clash a']],
         // A wall across the whole room but for the last 5 mm: down to it and back, about 40 + 2 × 50 mm.
-        'flags one that has to go around' => [['w' => $part([2, 55, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(70), ['clash a']],
+        'flags one that has to go around' => [
+            ['w' => $part([2, 55, 30]), ...$two],
+            ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]],
+            $join(70),
+            ['clash a'],
+        ],
         // A wall of 30 mm: 25 mm down and up again make 90.
-        'flags one that is a little too short' => [['w' => $part([2, 30, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(79), ['clash a']],
-        'accepts one that gets around' => [['w' => $part([2, 14, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(66), ['fits build']],
-        'says tight where only gaps are free' => [['w' => $part([2, 60, 30]), ...$two], ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]], $join(66), ['tight a']],
+        'flags one that is a little too short' => [
+            ['w' => $part([2, 30, 30]), ...$two],
+            ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]],
+            $join(79),
+            ['clash a'],
+        ],
+        'accepts one that gets around' => [
+            ['w' => $part([2, 14, 30]), ...$two],
+            ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]],
+            $join(66),
+            ['fits build'],
+        ],
+        'says tight where only gaps are free' => [
+            ['w' => $part([2, 60, 30]), ...$two],
+            ['a' => [0, 0, 0], 'b' => [40, 0, 0], 'w' => [20, 0, 0]],
+            $join(66),
+            ['tight a'],
+        ],
         'has nothing to say of leads that nobody measured' => [$two, ['a' => [0, 0, 0], 'b' => [40, 0, 0]], [], []],
     ]);
 });
@@ -205,8 +320,16 @@ describe(HandsReach::id(), function () use ($pad, $panel): void {
 });
 
 it('gives shoulder buttons to the forefingers', function () use ($part, $panel): void {
-    $shoulder = $part([20, 10, 8], ['controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, 'triggers' => 1]], 'controls', 'face');
-    $says = static fn (array $at): string => Make::findings(HandsReach::class, laid(['l2' => $shoulder, 'panel' => $panel()], ['l2' => $at, 'panel' => [0, 20, 0]]))[0]->says();
+    $shoulder = $part(
+        [20, 10, 8],
+        ['controls' => ['players' => 1, 'dPads' => 0, 'buttons' => 0, 'sticks' => 0, 'knobs' => 0, 'touch' => false, 'triggers' => 1]],
+        'controls',
+        'face',
+    );
+    $says = static fn (array $at): string => Make::findings(
+        HandsReach::class,
+        laid(['l2' => $shoulder, 'panel' => $panel()], ['l2' => $at, 'panel' => [0, 20, 0]]),
+    )[0]->says();
     // 15 and 45 mm to its middle and 2 mm of wall, at the upper edge; 25 and 2 mm at the right, 38 mm below the edge, of 71.
     expect($says([5, 0, 0]))->toBe('L2 is within reach of the left forefinger.')
         ->and($says([35, 0, 0]))->toBe('L2 is within reach of the left forefinger.')
