@@ -243,3 +243,23 @@ it('weighs it: 100 g at the left and 300 g at the right lie three quarters to th
         // Over its lower edge at the back: 10 mm behind it and 25 mm above it.
         ->and(round($hands->tipsAtDeg ?? 0.0, 1))->toBe(round(rad2deg(atan(10 / 25)), 1));
 });
+
+it('says how much of a column is filled: what two parts share counts once', function (): void {
+    $block = static fn (float $height): array => ['role' => 'regulator', 'facets' => ['size' => ['lengthMm' => 10, 'widthMm' => 10, 'heightMm' => $height]]];
+    $at = static fn (string $line, float $x, float $z): array => ['line' => $line, 'xMm' => $x, 'yMm' => 0, 'zMm' => $z];
+    $build = Make::build(
+        ['case' => ['role' => 'case', 'facets' => Arrangements::cavity(110, 60, 30)], 'a' => $block(8), 'b' => $block(6), 'c' => $block(4)],
+        [],
+        ['fit' => ['poses' => [$at('a', 0, 0), $at('b', 5, 5), $at('c', 10, 20)]]],
+    );
+    $facts = new PocketPlot\Facts\Facts($build);
+    $map = ThicknessMap::of(Fitted::of($build, $facts->bodyLine(), $facts->inBody()));
+    $columns = array_map(static fn (array $field): array => [$field['x'], $field['deepMm'], $field['solidMm'], $field['pieces']], $map->fields);
+    // a reaches from 0 to 8, b from 5 to 11, c from 20 to 24: a and b fill 11 mm between them, b and c 6 + 4 of 24.
+    expect($columns)->toBe([
+        [0.0, 8.0, 8.0, ['a#1']],
+        [5.0, 11.0, 11.0, ['a#1', 'b#1']],
+        [10.0, 24.0, 10.0, ['b#1', 'c#1']],
+        [15.0, 24.0, 4.0, ['c#1']],
+    ])->and($map->deepMm)->toBe(24.0);
+});

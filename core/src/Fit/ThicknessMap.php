@@ -6,6 +6,8 @@ namespace PocketPlot\Fit;
 
 /**
  * The face cut into fields, each with what lies behind it and how deep that goes; the deepest decides.
+ * All in mm from the face's inside: `deepMm` to the last piece's back, `solidMm` of it filled (what two
+ * pieces share counts once, so the rest is air and never below nothing).
  *
  * @phpstan-type Field array{x: float, y: float, l: float, w: float, deepMm: float, solidMm: float, pieces: list<string>}
  */
@@ -107,14 +109,14 @@ final readonly class ThicknessMap
     private static function field(Fitted $fitted, float $left, float $top, float $right, float $bottom): array
     {
         [$x, $y] = [($left + $right) / 2, ($top + $bottom) / 2];
-        $deep = $solid = 0.0;
-        $at = [];
+        $deep = 0.0;
+        $at = $spans = [];
         foreach ($fitted->placed as $one) {
             // A coil lies at the back of a body that is there, however deep that is.
             foreach ($one->piece->isCoil && $fitted->inventory->room?->drawn !== true ? [] : $one->solid as $box) {
                 if ($box->x < $x && $box->right() > $x && $box->y < $y && $box->bottom() > $y) {
                     $deep = max($deep, $box->back());
-                    $solid += $box->h;
+                    $spans[] = [max(0.0, $box->z), $box->back()];
                     $at[$one->piece->key()] = min($at[$one->piece->key()] ?? INF, $box->z);
                 }
             }
@@ -127,9 +129,25 @@ final readonly class ThicknessMap
             'l' => $right - $left,
             'w' => $bottom - $top,
             'deepMm' => $deep,
-            'solidMm' => $solid,
+            'solidMm' => self::filled($spans),
             'pieces' => array_map(strval(...), array_keys($at)),
         ];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $spans  from and to, mm deep
+     * @return float mm that at least one span covers
+     */
+    private static function filled(array $spans): float
+    {
+        sort($spans);
+        $filled = $reached = 0.0;
+        foreach ($spans as [$from, $to]) {
+            $filled += max(0.0, $to - max($from, $reached));
+            $reached = max($reached, $to);
+        }
+
+        return $filled;
     }
 
     /**
