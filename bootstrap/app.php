@@ -7,6 +7,7 @@ use App\Http\Middleware\Limits;
 use App\Http\Middleware\OwnName;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecureHeaders;
+use App\Http\Middleware\TryAgain;
 use App\Http\Problems;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
@@ -20,7 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same-origin application; see compat/README.md.
         $middleware->remove(HandleCors::class);
         $middleware->prepend(Limits::class);
-        $middleware->append([SecureHeaders::class, OwnName::class, PlainInput::class]);
+        $middleware->append([SecureHeaders::class, OwnName::class, PlainInput::class, TryAgain::class]);
         $middleware->web(append: HoldsSession::class);
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: HoldsSession::class);
         $middleware->trimStrings(except: ['text', 'password', 'current']);

@@ -10,6 +10,7 @@ use App\Models\BuildRecord;
 use App\Models\DrawerClaimRecord;
 use App\Models\DrawerPhotoRecord;
 use App\Models\DrawerPieceRecord;
+use App\Models\Held;
 use App\Models\LineRecord;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -217,7 +218,8 @@ final class DrawerPieces
     {
         $vendor = is_string($after['vendor'] ?? null) ? $after['vendor'] : '';
         $last = DrawerPieceRecord::query()->where('user_id', $user)->where('came_from', "{$vendor}, {$order}")->latest('id')->get();
-        foreach ($last->take(self::kinds($after, $before)) as $piece) {
+        foreach ($last->take(self::kinds($after, $before)) as $row) {
+            $piece = self::locked($row->id);
             if ($piece->claimed() > 0) {
                 throw ValidationException::withMessages(['did' => "{$piece->name} is claimed by a build by now. Let go of it there first."]);
             }
@@ -249,6 +251,7 @@ final class DrawerPieces
     private static function locked(int $id, ?int $user = null): DrawerPieceRecord
     {
         $query = DrawerPieceRecord::query()->whereKey($id);
+        Held::rows(($user === null ? $query->clone() : $query->clone()->where('user_id', $user)));
 
         return ($user === null ? $query : $query->where('user_id', $user))->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail()
             // Read under the lock as well: the transaction's own picture is older than what another one has just claimed.

@@ -6,7 +6,9 @@ namespace App\Http;
 
 use App\Actions\StaleBuild;
 use App\Actions\StalePart;
+use App\Mapping\BuildView;
 use App\Mapping\UnreadableBuild;
+use App\Models\BuildRecord;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -26,16 +28,25 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
  */
 final class Problems
 {
+    private const RETRY_AFTER_SECONDS = 2;
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([StaleBuild::class, StalePart::class, BadFile::class]);
         // A database's message holds the values that were to be stored; only its code and the statement's shape are written down.
         $exceptions->report(static function (QueryException $error): bool {
+            if (Trouble::of($error) === Trouble::Outrun) {
+                // Begun anew (Middleware\TryAgain), which says so when it gives up.
+                return false;
+            }
             Log::error('a statement failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null, 'statement' => $error->getSql()]);
 
             return false;
         });
         $exceptions->report(static function (\PDOException $error): bool {
+            if (Trouble::of($error) === Trouble::Outrun) {
+                return false;
+            }
             Log::error('the database failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null]);
 
             return false;
@@ -94,7 +105,7 @@ final class Problems
                 'too-large',
                 'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.',
             ),
-            $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
+            Trouble::of($error) !== null => self::database(Trouble::of($error)),
             $error instanceof HttpExceptionInterface => self::http($error),
             default => config('app.debug') === true
                 ? null
@@ -114,18 +125,37 @@ final class Problems
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
     }
 
-    private static function database(\PDOException $error): JsonResponse
+    /** Another transaction was faster, several times. */
+    public static function outrun(BuildRecord $fresh): JsonResponse
     {
-        // 2002 refused, 2006 gone away, 2013 lost, 1040 too many: the server is away, not the query wrong.
-        $away = preg_match('/\b(2002|2006|2013|1040)\b/', $error->getMessage()) === 1;
+        return self::json(
+            409,
+            'stale',
+            'Somebody, perhaps you in another window, was faster several times in a row. What you typed is still here; look at the fresh page and save again.',
+            ['fresh' => BuildView::of($fresh)],
+        );
+    }
 
-        return $away
-            ? self::json(
+    private static function database(Trouble $trouble): JsonResponse
+    {
+        return match ($trouble) {
+            Trouble::Away => self::json(
                 503,
                 'database-away',
-                'The database does not answer. Nothing was changed; what you typed is still here. Start it again, then save once more.',
-            )
-            : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
+                'The database does not answer at this moment. What you typed is still here. Wait a little, look whether it was saved, and save once more if it was not.',
+            ),
+            Trouble::Outrun => self::json(
+                503,
+                'busy',
+                'Others wrote here at the same moment and were faster, several times. Nothing was changed; what you typed is still here. Save once more.',
+            ),
+            Trouble::Full => self::json(
+                503,
+                'full',
+                'There is no room left to write to. Nothing was changed; what you typed is still here. Whoever runs this site has to make room.',
+            ),
+            Trouble::Other => self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
+        };
     }
 
     private static function http(HttpExceptionInterface $error): JsonResponse
@@ -158,6 +188,9 @@ final class Problems
     /** @param  array<string, mixed>  $more */
     private static function json(int $status, string $code, string $message, array $more = []): JsonResponse
     {
-        return new JsonResponse(['code' => $code, 'message' => $message, ...$more], $status);
+        // What will not do at once does in a moment, but for what is too much at any time.
+        $headers = $status === 503 && $code !== 'too-much' ? ['Retry-After' => (string) self::RETRY_AFTER_SECONDS] : [];
+
+        return new JsonResponse(['code' => $code, 'message' => $message, ...$more], $status, $headers);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Commits;
 use App\Http\Middleware\HoldsSession;
 use App\Http\Requests\EmailRequest;
 use App\Journal\Journal;
@@ -16,6 +17,7 @@ use App\Models\VendorRecord;
 use App\Policies\BuildPolicy;
 use App\Policies\OwnPolicy;
 use App\Policies\PartPolicy;
+use App\Sessions\SessionRows;
 use App\Standins\Bench\BenchInstrument;
 use App\Standins\Bench\SimulatedBench;
 use App\Standins\Mailbox\MailboxTransport;
@@ -28,12 +30,17 @@ use App\Standins\Rates\SimulatedRates;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\TransactionCommitted;
+use Illuminate\Database\Events\TransactionCommitting;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
@@ -45,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(ParcelPost::class, SimulatedPost::class);
         $this->app->bind(RateService::class, SimulatedRates::class);
         $this->app->bind(PriceFeed::class, SimulatedFeed::class);
+        $this->app->singleton(Commits::class);
         // Controllers ask for the signed-in builder by type; the route's guard has seen to it that there is one.
         $this->app->bind(User::class, static function (): User {
             $user = Auth::user();
@@ -67,7 +75,22 @@ final class AppServiceProvider extends ServiceProvider
                 session()->put(HoldsSession::KEY, $login->user->sessions_key);
             }
         });
+        Event::listen(TransactionCommitting::class, fn (TransactionCommitting $event) => $this->app->make(Commits::class)->committing($event));
+        Event::listen(TransactionCommitted::class, fn (TransactionCommitted $event) => $this->app->make(Commits::class)->committed($event));
+        Session::extend('database', static fn (): SessionRows => new SessionRows(DB::connection('shared'), 'sessions', self::minutes()));
+        $proxies = config('pocketplot.proxies');
+        if (is_array($proxies) && $proxies !== []) {
+            TrustProxies::at(array_values(array_filter($proxies, is_string(...))));
+            TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
+        }
         RateLimiter::for('sign-in', self::signInLimits(...));
+    }
+
+    private static function minutes(): int
+    {
+        $minutes = config('session.lifetime');
+
+        return is_int($minutes) ? $minutes : 480;
     }
 
     /**

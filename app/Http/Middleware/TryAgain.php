@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Commits;
+use App\Http\Problems;
+use App\Http\Trouble;
+use App\Models\BuildRecord;
+use App\Models\User;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Begins a request anew whose transaction another one was faster than, or whose database node went away before a
+ * commit was sent off. Every write is one transaction, so that nothing of the first try is left; each try reads
+ * everything fresh, from the account on. Who is outrun every time is told so, with the build as it is now.
+ *
+ * Never tried again: what has committed already, and what lost its connection while it did, for then nobody knows
+ * whether it was kept. That one is told that the database is away, and looks at the fresh page.
+ */
+final class TryAgain
+{
+    private const TRIES = 6;
+
+    /** Before the second try; twice as long before each further one. */
+    private const WAIT_MS = ['outrun' => 8, 'away' => 60];
+
+    public function __construct(private readonly Commits $commits) {}
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        for ($try = 1; ; $try++) {
+            $this->commits->begin();
+            $response = $next($request);
+            $error = property_exists($response, 'exception') && $response->exception instanceof \Throwable ? $response->exception : null;
+            $trouble = $error === null ? null : Trouble::of($error);
+            if (! $this->mayBeginAnew($trouble)) {
+                return $response;
+            }
+            if ($try === self::TRIES) {
+                return $this->giveUp($request, $response, $trouble);
+            }
+            $wait = self::WAIT_MS[$trouble === Trouble::Outrun ? 'outrun' : 'away'] * 2 ** ($try - 1);
+            usleep(1000 * random_int(intdiv($wait, 2), $wait));
+            $this->forget($trouble);
+        }
+    }
+
+    private function mayBeginAnew(?Trouble $trouble): bool
+    {
+        return ! $this->commits->kept
+            && ($trouble === Trouble::Outrun || ($trouble === Trouble::Away && ! $this->commits->tried));
+    }
+
+    /** What the first try has read is not taken for true by the next one. */
+    private function forget(?Trouble $trouble): void
+    {
+        if ($trouble === Trouble::Away) {
+            // Whatever stands in front of the nodes may lead to another one now.
+            DB::disconnect(config('database.default'));
+            DB::disconnect('shared');
+
+            return;
+        }
+        $user = Auth::user();
+        if ($user instanceof User) {
+            Auth::setUser(User::query()->findOrFail($user->id));
+        }
+    }
+
+    private function giveUp(Request $request, Response $response, ?Trouble $trouble): Response
+    {
+        Log::warning('given up after several tries', ['trouble' => $trouble?->name, 'route' => $request->route()->uri()]);
+        $build = $request->route('build');
+        if ($trouble !== Trouble::Outrun || ! $build instanceof BuildRecord) {
+            return $response;
+        }
+        $fresh = BuildRecord::query()->find($build->id);
+
+        return $fresh === null ? $response : Problems::outrun($fresh);
+    }
+}
