@@ -15,6 +15,8 @@ return [
     // What one request may take: seconds of work (waiting does not count) and memory.
     'request_seconds' => (int) env('POCKETPLOT_REQUEST_SECONDS', 20),
     'request_megabytes' => (int) env('POCKETPLOT_REQUEST_MEGABYTES', 256),
+    // Addresses of load balancers that stand in front, such as 10.0.0.5,10.0.0.6: only what they say of a caller's address is believed.
+    'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),
     'shelf_email' => 'shelf@pocketplot.invalid',
 
     // The account that owns the typical parts, which stand for any of their kind.

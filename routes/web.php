@@ -8,6 +8,7 @@ use App\Http\Controllers\ClippingController;
 use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\FindingController;
 use App\Http\Controllers\FitController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LineController;
 use App\Http\Controllers\MarketController;
@@ -24,6 +25,9 @@ use App\Http\Controllers\WorkController;
 use App\Http\Middleware\OnlyHere;
 use App\Sheets\SheetOut;
 use Illuminate\Support\Facades\Route;
+
+// Without a session: whoever stands in front of several servers asks every second.
+Route::get('up', HealthController::class)->withoutMiddleware('web');
 
 Route::prefix('api')->group(function (): void {
     Route::get('nothing', [PageController::class, 'nothing']);

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Letters\Occasion;
+use App\Letters\PostLetter;
 use App\Models\PendingAccount;
 use App\Models\User;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Validation\ValidationException;
-
-use function Illuminate\Support\defer;
 
 /**
  * An account in two steps: asked for on a page, opened with the key of a letter. Nobody at the page learns
@@ -33,11 +32,12 @@ final class OpenAccount
             static fn () => PendingAccount::query()->where('created_at', '<', now()->subHours(PendingAccount::HOURS))->delete(),
             self::TRIES,
         );
-        DB::transaction(static fn () => PendingAccount::query()->create(
-            ['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()],
-        ), self::TRIES);
-        // After the answer has gone out: what is sent would tell by its time.
-        defer(static fn () => self::write($email, $token));
+        DB::transaction(static function () use ($name, $email, $hash, $token): void {
+            PendingAccount::query()->create(
+                ['name' => $name, 'email' => $email, 'password' => $hash, 'token_hash' => PendingAccount::hashOf($token), 'created_at' => now()],
+            );
+            PostLetter::to($email, Occasion::AccountAskedFor, $token);
+        }, self::TRIES);
     }
 
     /** Refused, naming the token, when the key is none, has run out, or the address has an account by now. */
@@ -63,24 +63,5 @@ final class OpenAccount
 
             return $user;
         }, self::TRIES);
-    }
-
-    private static function write(string $email, string $token): void
-    {
-        $hours = PendingAccount::HOURS;
-        [$subject, $body] = User::query()->where('email', $email)->exists()
-            ? [
-                'You have an account already',
-                "Somebody, you perhaps, asked for an account under this address. There is one already.\n\nSign in here:\n"
-                    .User::link('/sign-in')
-                    ."\n\nIf the password is forgotten, ask for a new one there. If it was not you, do nothing.\n",
-            ]
-            : [
-                'Your account for Pocket Plot',
-                "Somebody, you we hope, asked for an account under this address.\n\nOpen it here within {$hours} hours:\n"
-                    .User::link('/open-account', ['token' => $token])
-                    ."\n\nIf it was not you, do nothing: there will be none.\n",
-            ];
-        Mail::raw($body, static fn ($letter) => $letter->to($email)->subject($subject));
     }
 }

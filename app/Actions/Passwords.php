@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Letters\Occasion;
+use App\Letters\PostLetter;
 use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
-
-use function Illuminate\Support\defer;
 
 /** Checking and changing passwords, with the same work for addresses that nobody has. */
 final class Passwords
@@ -35,16 +34,10 @@ final class Passwords
     /** Sets a new password; every session and every remembered sign-in of the account ends. */
     public static function change(User $user, string $password): void
     {
-        DB::transaction(
-            static fn () => $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'sessions_key' => User::newSessionsKey()])->save(),
-        );
-        // Whoever did not do this has to hear of it.
-        defer(static fn () => Mail::raw(
-            "The password of your account was changed, and every other device was signed out.\n\nIf it was not you, ask for a new one at once:\n"
-                .User::link('/forgot-password')
-                ."\n",
-            static fn ($letter) => $letter->to($user->email)->subject('Your password was changed'),
-        ));
+        DB::transaction(static function () use ($user, $password): void {
+            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'sessions_key' => User::newSessionsKey()])->save();
+            PostLetter::to($user->email, Occasion::PasswordChanged);
+        });
     }
 
     /** Ends every session and every remembered sign-in of the account. */

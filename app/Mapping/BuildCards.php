@@ -87,14 +87,14 @@ final class BuildCards
         ];
     }
 
-    /** The day and the rules by which a card made now is made. */
+    /** The day and the rules by which a card made now is made: the same on every server that runs the same version, and another while an update goes through them. */
     public static function made(): string
     {
-        $rules = Cache::remember('fingerprint of the core', self::NOTICED_WITHIN, static function (): string {
+        $rules = Cache::remember('fingerprint of the core '.gethostname().' '.base_path(), self::NOTICED_WITHIN, static function (): string {
             $files = [];
             /** @var \SplFileInfo $file */
             foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(base_path('core/src'), \FilesystemIterator::SKIP_DOTS)) as $file) {
-                $files[] = "{$file->getPathname()} {$file->getSize()} {$file->getMTime()}";
+                $files[] = substr($file->getPathname(), strlen(base_path())).' '.md5_file($file->getPathname());
             }
             sort($files);
 

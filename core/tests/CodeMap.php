@@ -24,7 +24,7 @@ final class CodeMap
     public const CORE = ['Quantity', 'Part', 'Build', 'Power', 'Sourcing', 'Fit', 'Wiring', 'Heat', 'Facts', 'Check', 'Bench', 'Assembly', 'File', 'Clipping', 'Sheet', '', 'WhatIf', 'Report'];
 
     /** The application's, in the same manner; all of them may use the core. */
-    public const APP = ['Journal', 'Models', 'Policies', 'Mapping', 'Library', 'Sheets', 'Standins', 'Actions', 'Http', 'Console', 'Providers'];
+    public const APP = ['Journal', 'Models', 'Letters', 'Sessions', 'Policies', 'Mapping', 'Library', 'Sheets', 'Standins', 'Actions', 'Http', 'Console', 'Providers'];
 
     /** @var array<string, list<string>> path from the root of the project => classes it uses, each once */
     public readonly array $uses;

@@ -14,16 +14,15 @@ use App\Http\Requests\NewPasswordRequest;
 use App\Http\Requests\RegisterRequest;
 use App\Http\Requests\SignInRequest;
 use App\Journal\Journal;
+use App\Letters\Occasion;
+use App\Letters\PostLetter;
 use App\Models\Letter;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\ValidationException;
-
-use function Illuminate\Support\defer;
 
 /** Who is here. No answer tells whether an address has an account: not by words, nor by status, nor by how long it took. */
 final class SessionController
@@ -133,8 +132,7 @@ final class SessionController
     {
         $email = $request->email();
         Journal::note('a new password was asked for', ['address' => Journal::masked($email)]);
-        // After the answer has gone out: what is sent would tell by its time.
-        defer(static fn (): string => Password::sendResetLink(['email' => $email]));
+        PostLetter::to($email, Occasion::PasswordForgotten);
 
         return self::told('If there is an account with this address, a letter is on its way.');
     }

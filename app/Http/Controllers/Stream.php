@@ -21,8 +21,8 @@ final class Stream
     /** Of pauses between lines; the lines behind them come without. */
     public const MOST_SECONDS = 30;
 
-    /** After so long a lock is given back, whatever became of its holder. */
-    private const LOCK_SECONDS = 90;
+    /** After so long a lock is given back, whatever became of its holder: longer than any stream, and a minute more, for clocks of several machines differ. */
+    private const LOCK_SECONDS = 150;
 
     private const WAIT_SECONDS = 2;
 
