@@ -45,14 +45,19 @@ missing_packages() {
 need_packages() {
     local missing
     mapfile -t missing < <(missing_packages "$@" | sed '/^$/d')
-    [ "${#missing[@]}" -eq 0 ] && return 0
+    need_these "${missing[@]}"
+}
+
+# Installs Debian packages, or says who can.
+need_these() { # packages...
+    [ $# -eq 0 ] && return 0
     if [ "$(id -u)" -ne 0 ]; then
-        fail "these Debian packages are missing: ${missing[*]}
-    Ask somebody with the rights to run: apt-get update && apt-get install -y ${missing[*]}"
+        fail "these Debian packages are missing: $*
+    Ask somebody with the rights to run: apt-get update && apt-get install -y $*"
     fi
-    command -v apt-get >/dev/null || fail "these are missing and there is no apt-get to install them with: ${missing[*]}"
-    say "Installing Debian packages: ${missing[*]}"
-    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$DATA/apt.log" 2>&1 \
+    command -v apt-get >/dev/null || fail "these are missing and there is no apt-get to install them with: $*"
+    say "Installing Debian packages: $*"
+    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@"; } >"$DATA/apt.log" 2>&1 \
         || { tail -20 "$DATA/apt.log" >&2; fail "apt-get did not install them (full log: .data/apt.log)"; }
 }
 
