@@ -46,6 +46,8 @@ use PocketPlot\Sourcing\Basket;
 use PocketPlot\Sourcing\Costs;
 use PocketPlot\Sourcing\Wishes;
 use PocketPlot\WhatIf\Candidates;
+use Tests\Load\UnderLoad;
+use Tests\Load\Visitor;
 
 require __DIR__.'/../vendor/autoload.php';
 (require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
@@ -69,58 +71,6 @@ function timed(int $rounds, callable $work): array
 function row(string $what, array $times, string $target): void
 {
     printf("%-52s %8.2f %8.2f %8.2f   %s\n", $what, $times[0], $times[1], $times[2], $target);
-}
-
-/** One cookie jar, as a browser has it. */
-final class Visitor
-{
-    private CurlHandle $curl;
-
-    public function __construct(private readonly string $base)
-    {
-        $this->curl = curl_init();
-        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1]);
-    }
-
-    /** The cookies as one header. */
-    public function jar(): string
-    {
-        return implode('; ', array_map(static function (string $cookie): string {
-            $fields = explode("\t", $cookie);
-
-            return "{$fields[5]}={$fields[6]}";
-        }, curl_getinfo($this->curl, CURLINFO_COOKIELIST)));
-    }
-
-    /** A page, as a browser opens it. */
-    public function open(string $path): void
-    {
-        curl_setopt_array(
-            $this->curl,
-            [CURLOPT_URL => preg_replace('#/api$#', '', $this->base).$path, CURLOPT_CUSTOMREQUEST => 'GET', CURLOPT_POSTFIELDS => '', CURLOPT_HTTPHEADER => []],
-        );
-        curl_exec($this->curl);
-    }
-
-    /** @return array<string, mixed> */
-    public function ask(string $method, string $path, ?array $body = null): array
-    {
-        $key = '';
-        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
-            $fields = explode("\t", $cookie);
-            $key = $fields[5] === 'XSRF-TOKEN' ? urldecode($fields[6]) : $key;
-        }
-        curl_setopt_array($this->curl, [
-            CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$key}"],
-        ]);
-        $answer = json_decode((string) curl_exec($this->curl), true);
-        if (curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) >= 400 || ! is_array($answer)) {
-            throw new RuntimeException("{$method} {$path} failed: ".json_encode($answer));
-        }
-
-        return $answer;
-    }
 }
 
 $today = Day::of('2026-11-23');
@@ -451,108 +401,23 @@ $visitor->ask('GET', $words);
 [$nothings, $pages] = $inTurns($words);
 printf("%-52s %8.1f times                %s\n", 'one more search word among judged candidates', $median($pages)[1] / $median($nothings)[1], '');
 
-/**
- * Keeps as many requests under way as there are callers, each of which asks one after the other.
- *
- * @param  list<array{jar: string, next: callable(?array<string, mixed>): array{string, string, ?array<string, mixed>}}>  $callers  what each asks next, given its last answer
- * @return array{list<float>, float} milliseconds of each request, requests a second
- */
-function underLoad(array $callers, int $requests, string $base): array
-{
-    $multi = curl_multi_init();
-    $times = [];
-    $sent = 0;
-    $under = new SplObjectStorage;
-    $send = static function (int $caller, ?array $last) use (&$sent, $callers, $multi, $under, $base): void {
-        [$method, $path, $body] = $callers[$caller]['next']($last);
-        $curl = curl_init();
-        curl_setopt_array($curl, [
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_URL => $base.$path,
-            CURLOPT_CUSTOMREQUEST => $method,
-            CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
-            CURLOPT_COOKIE => $callers[$caller]['jar'],
-            CURLOPT_HTTPHEADER => [
-                'Accept: application/json',
-                'Content-Type: application/json',
-                'X-XSRF-TOKEN: '.urldecode((string) preg_replace('/.*XSRF-TOKEN=([^;]+).*/', '$1', $callers[$caller]['jar'])),
-            ],
-        ]);
-        $under[$curl] = [$caller, hrtime(true)];
-        curl_multi_add_handle($multi, $curl);
-        $sent++;
-    };
-    $began = hrtime(true);
-    foreach (array_keys($callers) as $caller) {
-        $send($caller, null);
-    }
-    do {
-        curl_multi_exec($multi, $running);
-        while (($done = curl_multi_info_read($multi)) !== false) {
-            $curl = $done['handle'];
-            [$caller, $at] = $under[$curl];
-            $times[] = (hrtime(true) - $at) / 1e6;
-            $answer = json_decode((string) curl_multi_getcontent($curl), true);
-            if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) >= 400 || ! is_array($answer)) {
-                throw new RuntimeException('under load: '.curl_getinfo($curl, CURLINFO_RESPONSE_CODE).' '.curl_multi_getcontent($curl));
-            }
-            curl_multi_remove_handle($multi, $curl);
-            unset($under[$curl]);
-            if ($sent < $requests) {
-                $send($caller, $answer);
-            }
-        }
-        curl_multi_select($multi, 0.05);
-    } while (count($under) > 0);
-
-    return [$times, $requests / ((hrtime(true) - $began) / 1e9)];
-}
-
-$callers = [];
-foreach (range(1, 4) as $number) {
-    $email = "load-{$number}@example.test";
-    $account = User::query()->create(
-        ['name' => "Load {$number}", 'email' => $email, 'password' => 'four calm grey herons', 'sessions_key' => User::newSessionsKey()],
-    );
-    $own = App\Actions\StartBuild::fromDemo($account, 'refuge', null);
-    App\Actions\StartBuild::fromDemo($account, 'thimble', null);
-    $caller = new Visitor((string) getenv('BASE_URL').'/api');
-    $caller->ask('GET', '/session');
-    $caller->ask('POST', '/sign-in', ['email' => $email, 'password' => 'four calm grey herons']);
-    $callers[] = ['jar' => $caller->jar(), 'build' => $own->id];
-}
 $base = (string) getenv('BASE_URL').'/api';
-$empty = array_map(static fn (array $caller): array => ['jar' => $caller['jar'], 'next' => static fn (): array => ['GET', '/nothing', null]], $callers);
-$mixed = array_map(static function (array $caller): array {
-    $round = 0;
-    $version = 1;
-
-    return ['jar' => $caller['jar'], 'next' => static function (?array $last) use ($caller, &$round, &$version): array {
-        $version = is_int($last['version'] ?? null) ? $last['version'] : $version;
-
-        // Four reads to an edit.
-        return match ($round++ % 5) {
-            0 => ['GET', "/builds/{$caller['build']}", null],
-            1 => ['GET', '/parts?q=panel&role=display', null],
-            2 => ['PATCH', "/builds/{$caller['build']}/lines/panel", ['version' => $version, 'note' => "round {$round}"]],
-            3 => ['GET', '/builds', null],
-            default => ['GET', "/builds/{$caller['build']}/bench", null],
-        };
-    }];
-}, $callers);
+$accounts = UnderLoad::accounts($base, 4, 'load');
+$empty = UnderLoad::empty($base, ...array_column($accounts, 'jar'));
+$mixed = UnderLoad::mixed($base, $accounts);
 $p95 = static function (array $times): float {
     sort($times);
 
     return $times[(int) (count($times) * 0.95)];
 };
-underLoad($empty, 60, $base);
-underLoad($mixed, 60, $base);
+$empty->run(60);
+$mixed->run(60);
 // In turns, so that both meet the same moments of the machine.
 $emptyTimes = $mixedTimes = $emptyRates = $mixedRates = [];
 foreach (range(1, 5) as $turn) {
-    [$times, $emptyRates[]] = underLoad($empty, 200, $base);
+    [$times, $emptyRates[]] = $empty->run(200);
     $emptyTimes = [...$emptyTimes, ...$times];
-    [$times, $mixedRates[]] = underLoad($mixed, 200, $base);
+    [$times, $mixedRates[]] = $mixed->run(200);
     $mixedTimes = [...$mixedTimes, ...$times];
 }
 printf("%-52s %8.1f /s       p95 %6.1f ms\n", 'an empty route, four at once', $median($emptyRates)[1], $p95($emptyTimes));

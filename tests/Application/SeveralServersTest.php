@@ -26,9 +26,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Session;
+use Illuminate\Testing\TestResponse;
 use Symfony\Component\Process\Process;
+use Tests\TestCase;
 
 /** An error as MariaDB's driver tells it. */
 function databaseError(int $number, string $says, bool $inStatement = true): PDOException
@@ -166,6 +170,35 @@ describe('a request whose transaction was outrun', function (): void {
         // The test's own transaction stands around this one, so that nothing is kept yet.
         DB::transaction(static fn () => DB::select('select 1'));
         expect($commits->kept)->toBeFalse();
+    });
+
+    it('stays the same builder in the same session, and writes once', function (): void {
+        config(['session.driver' => 'database']);
+        $ada = $this->builder();
+        $build = $this->refuge($ada);
+        $session = static fn (TestResponse $answer): string => (string) $answer->getCookie('pocketplot_session')?->getValue();
+        $in = $this->postJson('/api/sign-in', ['email' => 'ada@example.test', 'password' => TestCase::PASSWORD])->assertOk();
+        $cookies = ['pocketplot_session' => $in->getCookie('pocketplot_session', false)?->getValue()];
+        // Each request comes to a server that knows nothing of the one before.
+        $anew = function (): void {
+            Auth::forgetGuards();
+            Session::forgetDrivers();
+            $this->app->forgetInstance('session.store');
+        };
+        $anew();
+        $outrun = 0;
+        BuildRecord::saving(static function () use (&$outrun): void {
+            if (++$outrun <= 2) {
+                throw databaseError(1213, 'Deadlock found when trying to get lock; try restarting transaction');
+            }
+        });
+        $answer = $this->call('PATCH', "/api/builds/{$build->id}/lines/panel", cookies: $cookies, server: [
+            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json',
+        ], content: json_encode(['version' => $build->version, 'note' => 'written once']))->assertOk();
+        expect($outrun)->toBe(3)->and($answer->json('version'))->toBe($build->version + 1)->and($session($in))->toHaveLength(40)->and($session($answer))->toBe($session($in));
+        $anew();
+        $this->call('GET', '/api/session', cookies: $cookies)->assertJsonPath('user.email', 'ada@example.test');
+        DB::connection('shared')->table('sessions')->where('id', $session($in))->delete();
     });
 
     it('gets its edit in once, behind somebody who holds the row', function (): void {

@@ -8,12 +8,13 @@ use App\Http\Commits;
 use App\Http\Problems;
 use App\Http\Trouble;
 use App\Models\BuildRecord;
-use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Session;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -36,6 +37,8 @@ final class TryAgain
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
+        // Decrypted in place on the way in: the second try gets them as they came.
+        $cookies = $request->cookies->all();
         for ($try = 1; ; $try++) {
             $this->commits->begin();
             $response = $next($request);
@@ -49,6 +52,7 @@ final class TryAgain
             }
             $wait = self::WAIT_MS[$trouble === Trouble::Outrun ? 'outrun' : 'away'] * 2 ** ($try - 1);
             usleep(1000 * random_int(intdiv($wait, 2), $wait));
+            $request->cookies->replace($cookies);
             $this->forget($trouble);
         }
     }
@@ -59,20 +63,18 @@ final class TryAgain
             && ($trouble === Trouble::Outrun || ($trouble === Trouble::Away && ! $this->commits->tried));
     }
 
-    /** What the first try has read is not taken for true by the next one. */
+    /** What the first try has read is not taken for true by the next one: neither the account nor the session. */
     private function forget(?Trouble $trouble): void
     {
         if ($trouble === Trouble::Away) {
             // Whatever stands in front of the nodes may lead to another one now.
             DB::disconnect(config('database.default'));
             DB::disconnect('shared');
-
-            return;
         }
-        $user = Auth::user();
-        if ($user instanceof User) {
-            Auth::setUser(User::query()->findOrFail($user->id));
-        }
+        Auth::forgetGuards();
+        Session::forgetDrivers();
+        app()->forgetInstance('session.store');
+        Cookie::flushQueuedCookies();
     }
 
     private function giveUp(Request $request, Response $response, ?Trouble $trouble): Response

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Builders for bin/cluster-test.
+ *   cluster-load.php accounts FOLDER          makes ten accounts, and writes down their builds
+ *   cluster-load.php run BASE FOLDER          twenty builders at once, until FOLDER/stop is there
+ *   cluster-load.php reckon FOLDER            holds what they saw against the database; 1 when something is wrong
+ *   cluster-load.php speed BASE COUNT NAME    requests a second and p95, reads and edits 4 : 1
+ *   cluster-load.php write BASE COUNT NAME    milliseconds of an edit, one after the other
+ */
+
+use Illuminate\Contracts\Console\Kernel;
+use Tests\Load\Account;
+use Tests\Load\Editor;
+use Tests\Load\Reckoning;
+use Tests\Load\UnderLoad;
+
+require __DIR__.'/../vendor/autoload.php';
+$boot = static fn () => (require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+[, $what, $one, $two, $three] = [...$argv, '', '', '', ''];
+
+switch ($what) {
+    case 'accounts':
+        $boot();
+        file_put_contents("{$one}/accounts.json", json_encode(array_map(Account::make(...), range(0, 9)), JSON_THROW_ON_ERROR));
+        break;
+    case 'run':
+        $accounts = array_map(
+            static fn (array $given): Account => new Account($given['email'], $given['builds'], $given['piece'], $given['line']),
+            json_decode((string) file_get_contents("{$two}/accounts.json"), true, flags: JSON_THROW_ON_ERROR),
+        );
+        $children = [];
+        for ($number = 0; $number < 20; $number++) {
+            $child = pcntl_fork();
+            if ($child === 0) {
+                try {
+                    // Sixteen edit, six accounts of them in two windows; four only read.
+                    (new Editor("{$one}/api", $accounts[$number % 10], $number, $two, $number < 16))->run();
+                } catch (Throwable $error) {
+                    fwrite(STDERR, "builder {$number}: {$error->getMessage()}\n");
+                    exit(1);
+                }
+                exit(0);
+            }
+            $children[] = $child;
+        }
+        $failed = 0;
+        foreach ($children as $child) {
+            pcntl_waitpid($child, $status);
+            $failed += pcntl_wexitstatus($status) === 0 && pcntl_wifexited($status) ? 0 : 1;
+        }
+        exit($failed === 0 ? 0 : 1);
+    case 'reckon':
+        $boot();
+        $reckoning = new Reckoning($one);
+        $reckoning->hold();
+        ksort($reckoning->answers);
+        printf("answers: %s\n", implode(', ', array_map(
+            static fn (int|string $status, int $count): string => "{$count} x ".($status === 0 || $status === '0' ? 'cut off' : $status),
+            array_keys($reckoning->answers), $reckoning->answers,
+        )));
+        printf("acknowledged: %s\n", implode(', ', array_map(
+            static fn (string $kind, int $count): string => "{$count} {$kind}", array_keys($reckoning->acknowledged), $reckoning->acknowledged,
+        )));
+        $kills = [];
+        foreach (is_file("{$one}/kills.txt") ? file("{$one}/kills.txt", FILE_IGNORE_NEW_LINES) ?: [] : [] as $line) {
+            [$at, $kind] = explode(' ', $line, 2);
+            $kills[$kind][] = (float) $at;
+        }
+        foreach ($kills as $kind => $moments) {
+            $silences = $reckoning->silences($moments);
+            sort($silences);
+            printf("%-40s %2d kills; nobody served for %.1f s (median), %.1f s (longest)\n", $kind, count($moments), $silences[intdiv(count($silences), 2)], max($silences));
+        }
+        $wrong = array_values(array_unique($reckoning->wrong));
+        printf("wrong: %d\n%s", count($wrong), implode('', array_map(static fn (string $one): string => "  {$one}\n", array_slice($wrong, 0, 30))));
+        exit($wrong === [] ? 0 : 1);
+    case 'speed':
+    case 'write':
+        $boot();
+        $count = (int) $two;
+        $accounts = UnderLoad::accounts("{$one}/api", $what === 'speed' ? 8 : 1, "{$what}-{$three}");
+        $load = $what === 'speed' ? UnderLoad::mixed("{$one}/api", $accounts) : UnderLoad::edits("{$one}/api", $accounts);
+        $load->run($what === 'speed' ? 80 : 10);
+        [$times, $rate] = $load->run($count);
+        sort($times);
+        printf("%.1f %.1f %.1f\n", $rate, $times[intdiv(count($times), 2)], $times[(int) (count($times) * 0.95)]);
+        break;
+    default:
+        fwrite(STDERR, "see the head of bin/cluster-load.php\n");
+        exit(2);
+}
