@@ -4,9 +4,12 @@
 source "$(dirname "${BASH_SOURCE[0]}")/common.sh"
 
 NODES=(1 2 3)
+# Nodes of another set have folders of their own: what bin/cluster keeps is none of bin/cluster-test's business.
+NODE_SET="${NODE_SET:-cluster-node}"
 CLUSTER="$DATA/cluster"
 declare -A NODE_PID NODE_FOLDER NODE_SOCKETS HEALTH_PID SERVER_PID LETTERS_PID
 PROXY_PID=
+NODE_OPTIONS=()
 mkdir -p "$CLUSTER"
 chmod 0711 "$CLUSTER"
 
@@ -52,7 +55,7 @@ node_settings() { # number
 
 make_node() { # number
     local owner folder
-    NODE_FOLDER[$1]="$(database_folder "cluster-node-$1")"
+    NODE_FOLDER[$1]="$(database_folder "$NODE_SET-$1")"
     folder="${NODE_FOLDER[$1]}"
     owner="$(database_owner)"
     stop_left_behind "$folder/pid" "$folder/files"
@@ -96,7 +99,12 @@ start_node() { # number, [new]
         [ ! -f "$folder/files/grastate.dat" ] || sed -i 's/^safe_to_bootstrap: 0/safe_to_bootstrap: 1/' "$folder/files/grastate.dat"
         options+=(--wsrep-new-cluster)
     fi
-    (umask 077; node_server "$1" "${options[@]}") >>"$folder/server.log" 2>&1 &
+    (
+        umask 077
+        # Only bin/cluster-test sets this: no file may grow larger, as on a full disk.
+        [ -z "${NODE_KILOBYTES:-}" ] || { trap '' XFSZ; ulimit -f "$NODE_KILOBYTES"; }
+        node_server "$1" "${options[@]}" "${NODE_OPTIONS[@]}"
+    ) >>"$folder/server.log" 2>&1 &
     NODE_PID[$1]=$!
     disown
 }
@@ -183,11 +191,13 @@ start_server() { # number, [command to put in front...]
         >>"$CLUSTER/server-$n.log" 2>&1 &
     SERVER_PID[$n]=$!
     disown
+    printf %s "${SERVER_PID[$n]}" >"$CLUSTER/server-$n.pid"
     [ -n "${WITHOUT_LETTERS:-}" ] && return 0
     (umask 077; exec setsid bash -c 'while :; do php artisan queue:work --queue=letters --sleep=2 --max-time=900 --quiet || true; sleep 1; done') \
         >>"$CLUSTER/letters-$n.log" 2>&1 &
     LETTERS_PID[$n]=$!
     disown
+    printf %s "${LETTERS_PID[$n]}" >"$CLUSTER/letters-$n.pid"
 }
 
 wait_for_server() { # number, [seconds]

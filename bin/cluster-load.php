@@ -8,10 +8,13 @@ declare(strict_types=1);
  *   cluster-load.php run BASE FOLDER          twenty builders at once, until FOLDER/stop is there
  *   cluster-load.php reckon FOLDER            holds what they saw against the database; 1 when something is wrong
  *   cluster-load.php speed BASE COUNT NAME    requests a second and p95, reads and edits 4 : 1
- *   cluster-load.php write BASE COUNT NAME    milliseconds of an edit, one after the other
+ *   cluster-load.php write BASE COUNT NAME    the same of edits only, one after the other
+ *   cluster-load.php commit COUNT             milliseconds of a transaction of one row, one after the other
  */
 
+use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
 use Tests\Load\Account;
 use Tests\Load\Editor;
 use Tests\Load\Reckoning;
@@ -87,6 +90,18 @@ switch ($what) {
         [$times, $rate] = $load->run($count);
         sort($times);
         printf("%.1f %.1f %.1f\n", $rate, $times[intdiv(count($times), 2)], $times[(int) (count($times) * 0.95)]);
+        break;
+    case 'commit':
+        $boot();
+        $id = User::shelf()->id;
+        $times = [];
+        for ($round = 0; $round < (int) $one; $round++) {
+            $began = hrtime(true);
+            DB::transaction(static fn () => DB::table('users')->where('id', $id)->increment('held'));
+            $times[] = (hrtime(true) - $began) / 1e6;
+        }
+        sort($times);
+        printf("%.2f %.2f\n", $times[intdiv(count($times), 2)], $times[(int) (count($times) * 0.95)]);
         break;
     default:
         fwrite(STDERR, "see the head of bin/cluster-load.php\n");

@@ -75,8 +75,8 @@ final class BuildCards
         return $card;
     }
 
-    /** @return array<string, mixed> */
-    private static function says(Appraisal $appraisal): array
+    /** @return array<string, mixed> what the card says, without what stands in the row anyway */
+    public static function says(Appraisal $appraisal): array
     {
         return [
             'purpose' => $appraisal->build->brief->purpose,

@@ -172,6 +172,18 @@ describe('a request whose transaction was outrun', function (): void {
         expect($commits->kept)->toBeFalse();
     });
 
+    it('is begun anew on a fresh connection when the old one hangs in a transaction that is none any more', function (): void {
+        DB::rollBack(0);
+        $seen = [];
+        $during = static function () use (&$seen): void {
+            $seen[] = [DB::transactionLevel(), DB::selectOne('select connection_id() as id')->id];
+            count($seen) === 1 && DB::beginTransaction();
+        };
+        [$tries] = tried([$this->outrun, $this->outrun, null], during: $during);
+        expect($tries)->toBe(3)->and(array_column($seen, 0))->toBe([0, 0, 0])
+            ->and($seen[1][1])->not->toBe($seen[0][1])->and($seen[2][1])->toBe($seen[1][1]);
+    });
+
     it('stays the same builder in the same session, and writes once', function (): void {
         config(['session.driver' => 'database']);
         $ada = $this->builder();

@@ -209,7 +209,7 @@ final class Editor
 
     private function token(): string
     {
-        return "t-{$this->number}-".++$this->count;
+        return 't-'.basename($this->folder)."-{$this->number}-".++$this->count;
     }
 
     /**

@@ -39,6 +39,7 @@ final class TryAgain
     {
         // Decrypted in place on the way in: the second try gets them as they came.
         $cookies = $request->cookies->all();
+        $level = DB::transactionLevel();
         for ($try = 1; ; $try++) {
             $this->commits->begin();
             $response = $next($request);
@@ -53,7 +54,7 @@ final class TryAgain
             $wait = self::WAIT_MS[$trouble === Trouble::Outrun ? 'outrun' : 'away'] * 2 ** ($try - 1);
             usleep(1000 * random_int(intdiv($wait, 2), $wait));
             $request->cookies->replace($cookies);
-            $this->forget($trouble);
+            $this->forget($trouble, $level);
         }
     }
 
@@ -64,10 +65,12 @@ final class TryAgain
     }
 
     /** What the first try has read is not taken for true by the next one: neither the account nor the session. */
-    private function forget(?Trouble $trouble): void
+    private function forget(?Trouble $trouble, int $level): void
     {
-        if ($trouble === Trouble::Away) {
-            // Whatever stands in front of the nodes may lead to another one now.
+        // Away: whatever stands in front of the nodes may lead to another one now. And where a node that broke a
+        // transaction off would not even take its end, nobody counts on what is left of that connection: the next try
+        // would write each statement for itself.
+        if ($trouble === Trouble::Away || DB::transactionLevel() !== $level) {
             DB::disconnect(config('database.default'));
             DB::disconnect('shared');
         }
