@@ -127,11 +127,11 @@ wait_for_node() { # number, [seconds]
     return 1
 }
 
-# Waits until a process is gone; what takes too long is killed.
+# Waits until a process, or with "-" in front a whole group, is gone; what takes too long is killed.
 gone() { # process id, seconds
-    for _ in $(seq $((${2} * 10))); do kill -0 "$1" 2>/dev/null || return 0; sleep 0.1; done
-    kill -9 "$1" 2>/dev/null || true
-    for _ in $(seq 50); do kill -0 "$1" 2>/dev/null || return 0; sleep 0.1; done
+    for _ in $(seq $(($2 * 10))); do kill -0 -- "$1" 2>/dev/null || return 0; sleep 0.1; done
+    kill -9 -- "$1" 2>/dev/null || true
+    for _ in $(seq 50); do kill -0 -- "$1" 2>/dev/null || return 0; sleep 0.1; done
 }
 
 kill_node() { kill -9 "${NODE_PID[$1]}" 2>/dev/null || true; gone "${NODE_PID[$1]}" 10; }
@@ -212,8 +212,8 @@ wait_for_server() { # number, [seconds]
 
 end_group() { # signal, process id of the group's first
     [ -n "${2:-}" ] || return 0
-    kill "-$1" -- "-$2" 2>/dev/null || kill "-$1" "$2" 2>/dev/null || true
-    gone "$2" 10
+    kill "-$1" -- "-$2" 2>/dev/null || true
+    gone "-$2" 10
 }
 
 kill_server() { end_group KILL "${SERVER_PID[$1]:-}"; end_group KILL "${LETTERS_PID[$1]:-}"; SERVER_PID[$1]=; LETTERS_PID[$1]=; }

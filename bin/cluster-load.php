@@ -73,7 +73,7 @@ switch ($what) {
             $kills[$kind][] = (float) $at;
         }
         foreach ($kills as $kind => $moments) {
-            $silences = $reckoning->silences($moments);
+            $silences = $reckoning->silences($moments, array_merge(...array_values($kills)));
             sort($silences);
             printf("%-40s %2d kills; nobody served for %.1f s (median), %.1f s (longest)\n", $kind, count($moments), $silences[intdiv(count($silences), 2)], max($silences));
         }

@@ -33,20 +33,15 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([StaleBuild::class, StalePart::class, BadFile::class]);
+        // Begun anew (Middleware\TryAgain), which says so when it gives up.
+        $exceptions->dontReportWhen(static fn (\Throwable $error): bool => Trouble::of($error) === Trouble::Outrun || is_a($error, 'RedisException'));
         // A database's message holds the values that were to be stored; only its code and the statement's shape are written down.
         $exceptions->report(static function (QueryException $error): bool {
-            if (Trouble::of($error) === Trouble::Outrun) {
-                // Begun anew (Middleware\TryAgain), which says so when it gives up.
-                return false;
-            }
             Log::error('a statement failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null, 'statement' => $error->getSql()]);
 
             return false;
         });
         $exceptions->report(static function (\PDOException $error): bool {
-            if (Trouble::of($error) === Trouble::Outrun) {
-                return false;
-            }
             Log::error('the database failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null]);
 
             return false;
@@ -147,7 +142,7 @@ final class Problems
             Trouble::Outrun => self::json(
                 503,
                 'busy',
-                'Others wrote here at the same moment and were faster, several times. Nothing was changed; what you typed is still here. Save once more.',
+                'The database could not take this at this moment, because others were writing or a machine is away. Nothing was changed; what you typed is still here. Save once more.',
             ),
             Trouble::Full => self::json(
                 503,

@@ -26,9 +26,9 @@ enum Trouble
 
     /**
      * Numbers of MariaDB's own list. Too many connections, shutting down, the node is not part of the cluster's
-     * majority, broken off, killed, read only (about to go, or a guest of the cluster).
+     * majority, could not commit, broken off, killed, read only (about to go, or a guest of the cluster).
      */
-    private const AWAY = [1040, 1047, 1053, 1152, 1317, 1290, 1792, 1927, 2002, 2003, 2006, 2013, 4031];
+    private const AWAY = [1040, 1047, 1053, 1152, 1180, 1317, 1290, 1792, 1927, 2002, 2003, 2006, 2013, 4031];
 
     /** No space for a temporary file, a log, a table, an index. */
     private const FULL = [3, 20, 28, 1021, 1026, 1114];

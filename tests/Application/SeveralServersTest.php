@@ -84,6 +84,7 @@ describe('what an error of the database means', function (): void {
         'another node committed first' => [1213, 'WSREP detected deadlock/conflict and aborted the transaction. Try restarting the transaction', Trouble::Outrun],
         'cut off from the majority' => [1047, 'WSREP has not yet prepared node for application use', Trouble::Away],
         'going down' => [1053, 'Server shutdown in progress', Trouble::Away],
+        'could not commit' => [1180, 'Got error 6 "No such device or address" during COMMIT', Trouble::Away],
         'gone' => [2006, 'MySQL server has gone away', Trouble::Away],
         'gone in the middle' => [2013, 'Lost connection to server during query', Trouble::Away],
         'killed by the proxy' => [1927, 'Connection was killed', Trouble::Away],

@@ -64,16 +64,18 @@ final class Reckoning
     }
 
     /**
-     * How long nobody got an answer that was well, after each of these moments.
+     * How long nobody got an answer that was well, after each of these moments and before what happened next.
      *
      * @param  list<float>  $moments
+     * @param  list<float>  $all  of everything that happened
      * @return list<float> seconds
      */
-    public function silences(array $moments): array
+    public function silences(array $moments, array $all): array
     {
         usort($this->well, static fn (array $one, array $other): int => $one[1] <=> $other[1]);
         $silences = [];
         foreach ($moments as $moment) {
+            $until = min([$moment + 15.0, ...array_filter($all, static fn (float $other): bool => $other > $moment)]);
             $longest = 0.0;
             $last = $moment;
             foreach ($this->well as [, $came]) {
@@ -82,7 +84,7 @@ final class Reckoning
                 }
                 $longest = max($longest, $came - $last);
                 $last = $came;
-                if ($came > $moment + 15.0) {
+                if ($came > $until) {
                     break;
                 }
             }
