@@ -82,7 +82,7 @@ final class Reckoning
                 if ($came < $moment) {
                     continue;
                 }
-                $longest = max($longest, $came - $last);
+                $longest = max($longest, min($came, $until) - $last);
                 $last = $came;
                 if ($came > $until) {
                     break;
