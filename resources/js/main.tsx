@@ -3,6 +3,7 @@ import { StrictMode, Suspense, lazy } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import '../css/app.css';
+import { readingAgain } from './api/client';
 import { Mailbox } from './sign-in/Mailbox';
 import { AskForPassword, NewPassword, OpenAccount, Register, SignIn } from './sign-in/SignInPages';
 import { SignedIn } from './sign-in/SignedIn';
@@ -28,7 +29,7 @@ const Compare = lazy(() => import('./library/Compare'));
 const Rules = lazy(() => import('./rules/Rules'));
 const RulePage = lazy(() => import('./rules/Rules').then((module) => ({ default: module.RulePage })));
 
-const cache = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false } } });
+const cache = new QueryClient({ defaultOptions: { queries: { ...readingAgain, refetchOnWindowFocus: false } } });
 const place = document.getElementById('page');
 if (place === null) throw new Error('the page has no place for the interface');
 

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { api, Problem, problemOf } from '../../resources/js/api/client';
+import { api, Problem, problemOf, readingAgain } from '../../resources/js/api/client';
 
 const json = (status: number, body: unknown) => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
@@ -98,4 +98,16 @@ describe('a problem', () => {
         ]).toEqual(['bad-input', 'no', 'Give a name.', undefined, ['a/b: is missing; write it', 'All of it.'], 'is missing; write it', undefined, 'id', null]);
     });
     it('of an answer that is no JSON is that nobody answers', async () => expect((await problemOf(new Response('oops', { status: 502 }))).code).toBe('away'));
+
+    it('says after how long the same may be asked again', async () => {
+        const said = JSON.stringify({ code: 'database-away', message: 'In a moment.' });
+        const passing = await problemOf(new Response(said, { status: 503, headers: { 'Retry-After': '2' } }));
+        expect(passing.retryAfterMs).toBe(2000);
+        expect([0, 3, 4].map((failures) => readingAgain.retry(failures, passing))).toEqual([true, true, false]);
+        expect(readingAgain.retryDelay(0, passing)).toBe(2000);
+        const lasting = await problemOf(new Response(said, { status: 503 }));
+        expect(lasting.retryAfterMs).toBeNull();
+        expect(readingAgain.retry(0, lasting)).toBe(false);
+        expect(readingAgain.retry(0, new Error('of something else'))).toBe(false);
+    });
 });

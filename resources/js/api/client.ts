@@ -88,6 +88,8 @@ export class Problem extends Error {
         readonly fresh: Build | null = null,
         /** The build that cannot be read, when it is one. */
         readonly build: string | null = null,
+        /** Milliseconds after which the same may be asked again; null when asking again does no good. */
+        readonly retryAfterMs: number | null = null,
     ) {
         super(message);
     }
@@ -162,11 +164,28 @@ async function send<T>(method: string, path: string, body?: unknown, tries = tri
 export async function problemOf(response: Response): Promise<Problem> {
     try {
         const said = (await response.json()) as ProblemBody;
-        return new Problem(said.code, said.message, said.fields, said.problems, said.fresh ?? null, said.build ?? null);
+        const seconds = response.headers.get('Retry-After');
+        return new Problem(
+            said.code,
+            said.message,
+            said.fields,
+            said.problems,
+            said.fresh ?? null,
+            said.build ?? null,
+            seconds === null ? null : 1000 * Number(seconds),
+        );
     } catch {
         return new Problem('away', away);
     }
 }
+
+const mostReads = 4;
+
+/** What is only read is asked for again while a server says that it will be back in a moment; what is written is left to the builder. */
+export const readingAgain = {
+    retry: (failures: number, error: Error) => error instanceof Problem && error.retryAfterMs !== null && failures < mostReads,
+    retryDelay: (_failures: number, error: Error) => (error instanceof Problem ? error.retryAfterMs : null) ?? 0,
+};
 
 export const api = {
     get: <T>(path: string) => send<T>('GET', path),
