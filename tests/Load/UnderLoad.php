@@ -16,6 +16,9 @@ use SplObjectStorage;
  */
 final class UnderLoad
 {
+    /** @var array<int, array<string, mixed>> by caller, its last answer: the next run goes on from there */
+    private array $last = [];
+
     /** @param  list<Caller>  $callers  what each asks next, given its last answer */
     private function __construct(private readonly array $callers, private readonly string $base) {}
 
@@ -115,7 +118,7 @@ final class UnderLoad
         };
         $began = hrtime(true);
         foreach (array_keys($this->callers) as $caller) {
-            $send($caller, null);
+            $send($caller, $this->last[$caller] ?? null);
         }
         do {
             curl_multi_exec($multi, $running);
@@ -127,6 +130,7 @@ final class UnderLoad
                 if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) >= 400 || ! is_array($answer)) {
                     throw new RuntimeException('under load: '.curl_getinfo($curl, CURLINFO_RESPONSE_CODE).' '.curl_multi_getcontent($curl));
                 }
+                $this->last[$caller] = $answer;
                 curl_multi_remove_handle($multi, $curl);
                 unset($under[$curl]);
                 if ($sent < $requests) {
