@@ -19,7 +19,8 @@ final readonly class Amounts
         'milliamp' => ['mA', 1.0], 'milliamps' => ['mA', 1.0], 'ua' => ['mA', 0.001], 'microamp' => ['mA', 0.001], 'microamps' => ['mA', 0.001],
         'v' => ['V', 1.0], 'volt' => ['V', 1.0], 'volts' => ['V', 1.0], 'vdc' => ['V', 1.0], 'vac' => ['V~', 1.0], 'mv' => ['V', 0.001],
         'w' => ['W', 1.0], 'watt' => ['W', 1.0], 'watts' => ['W', 1.0], 'mw' => ['W', 0.001],
-        'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0], 'oz' => ['g', 28.349523125],
+        'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0],
+        'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', 28.349523125],
         'ounce' => ['g', 28.349523125], 'ounces' => ['g', 28.349523125], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237],
         'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
         '"' => ['mm', 25.4], 'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
@@ -141,7 +142,9 @@ final readonly class Amounts
                 return [$range];
             }
         }
-        if ($ua === null) {
+        // "2.4G dongle" is no weight, and "55-1080A" no current.
+        $isRadio = $text('ua') === 'G' && in_array($a, [2.4, 5.8], true);
+        if ($ua === null || $isRadio || self::isNoCurrent($ua[0], $a * $ua[1])) {
             return [];
         }
 
@@ -170,9 +173,16 @@ final readonly class Amounts
         }
         $low = $a * ($ua ?? $unit)[1];
         $high = $b * $unit[1];
-        $isOne = ($ua === null || $ua[0] === $unit[0]) && $low < $high && ($op !== 'or' || ($ua === null && $unit[0] === 'V'));
+        $isOne = ! self::isNoCurrent($unit[0], $high)
+            && ($ua === null || $ua[0] === $unit[0]) && $low < $high && ($op !== 'or' || ($ua === null && $unit[0] === 'V'));
 
         return $isOne ? new Amount($unit[0], round($low, 7), null, round($high, 7), $start, $end) : null;
+    }
+
+    /** More than anything here carries: an A at the end of a name. */
+    private static function isNoCurrent(string $unit, float $value): bool
+    {
+        return $unit === 'mA' && $value >= 150_000.0;
     }
 
     private function bounded(string $unit, float $value, int $start, int $end, string $piece, int $offset): Amount

@@ -19,7 +19,7 @@ final readonly class Boxes
         }
         $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
         $unit = self::UNIT;
-        $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|v|hor|ver|rgb)\)\s*)?(?:rgb\s*)?";
+        $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|t|v|hor|ver|rgb|horizontal|vertical|length|width|height|long|wide|high|thick)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
         $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
         $found = $taken = [];

@@ -15,6 +15,8 @@ final class Clause
 
     public readonly string $lower;
 
+    public readonly string $label;
+
     /** @var array<string, list<array{int, int}>> where a cue stands, from and to, by its pattern: asked once for all numbers */
     private array $cues = [];
 
@@ -29,13 +31,14 @@ final class Clause
         /** Bytes in the plain text. */
         public readonly int $start,
         /** What stands before the colon or in the first cell of the line, in small letters; "" without one. */
-        public readonly string $label = '',
+        string $label = '',
         /** The heading that it stands under, in small letters. */
         public readonly string $heading = '',
         /** @var array{int, int}|null the row that this was written out of: its finds stand there */
         public readonly ?array $row = null,
     ) {
-        $this->lower = strtolower($text);
+        $this->lower = Glossary::plain(strtolower($text));
+        $this->label = Glossary::plain($label);
     }
 
     public function says(string $pattern): bool

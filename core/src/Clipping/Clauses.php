@@ -48,7 +48,7 @@ final class Clauses
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
             }
-            $table = (preg_match('/\bm(?:in|ax)/i', $line) === 1 ? self::bounded($lines, $index) : null)
+            $table = self::chosen($lines, $index) ?? (preg_match('/\bm(?:in|ax)/i', $line) === 1 ? self::bounded($lines, $index) : null)
                 ?? (preg_match('/[;\t|,].*[;\t|,].*[;\t|,]/', $line) === 1 ? self::sheet($lines, $index) : null)
                 ?? (preg_match('/^[^\d]+$/', $line) === 1 ? self::series($lines, $index) : null);
             if ($table !== null) {
@@ -145,6 +145,35 @@ final class Clauses
         }
 
         return $joined;
+    }
+
+    /**
+     * A table of variants, one column of which is the part: "Variant A | Variant B (yours)". The others are left out.
+     *
+     * @param  list<array{string, int}>  $lines
+     * @return array{list<Clause>, int}|null with the number of further lines that it takes
+     */
+    private static function chosen(array $lines, int $index): ?array
+    {
+        if (preg_match('/[|\t].*\((?:yours|this(?: one| offer| item)?|selected|chosen|ordered|your choice)\)/i', $lines[$index][0]) !== 1) {
+            return null;
+        }
+        $head = self::cells($lines[$index][0]);
+        $isIt = static fn (string $cell): bool => preg_match('/\((?:yours|this|selected|chosen|ordered|your choice)/i', $cell) === 1;
+        $column = array_key_first(array_filter($head, $isIt));
+        $first = array_key_first(array_filter(self::cells($lines[$index + 1][0] ?? ''), static fn (string $cell): bool => trim($cell, ' -:|') !== ''));
+        $clauses = [];
+        $taken = 0;
+        for ($next = $index + 1; isset($lines[$next]) && count(self::cells($lines[$next][0])) === count($head); $next++) {
+            [$row, $start] = $lines[$next];
+            $cells = self::cells($row);
+            if ($column !== null && $first !== null && preg_match('/\w/', $cells[$column]) === 1) {
+                $clauses[] = new Clause(trim($cells[$column]), $start, strtolower(trim($cells[$first])), '', [$start, $start + strlen($row)]);
+            }
+            $taken++;
+        }
+
+        return $taken === 0 ? null : [$clauses, $taken];
     }
 
     /**

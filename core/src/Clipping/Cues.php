@@ -11,16 +11,16 @@ namespace PocketPlot\Clipping;
 final class Cues
 {
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
-    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed)? (?:supply|adapter)|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed|s)?\b|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
-    public const OTHER_PART = '/\bthe old\b|\bold one\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
+    public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
     public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|free (?:cable|adapter)|accessor/';
 
     /** @return list<array{string, string, float}> meaning, cue, bias */
     public static function volts(string $role): array
     {
-        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over|at)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
         $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
         return match ($role) {
@@ -28,7 +28,7 @@ final class Cues
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
                 ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:\w+ )?(?:under|below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
                 ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
@@ -48,7 +48,7 @@ final class Cues
             'regulator' => [
                 $limit,
                 $logic,
-                ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above)/', -6.0],
+                ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above|high|low)/', -6.0],
                 ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b|\bvdrop/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
@@ -58,6 +58,7 @@ final class Cues
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
             default => [
                 $limit,
+                ['', '/dies (?:at|below|under)|gives up|goes (?:dark|out|off) (?:at|below|under)|stops (?:at|below|under)/', -12.0],
                 ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|brightness|dimm?ing/', -10.0],
                 $logic,
                 ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
@@ -115,6 +116,7 @@ final class Cues
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
                 ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
+                ['draw', '/together|altogether|in all\b|all told|in total/', -6.0],
                 ['draw', '/current/', 60.0],
             ],
         };

@@ -265,7 +265,8 @@ final readonly class Gathering
         if (! $first->isFigure()) {
             return $first;
         }
-        $hasIdle = array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') === 'idle') !== [];
+        $hasWorst = array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') === 'heavy') !== [];
+        $hasIdle = $hasWorst && array_filter($same, static fn (Find $one): bool => ($one->says['state'] ?? '') === 'idle') !== [];
         $least = $usual = $most = [];
         $end = $first->end;
         foreach ($same as $find) {

@@ -40,7 +40,9 @@ final readonly class Numbers
             return true;
         };
         $free = array_values(array_filter($all, $isFree));
-        $free = array_values(array_filter($free, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start)));
+        // What its writer asks himself is not so yet: "(pitch 2.54?)".
+        $free = array_values(array_filter($free, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start)
+            && preg_match('/^\s*\?/', $clause->after($one->end - $clause->start, 3)) !== 1));
         $found = $this->bare($clause, $free);
         $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
         $chosen = $clause->says('/you (?:selected|chose|picked)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
@@ -64,11 +66,45 @@ final readonly class Numbers
      */
     private function bare(Clause $clause, array $amounts): array
     {
+        $found = [];
+        foreach ([...$this->singles($clause, $amounts), ...$this->ranges()] as [$what, $pattern, $bound, $applies]) {
+            if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+                $last = $match[count($match) - 1];
+                $value = $this->amounts->number($last[0]);
+                // "0.36 A, 0.72, never above 0.97": amps as those beside it.
+                $value *= str_contains($what, 'draw') && $value < 10.0 ? 1000.0 : 1.0;
+                if ($what === 'charge input voltage' && $value > 60.0) {
+                    // The mains.
+                    continue;
+                }
+                if (str_starts_with($bound, 'range')) {
+                    $times = $bound === 'range' ? 1.0 : 10.0;
+                    $says = ['least' => $this->amounts->number($match[1][0]) * $times, 'most' => $value * $times];
+                    $found[] = new Find($what, $says, $clause->start + $match[0][1], $clause->start + $last[1] + strlen($last[0]));
+
+                    continue;
+                }
+                $isCapacity = $value >= 100 && $value <= 50000;
+                if ($what !== 'capacity' || $isCapacity) {
+                    $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Amount>  $amounts
+     * @return list<array{string, string, string, bool}> what, pattern, bound, whether it applies
+     */
+    private function singles(Clause $clause, array $amounts): array
+    {
         $number = '('.Amounts::NUMBER.')';
         $milliamps = $this->hasUnit($amounts, 'mA');
         $isLoad = in_array($this->role, self::LOADS, true);
-        /** @var list<array{string, string, string, bool}> $forms what, pattern, bound, whether it applies */
-        $forms = [
+
+        return [
             ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/",
                 'usual', $this->role === 'cells'],
@@ -76,12 +112,10 @@ final readonly class Numbers
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls'
                 && ! $this->hasUnit($amounts, 'mm')],
             ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator'],
-            ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
-            ['supply voltage', "/(?<![\\w.])(?:in|input|takes|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
-                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
-            ['output voltage', "/(?<![\\w.])(?:out|output|gives|vout)\\b(?: \\w+){0,2}?\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|"
-                .'volts?|mm|x|a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
-            ['wall', "/\\bwalls?\\b\\W{1,3}(?:about |ca\\.? )?{$number} ?(?:-|to) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|x|cm)\\b)/", 'range', $this->role === 'case'],
+            ['cell full voltage', '/(?:stops|ends|full|finished) at (4[.,](?:1|2|35))(?!\d)(?!\w*\s?v)/', 'usual',
+                in_array($this->role, ['cells', 'charger'], true)],
+            ['travel', "/\\b(?:travel|stroke)[ :=]{1,3}(?:of |is )?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|cm|n|g|x|±)\\b)/", 'usual',
+                in_array($this->role, ['switch', 'controls'], true)],
             ['diagonal', "/(?:lcd|tft|ips|oled)\\s{$number}(?= (?:tft|lcd|ips|oled|colou?r|spi|hdmi))/", 'usual', $this->role === 'display'
                 && ! $clause->says('/"|inch|\\bin\\b/')],
             ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
@@ -95,27 +129,25 @@ final readonly class Numbers
             ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad
                 && $milliamps],
         ];
-        $found = [];
-        foreach ($forms as [$what, $pattern, $bound, $applies]) {
-            if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-                $last = $match[count($match) - 1];
-                $value = $this->amounts->number($last[0]);
-                // "0.36 A, 0.72, never above 0.97": amps as those beside it.
-                $value *= str_contains($what, 'draw') && $value < 10.0 ? 1000.0 : 1.0;
-                if ($bound === 'range') {
-                    $found[] = new Find($what, ['least' => $this->amounts->number($match[1][0]), 'most' => $value], $clause->start + $match[0][1],
-                        $clause->start + $last[1] + strlen($last[0]));
+    }
 
-                    continue;
-                }
-                $isCapacity = $value >= 100 && $value <= 50000;
-                if ($what !== 'capacity' || $isCapacity) {
-                    $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
-                }
-            }
-        }
+    /** @return list<array{string, string, string, bool}> the same of two numbers, from the first to the second */
+    private function ranges(): array
+    {
+        $number = '('.Amounts::NUMBER.')';
 
-        return $found;
+        return [
+            ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
+            ['supply voltage', "/(?<![\\w.])(?:in|input|takes|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
+                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
+            ['output voltage', "/(?<![\\w.])(?:out|output|gives|vout)\\b(?: \\w+){0,2}?\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|"
+                .'volts?|mm|x|a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
+            ['charge input voltage', "/(?<![\\w.])(?:in|input|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
+                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'charger'],
+            ['lead length', "/(?:wires?|leads?|cables?|cord)\\W{1,3}(?:of |are )?{$number} (?:and|or|\\/) {$number} ?cm\\b/", 'range in cm', true],
+            ['wall', "/\\bwalls?\\b\\W{1,3}(?:about |ca\\.? )?{$number} ?(?:-|to) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|x|cm)\\b)/", 'range',
+                $this->role === 'case'],
+        ];
     }
 
     /** @param  list<Amount>  $amounts */
@@ -135,6 +167,10 @@ final readonly class Numbers
         // "IOUT = 10 mA", "(R = 1.2k)": a condition of a test, not a word about the part.
         if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/')
             || preg_match('/\([^)]*$/', $before) === 1)) {
+            return null;
+        }
+
+        if ($this->isOfWhatFeeds($clause, $amount, $others, $from, $to, $after)) {
             return null;
         }
 
@@ -163,6 +199,28 @@ final readonly class Numbers
             'K/W' => $this->role === 'cooling' ? Find::figure('temperature rise', $amount) : null,
             'AWG' => Find::figure('wire gauge', $amount),
             default => null,
+        };
+    }
+
+    /**
+     * Whether a figure is of the solar panel in front of a charger, of the plug that one should buy for it, of what a
+     * converter takes, or of filling up a pad's own cell.
+     *
+     * @param  list<Amount>  $others
+     */
+    private function isOfWhatFeeds(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): bool
+    {
+        if (! in_array($amount->unit, ['V', 'mA', 'W'], true)) {
+            return false;
+        }
+
+        return match ($this->role) {
+            'charger' => preg_match('/^\s*(?:solar )?panels?\b/', $after) === 1 || ($clause->says('/panel/') && $amount->unit === 'W')
+                || (! $this->isMainsSupply && $this->isNear($clause, '/suggest\w*|recommend\w*|advis\w*|please use|best with/', $from, $to, $others, 30.0)
+                    && $clause->says('/head\b|plug\b|adapt[eo]r|brick|charger\b/')),
+            'regulator' => $amount->unit === 'mA' && preg_match('/^[\s*_]{0,3}in(?:put)?\b(?! (?:to|at))/', $after) === 1,
+            'controls' => $this->isNear($clause, '/(?<!dis)charg\w*/', $from, $to, $others, 40.0),
+            default => false,
         };
     }
 
@@ -206,6 +264,9 @@ final readonly class Numbers
                 'mA'));
         if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/',
             $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
+            return Find::figure('draw taken at', $amount);
+        }
+        if ($isLoad && $amount->isOne() && ! $this->hasUnit($others, 'mA') && $clause->says('/\btester\b|\bmeter(?:ed)?\b|in line\b|bench supply/')) {
             return Find::figure('draw taken at', $amount);
         }
         if ($this->role === 'sound' && $clause->says('/^\W*out\w*.*(?:ω|Ω|ohm)/u')) {
@@ -259,6 +320,10 @@ final readonly class Numbers
             };
         }
         $meaning = $this->meaningOfVolts($clause, $amount, $best);
+        $isOfTest = $meaning === 'empty' && $clause->says('/\btested\b|\bmeasured\b/') && $this->hasUnit($others, 'mAh');
+        if ($isOfTest || ($meaning === 'output voltage' && $this->role === 'controls')) {
+            return null;
+        }
         if ($this->isBank && in_array($meaning, [null, 'nominal'], true) && $amount->value() > 4.4) {
             return $clause->isAbout('/\bout|usb/') ? Find::figure('output voltage', $amount) : null;
         }

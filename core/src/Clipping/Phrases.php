@@ -34,7 +34,7 @@ final readonly class Phrases
                 'push' => 'push',
             ]]),
             'cable' => $this->words($clause, ['lead carries' => [
-                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'power only|charge only|charging only|no data', 'i2s' => '\bi2s\b',
+                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'trigger (?:cable|lead)|power (?:cable|lead)|power only|charge only|charging only|no data', 'i2s' => '\bi2s\b',
                 'dsi' => '\bdsi\b', 'speaker' => 'speaker',
             ], 'ribbon sides' => ['same' => '(?:same|one) side(?: \(type a\))?', 'opposite' => 'opposite (?:sides?|contacts)|reverse[d]? contacts']]),
             default => [],
@@ -77,6 +77,9 @@ final readonly class Phrases
                         $clause->before($from, 20)) === 1) {
                         continue;
                     }
+                    if (self::isLeftOut($clause, $from, $from + strlen($match[0][0]))) {
+                        continue;
+                    }
                     $found[] = new Find($what, ['is' => $is], $clause->start + $from, $clause->start + $from + strlen($match[0][0]));
                     if (! in_array($what, ['radio', 'charge chemistry', 'speaks', 'lead carries'], true)) {
                         break;
@@ -86,6 +89,13 @@ final readonly class Phrases
         }
 
         return $found;
+    }
+
+    /** What one may buy with it is not there yet: "optional wifi module (not included)". */
+    private static function isLeftOut(Clause $clause, int $from, int $to): bool
+    {
+        return preg_match('/\boptional(?:ly)?\s+(?:an? )?$/', $clause->before($from, 20)) === 1
+            || preg_match('/^\s*(?:module|card|stick|dongle|board)?\s*(?:is |are )?\(?\s*(?:not included|optional|sold separately|as an extra)/', $clause->after($to)) === 1;
     }
 
     /** @return array<string, array<string, string>> */
@@ -187,7 +197,7 @@ final readonly class Phrases
                 'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
-            'enable pin' => ['no' => 'no enable|without enable|no en\b|enable\W{1,3}no\b',
+            'enable pin' => ['no' => 'no enable|without enable|no en\b|(?:enable|\ben)\W{1,3}(?:no|none)\b',
                 'yes' => '(?:via|by|with) en\b|\ben to (?:gnd|ground)|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|'
                     .'has (?:an )?enable|shutdown pin|'
                     .'\benable\b'],
@@ -233,7 +243,7 @@ final readonly class Phrases
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
-                'yes' => 'you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
+                'yes' => '(?:drill|mill|file|cut|saw)\w*(?: and \w+)?(?: it)? yourself|you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
                     .'cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
             ],
         ];
@@ -267,6 +277,10 @@ final readonly class Phrases
             && $this->role === 'charger') {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d|two|three|four) (?:lithium|li-?ion|li-?po|cells?|batter\w+)(?: \w+)? in (?:series|a row)/',
+            $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find($prefix, ['usual' => self::number($match[1][0])], $from, $to);
         } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|'
             .'21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
@@ -322,7 +336,7 @@ final readonly class Phrases
         $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
             $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|arcade (?:stick|joystick)|\b(?:eight|8|four|4).way (?:lever|"
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:4|four|8|eight)[- ]way (?:pad|cross)|arcade (?:stick|joystick)|\b(?:eight|8|four|4).way (?:lever|"
             .'joystick|stick|switch))/',
             $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
             $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, self::number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);

@@ -77,6 +77,8 @@ final readonly class Prices
             "/(?<![\w.,])({$cents}|{$round})\s?(?:o\.?n\.?o\b|obo\b|vb\b|vhb\b|fixed price|firm\b)/",
             "/(?<![\w.,])({$cents})\s?(?:each|apiece|a piece|per piece|\/ ?pc|the (?:set|lot|pack|bag|pair)|for (?:one|two|three|four|five|six|all|the|\d+\b)|"
                 .'all in|incl(?:uding|\.)?\b|posted|shipped|shipping incl)/',
+            "/(?<![\w.,])(?:\d{1,3}|two|three|four|five|ten) for ({$cents})/",
+            "/(?:bag|pack|packet|set|strip|reel)s? of \d+\W{1,3}({$cents})/",
             "/(?:asking|\bwants?|\bpreis|\bcosts?|\bprice(?: as shown| now)?|sells? (?:for|at))\W{1,3}(?:is |only |about )?({$cents}|{$round})/",
             "/(?:all (?:\w+ )?|the lot |everything |both )for ({$cents}|{$round})/",
             "/^\W*({$cents})\W*$/",
@@ -157,7 +159,7 @@ final readonly class Prices
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
-        $isForMore = preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
+        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk) (?:up|and up|and more|plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
             || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
             || preg_match('/^\s*(?:each )?for \d+ ?\+/', $after) === 1
             || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/',
@@ -165,7 +167,9 @@ final readonly class Prices
         $isOther = preg_match('/\b(?:spare|new|second|another|matching|the (?:touch|larger|big)\w*)\s+\w+(?:s)? (?:costs?|for|is|are)\W*$/',
             $clause->before($from, 40)) === 1 || preg_match('/(?:rubbers|membranes?|cable|adapter|case|stand) costs? *$/', $clause->before($from, 40)) === 1;
 
-        return ! $isForMore && ! $isOther && preg_match(self::NOT_THE_PRICE, $near) !== 1
+        $isOld = preg_match('/^\s*(?:\xE2\x86\x92|->|=>|,|\/)?\s*(?:now|jetzt|today|reduced to)\b/', $after) === 1;
+
+        return ! $isForMore && ! $isOther && ! $isOld && preg_match(self::NOT_THE_PRICE, $near) !== 1
             && preg_match('/^\s*(?:off\b|more\b|extra|shipping(?! (?:is )?incl)|post(?:age)?\b(?! (?:is )?incl)|p&p|discount|less\b|voucher)/', $after) !== 1
             && ! $clause->isOfAnother($from);
     }

@@ -9,9 +9,9 @@ final readonly class Sockets
 {
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
-        'hdmi-micro' => 'micro \(type d\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
+        'hdmi-micro' => 'micro \(type d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
             .'micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
-        'hdmi-mini' => 'mini \(type c\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
+        'hdmi-mini' => 'mini \(type c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
@@ -19,17 +19,17 @@ final readonly class Sockets
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
-            .'sockets?)(?= ?\(\d x a\))?|usb host|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
+            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
                 .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))|(?<=two |four )usb\b(?= ?(?:[,.;)]|$|and))|'
                     .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
         'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
-            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?|dc (?:jack|plug|'
+            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'
                 .'socket|barrel)|hollow plug',
         'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
-        'barrel-3.5' => '3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
+        'barrel-3.5' => '(?:(?:dc )?(?:barrel|jack|plug|socket)\W{0,3})?3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
         'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|'
             .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
@@ -61,7 +61,7 @@ final readonly class Sockets
         $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
             .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|'
                 .'earphone|'
-                .'audio/', $free) === 1;
+                .'audio/', "{$clause->label} {$free}") === 1;
         foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
             if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
                 continue;
@@ -224,6 +224,7 @@ final readonly class Sockets
             preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
             preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
+            preg_match('/(?<![\d.])([1-9]) (?:channels?|ports?|outlets?) of $/', $before, $found) === 1 => (int) $found[1],
             preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:full[- ]size |normal |standard )?$/', $before,
                 $found) === 1 => self::COUNTS[$found[1]],
             default => 1,
