@@ -23,7 +23,8 @@ final readonly class Amounts
         'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', 28.349523125],
         'ounce' => ['g', 28.349523125], 'ounces' => ['g', 28.349523125], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237],
         'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
-        '"' => ['mm', 25.4], 'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
+        '"' => ['mm', 25.4], 'feet' => ['mm', 304.8], 'foot' => ['mm', 304.8], 'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
+        'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
         'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
@@ -88,6 +89,7 @@ final readonly class Amounts
      */
     public function in(string $piece, int $offset = 0): array
     {
+        $piece = SpelledNumbers::inFigures($piece);
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';

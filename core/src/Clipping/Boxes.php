@@ -229,6 +229,22 @@ final readonly class Boxes
                 return [[...$found, new Find('size', $sides, $clause->start + (int) $all[0][1], $clause->start + $to)], [[(int) $all[0][1], $to]]];
             }
         }
+        // "30 mm square, 7 mm deep", "28 mm round, 5.4 deep", "Ø 26.2 x 65.6"
+        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b/";
+        if (preg_match($flat, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $side = $this->amounts->number($all[1][0]);
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $side, 'width' => $side, 'height' => $this->amounts->number($all[2][0])];
+
+            return [[...$found, new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+        }
+        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)? ?[x×*] ?({$number})/u", $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $side = $this->amounts->number($all[1][0]);
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $this->amounts->number($all[2][0]), 'width' => $side, 'height' => $side];
+
+            return [[...$found, new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+        }
         [$sides, $all] = $this->axes($clause);
         if (count($all) >= 2) {
             $start = $all[0][0][1];

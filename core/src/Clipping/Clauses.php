@@ -78,9 +78,36 @@ final class Clauses
         return $clauses;
     }
 
+    /**
+     * A row whose unit stands in its heading: "supply [V] | 4.75 | 5.0 | 5.25" is least, typical, most.
+     *
+     * @return ?Clause null where it is no such row
+     */
+    private static function withUnit(string $line, int $start, string $heading): ?Clause
+    {
+        $units = 'V|mA|A|W|mm|cm|g|kg|Wh|mAh|Ah|ohm|GB|%';
+        if (preg_match("/^\\s*\\|?\\s*([A-Za-z][^|\\t\\[\\]]{1,40}?)\\s*\\[({$units})\\]\\s*[|\\t](.*)$/", $line, $found) !== 1) {
+            return null;
+        }
+        $cells = array_map(trim(...), preg_split('/[|\\t]/', rtrim($found[3], ' |\\t')) ?: []);
+        $said = [];
+        foreach ($cells as $at => $cell) {
+            $bound = count($cells) > 1 && count($cells) <= 3 ? ['min', 'typ', 'max'][$at] : '';
+            if (preg_match('/\\d/', $cell) === 1) {
+                $said[] = trim(preg_match('/^[-+]?[\\d., ]+$/', $cell) === 1 ? "{$cell} {$found[2]} {$bound}" : "{$cell} {$found[2]}");
+            }
+        }
+
+        return $said === [] ? null : new Clause(implode(', ', $said), $start, strtolower(trim($found[1])), $heading, [$start, $start + strlen($line)]);
+    }
+
     /** @return list<Clause> */
     private static function line(string $line, int $start, string $heading): array
     {
+        $row = self::withUnit($line, $start, $heading);
+        if ($row !== null) {
+            return [$row];
+        }
         $label = '';
         $from = 0;
         if (preg_match('/^[^A-Za-z]{0,8}([A-Za-z][^:=|\t;(]{1,44}?(?:\([^()]*\))?[^:=|\t;(]{0,20}?)\s*(?::(?!\d)|\t|\||\.{3,}|_{3,})\s*(?=\S)/', $line,

@@ -59,7 +59,7 @@ final class Cues
             default => [
                 $limit,
                 ['', '/dies (?:at|below|under)|gives up|goes (?:dark|out|off) (?:at|below|under)|stops (?:at|below|under)/', -12.0],
-                ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|brightness|dimm?ing/', -10.0],
+                ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|\blight (?=\d+ ?v)|brightness|dimm?ing/', -10.0],
                 $logic,
                 ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
@@ -77,7 +77,7 @@ final class Cues
 
         return match ($role) {
             'cells' => [
-                ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current/', -10.0],
+                ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current|stays? on (?:only )?(?:for|with|at|if)/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
@@ -114,7 +114,7 @@ final class Cues
                 ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
-                ['quiescent current', $role === 'sound' ? '/quiescent/' : '/\x00/', -4.0],
+                ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],
                 ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
                 ['draw', '/together|altogether|in all\b|all told|in total/', -6.0],
                 ['draw', '/current/', 60.0],

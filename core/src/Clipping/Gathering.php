@@ -40,6 +40,10 @@ final readonly class Gathering
             && count($volts[0]->says) === 1) {
             $byWhat['draw taken at'] = [new Find('draw taken at', $volts[0]->says, $volts[0]->start, $volts[0]->end)];
         }
+        if (! isset($byWhat['draw'])) {
+            // At which volts nothing was drawn says nothing.
+            unset($byWhat['draw taken at']);
+        }
         $gathered = [];
         foreach ($byWhat as $what => $same) {
             $gathered = [...$gathered, ...$this->gather((string) $what, $same)];

@@ -26,7 +26,7 @@ final readonly class Numbers
      */
     public function of(Clause $clause, array $taken): array
     {
-        if (preg_match('/\d/', $clause->text) !== 1) {
+        if (preg_match('/\d/', SpelledNumbers::inFigures($clause->text)) !== 1) {
             return [];
         }
         $all = $this->amounts->in($clause->text, $clause->start);
@@ -105,6 +105,8 @@ final readonly class Numbers
         $isLoad = in_array($this->role, self::LOADS, true);
 
         return [
+            ['absolute maximum', "/\\babs(?:olute)?\\.? ?max(?:imum)?\\.?\\W{0,3}{$number}(?![\\w.,]*\\s?(?:v|a|ma|w|mm|%)\\b)/", 'most',
+                $isLoad || $this->role === 'regulator'],
             ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/",
                 'usual', $this->role === 'cells'],
@@ -218,7 +220,8 @@ final readonly class Numbers
             'charger' => preg_match('/^\s*(?:solar )?panels?\b/', $after) === 1 || ($clause->says('/panel/') && $amount->unit === 'W')
                 || (! $this->isMainsSupply && $this->isNear($clause, '/suggest\w*|recommend\w*|advis\w*|please use|best with/', $from, $to, $others, 30.0)
                     && $clause->says('/head\b|plug\b|adapt[eo]r|brick|charger\b/')),
-            'regulator' => $amount->unit === 'mA' && preg_match('/^[\s*_]{0,3}in(?:put)?\b(?! (?:to|at))/', $after) === 1,
+            'regulator' => $amount->unit === 'mA' && ((preg_match('/\bat \d[^,;]{0,16}$/', $clause->before($from)) === 1
+                && $clause->isAbout('/efficien|\beff\b|%|saw|measured/')) || preg_match('/^[\s*_]{0,3}in(?:put)?\b(?! (?:to|at))/', $after) === 1),
             'controls' => $this->isNear($clause, '/(?<!dis)charg\w*/', $from, $to, $others, 40.0),
             default => false,
         };
@@ -266,7 +269,9 @@ final readonly class Numbers
             $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
             return Find::figure('draw taken at', $amount);
         }
-        if ($isLoad && $amount->isOne() && ! $this->hasUnit($others, 'mA') && $clause->says('/\btester\b|\bmeter(?:ed)?\b|in line\b|bench supply/')) {
+        $isMetered = $clause->says('/\btester\b|\bmeter (?:says|shows)/')
+            || (! $this->hasUnit($others, 'mA') && $clause->says('/\bmeter(?:ed)?\b|in line\b|bench supply/'));
+        if ($isLoad && $amount->isOne() && $isMetered) {
             return Find::figure('draw taken at', $amount);
         }
         if ($this->role === 'sound' && $clause->says('/^\W*out\w*.*(?:ω|Ω|ohm)/u')) {
@@ -430,16 +435,17 @@ final readonly class Numbers
             && preg_match('/^\s*\/?\s*(?:at |@ ?)?\d+ ?v(?:ac|~| ac)/', $after) === 1)) {
             return null;
         }
-        $isMains = $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/');
-        if ($this->role === 'charger' && $isMains && $this->isOfMains($clause, $from, $to)) {
+        if ($this->role === 'charger' && $clause->isAbout('/\b(?:100|110|220|230|240) ?-? ?(?:240|250)? ?v/') && $this->isOfMains($clause, $from, $to)) {
             return null;
         }
         $best = $this->nearest($clause, Cues::amps($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
         $meaning = $best[0] ?? null;
-        if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && ($meaning === null || $this->isGuard)) {
+        $isUnsaid = $meaning === null || $this->isGuard || $meaning === 'charge input current';
+        if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && $isUnsaid) {
             $meaning = 'quiescent current';
         }
-        if ($meaning === 'output current' && preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1) {
+        $isForSeconds = preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1;
+        if (in_array($meaning, ['output current', 'discharge limit'], true) && $isForSeconds) {
             $meaning = 'output peak current';
         }
         if ($this->isGuard) {
@@ -617,6 +623,9 @@ final readonly class Numbers
             if ($this->role === 'cable' && $amount->isOne()) {
                 return Find::figure('lead length', $amount);
             }
+            if ($this->role === 'case' && $amount->isOne() && $amount->value() < 13.0 && $this->isNear($clause, '/\bwalls?\b/', $from, $to, $others, 30.0)) {
+                return Find::figure('wall', $amount);
+            }
 
             return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/',
                 $from, $to, $others, 15.0)
@@ -650,7 +659,7 @@ final readonly class Numbers
             return null;
         }
         if ($meaning === 'ribbon pitch' && $amount->value() > 2.6) {
-            return null;
+            return $this->role === 'cable' && $amount->value() >= 20.0 ? Find::figure('lead length', $amount) : null;
         }
 
         return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);

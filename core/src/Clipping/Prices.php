@@ -79,6 +79,7 @@ final readonly class Prices
                 .'all in|incl(?:uding|\.)?\b|posted|shipped|shipping incl)/',
             "/(?<![\w.,])(?:\d{1,3}|two|three|four|five|ten) for ({$cents})/",
             "/(?:bag|pack|packet|set|strip|reel)s? of \d+\W{1,3}({$cents})/",
+            "/(?<![\w.,])\d+ ?(?:pcs|pc|pieces|stk)\W{1,3}({$cents})/",
             "/(?:asking|\bwants?|\bpreis|\bcosts?|\bprice(?: as shown| now)?|sells? (?:for|at))\W{1,3}(?:is |only |about )?({$cents}|{$round})/",
             "/(?:all (?:\w+ )?|the lot |everything |both )for ({$cents}|{$round})/",
             "/^\W*({$cents})\W*$/",
@@ -125,7 +126,11 @@ final readonly class Prices
                             continue 2;
                         }
                     }
-                    $sums[] = [$this->money($text), $currency, $from, $from + strlen((string) $match[0][0])];
+                    $to = $from + strlen((string) $match[0][0]);
+                    // "2 euro 50"
+                    $isSpoken = preg_match('/(?:euros?|quid|pounds?|dollars?|franken)$/', (string) $match[0][0]) === 1
+                        && preg_match('/^ (\d{2})(?!\d|[.,]\d|\s?(?:pcs|pieces|mm|v|ma|a|g)\b)/', substr($clause->lower, $to), $cents) === 1;
+                    $sums[] = [$this->money($text) + ($isSpoken ? (int) $cents[1] / 100 : 0.0), $currency, $from, $isSpoken ? $to + 3 : $to];
                 }
             }
         }
@@ -189,6 +194,7 @@ final readonly class Prices
             preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near,
                 $found) === 1 => $found[1],
             preg_match("/({$words}) pairs? for\W*# /", $near, $found) === 1 => (string) (2 * self::count($found[1])),
+            preg_match("/({$words}) sets?\\W*# /", $near, $found) === 1 => $found[1],
             preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
             preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
             default => null,
@@ -207,12 +213,15 @@ final readonly class Prices
         $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty|a dozen';
         foreach ($clauses as $clause) {
             $text = $clause->label.' '.$clause->lower;
+            if (preg_match('/\d+[ -]?(?:pcs|pack|pieces)\b\W{0,2}\?/', $text) === 1) {
+                continue;
+            }
             if (preg_match('/slots?\b|package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/',
                 $text) === 1) {
                 continue;
             }
             if (preg_match("/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/", $text, $found) === 1
-                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? of (?:about )?({$words})\b(?!\.\d)/", $text,
+                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
                     $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1

@@ -16,10 +16,10 @@ final readonly class Sockets
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
-        'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?',
+        'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
-            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
+            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
                 .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))|(?<=two |four )usb\b(?= ?(?:[,.;)]|$|and))|'
                     .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
@@ -58,7 +58,7 @@ final readonly class Sockets
         }
         $found = [];
         $free = $clause->lower;
-        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
+        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|socket|\bport|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
             .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|'
                 .'earphone|'
                 .'audio/', "{$clause->label} {$free}") === 1;
@@ -259,7 +259,7 @@ final readonly class Sockets
     /** @return list<Find> */
     private function ribbons(Clause $clause): array
     {
-        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,22}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|'
+        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,40}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|'
             .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b/';
         if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
