@@ -14,8 +14,12 @@ $mariadb = [
     'prefix' => '',
     'strict' => true,
     'engine' => 'InnoDB',
-    // With several nodes every read waits until its node has what was acknowledged before; with one there is nothing to wait for.
-    'options' => [PDO::ATTR_TIMEOUT => 3] + ((bool) env('DB_SYNC_READS', false) ? [PDO::MYSQL_ATTR_INIT_COMMAND => 'set session wsrep_sync_wait = 7'] : []),
+    'options' => [
+        PDO::ATTR_TIMEOUT => 3,
+        // Nobody waits longer for somebody else's edit: then it is begun anew, or told. And with several nodes every read
+        // waits until its node has what was acknowledged before; with one there is nothing to wait for.
+        PDO::MYSQL_ATTR_INIT_COMMAND => 'set session innodb_lock_wait_timeout = 5'.((bool) env('DB_SYNC_READS', false) ? ', wsrep_sync_wait = 7' : ''),
+    ],
 ];
 
 return [

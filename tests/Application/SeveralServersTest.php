@@ -47,14 +47,14 @@ function databaseError(int $number, string $says, bool $inStatement = true): PDO
  * @param  list<?Throwable>  $goes  how each try goes; null is well. The last one stands for all further ones
  * @return array{int, JsonResponse} the tries, and what was answered
  */
-function tried(array $goes, ?BuildRecord $build = null, ?callable $during = null): array
+function tried(array $goes, ?BuildRecord $build = null, ?callable $during = null, ?TryAgain $gate = null): array
 {
     $tries = 0;
     $request = Request::create('/api/builds/x/brief', 'PUT');
     $route = (new Illuminate\Routing\Route('PUT', 'api/builds/{build}/brief', []))->bind($request);
     $build === null || $route->setParameter('build', $build);
     $request->setRouteResolver(static fn () => $route);
-    $answer = app(TryAgain::class)->handle($request, static function () use ($goes, $during, &$tries): JsonResponse {
+    $answer = ($gate ?? app(TryAgain::class))->handle($request, static function () use ($goes, $during, &$tries): JsonResponse {
         $error = $goes[min($tries++, count($goes) - 1)];
         $during === null || $during();
 
@@ -140,6 +140,12 @@ describe('a request whose transaction was outrun', function (): void {
             ->and($answer->getData()->fresh->version)->toBe(41);
         [$tries, $answer] = tried([$this->outrun]);
         expect($tries)->toBe(6)->and($answer->getStatusCode())->toBe(503);
+    });
+
+    it('waits no longer than somebody in front does', function (): void {
+        expect((int) DB::selectOne('select @@innodb_lock_wait_timeout as seconds')->seconds)->toBe(5);
+        [$tries, $answer] = tried([$this->outrun], $this->refuge($this->builder()), gate: new TryAgain(app(Commits::class), 0.0));
+        expect($tries)->toBe(1)->and($answer->getStatusCode())->toBe(409);
     });
 
     it('is never begun anew once something was kept', function (): void {

@@ -32,7 +32,8 @@ final class TryAgain
     /** Before the second try; twice as long before each further one. */
     private const WAIT_MS = ['outrun' => 8, 'away' => 60];
 
-    public function __construct(private readonly Commits $commits) {}
+    /** @param  float  $mostSeconds  no try is begun later than this: whoever waits in front has not all day */
+    public function __construct(private readonly Commits $commits, private readonly float $mostSeconds = 8.0) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -40,6 +41,7 @@ final class TryAgain
         // Decrypted in place on the way in: the second try gets them as they came.
         $cookies = $request->cookies->all();
         $level = DB::transactionLevel();
+        $began = microtime(true);
         for ($try = 1; ; $try++) {
             $this->commits->begin();
             $response = $next($request);
@@ -48,7 +50,7 @@ final class TryAgain
             if (! $this->mayBeginAnew($trouble)) {
                 return $response;
             }
-            if ($try === self::TRIES) {
+            if ($try === self::TRIES || microtime(true) - $began > $this->mostSeconds) {
                 return $this->giveUp($request, $response, $trouble);
             }
             $wait = self::WAIT_MS[$trouble === Trouble::Outrun ? 'outrun' : 'away'] * 2 ** ($try - 1);
