@@ -184,16 +184,17 @@ export_server_settings() { # port that builders come in by
     export DB_PORT
 }
 
-# One application server, without waiting for it, and beside it a worker that sends letters.
+# One application server, without waiting for it, and beside it a worker that sends letters. Another version of the
+# application is started from its own folder, SERVER_ROOT.
 start_server() { # number, [command to put in front...]
     local n="$1"
-    (umask 077; PHP_CLI_SERVER_WORKERS=7 exec setsid "${@:2}" "${PHP_SERVE[@]}" -S "127.0.0.1:$(server_port "$n")" -t public bin/router.php) \
+    (umask 077; cd "${SERVER_ROOT:-$ROOT}"; PHP_CLI_SERVER_WORKERS=7 exec setsid "${@:2}" "${PHP_SERVE[@]}" -S "127.0.0.1:$(server_port "$n")" -t public bin/router.php) \
         >>"$CLUSTER/server-$n.log" 2>&1 &
     SERVER_PID[$n]=$!
     disown
     printf %s "${SERVER_PID[$n]}" >"$CLUSTER/server-$n.pid"
     [ -n "${WITHOUT_LETTERS:-}" ] && return 0
-    (umask 077; exec setsid bash -c 'while :; do php artisan queue:work --queue=letters --sleep=2 --max-time=900 --quiet || true; sleep 1; done') \
+    (umask 077; cd "${SERVER_ROOT:-$ROOT}"; exec setsid bash -c 'while :; do php artisan queue:work --queue=letters --sleep=2 --max-time=900 --quiet || true; sleep 1; done') \
         >>"$CLUSTER/letters-$n.log" 2>&1 &
     LETTERS_PID[$n]=$!
     disown
