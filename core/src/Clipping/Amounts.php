@@ -22,7 +22,8 @@ final readonly class Amounts
         'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0],
         'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', 28.349523125],
         'ounce' => ['g', 28.349523125], 'ounces' => ['g', 28.349523125], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237],
-        'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
+        'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'metre' => ['mm', 1000.0], 'metres' => ['mm', 1000.0],
+        'meters' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
         '"' => ['mm', 25.4], 'feet' => ['mm', 304.8], 'foot' => ['mm', 304.8], 'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
         'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
@@ -102,7 +103,7 @@ final readonly class Amounts
             $found[] = self::one('V', 'usual', (float) "{$short[1][0]}.{$short[2][0]}", $offset + $short[0][1],
                 $offset + $short[0][1] + strlen($short[0][0]));
         }
-        if (preg_match('/\((?:all|everything)(?: in)? (mA|A|W)\b/', $piece, $all) === 1 && preg_match_all("/[a-z] ({$number})(?=[,;(]| \(|$)/i", $piece,
+        if (preg_match('/\((?:(?:all|everything)(?: in)? )?(mA|A|W)(?=[,)])/', $piece, $all) === 1 && preg_match_all("/[a-z] ({$number})(?=[,;(]| \(| (?:in|at|when|with|and) |$)/i", $piece,
             $bare, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             // "menu 240, game 410 (all mA)": the unit is said once for all.
             foreach ($bare as $one) {
@@ -143,6 +144,12 @@ final readonly class Amounts
             if ($range !== null) {
                 return [$range];
             }
+        }
+        if ($ua !== null && $ua[0] === 'mAh' && $a * $ua[1] > 300_000.0 && preg_match('/^\d{3,4}(?: \d{3,4})+$/', $text('a')) === 1) {
+            // "942 960 955 mAh": three cells, and no thousands.
+            $all = array_map(floatval(...), explode(' ', $text('a')));
+
+            return [new Amount('mAh', min($all), null, max($all), $offset + $start, $offset + $endOfA)];
         }
         // "2.4G dongle" is no weight, and "55-1080A" no current.
         $isRadio = $text('ua') === 'G' && in_array($a, [2.4, 5.8], true);

@@ -117,7 +117,7 @@ final readonly class Boxes
     {
         $cues = [
             '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|'
-                .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)|\bm[2-4](?:\.5)? ?$|screws?/',
+                .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)(?! \|)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|\b[av]a\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
@@ -256,7 +256,8 @@ final readonly class Boxes
                     : ['length' => $sides['diameter'], 'width' => $sides['diameter'], 'height' => $sides['height']];
             }
             $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
-            $taken[] = $stretch;
+            // What stands between the sides is said of something else.
+            $taken = [...$taken, ...array_map(static fn (array $one): array => [$one[0][1], $one[0][1] + strlen($one[0][0])], $all)];
         }
 
         return [$found, $taken];
@@ -287,7 +288,7 @@ final readonly class Boxes
     private function axes(Clause $clause): array
     {
         $number = Amounts::NUMBER;
-        $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across';
+        $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across|round';
         $sides = $all = [];
         $used = -1;
         preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
@@ -307,7 +308,7 @@ final readonly class Boxes
             $key = match (true) {
                 str_starts_with($word, 'l') => 'length',
                 str_starts_with($word, 'w') => 'width',
-                str_starts_with($word, 'di'), $word === 'Ø', $word === 'across' => 'diameter',
+                str_starts_with($word, 'di'), in_array($word, ['Ø', 'across', 'round'], true) => 'diameter',
                 default => 'height',
             };
             if (preg_match('/cable|lead|wire|cord/', substr($clause->lower, max(0, $from - 12), min(12, $from))) !== 1) {

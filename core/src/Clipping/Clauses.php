@@ -26,6 +26,13 @@ final class Clauses
     private const BY_UNIT = ['kg' => 'weight', 'g' => 'weight', 'eur' => 'price', 'usd' => 'price', 'gbp' => 'price', 'chf' => 'price', 'mah' => 'capacity',
         'wh' => 'energy'];
 
+    /** Units as they stand with a label, and as they are written behind a number. */
+    private const WITH_LABEL = [
+        'mm' => 'mm', 'cm' => 'cm', 'inch' => 'inch', 'inches' => 'inch', 'g' => 'g', 'kg' => 'kg', 'oz' => 'oz', 'v' => 'V', 'volt' => 'V', 'volts' => 'V',
+        'ma' => 'mA', 'a' => 'A', 'w' => 'W', 'mah' => 'mAh', 'ah' => 'Ah', 'wh' => 'Wh', 'ohm' => 'ohm', 'eur' => 'EUR', '€' => 'EUR', 'usd' => 'USD',
+        '$' => 'USD', 'gbp' => 'GBP', '£' => 'GBP', 'chf' => 'CHF',
+    ];
+
     /** @return list<Clause> */
     public static function of(Plain $plain): array
     {
@@ -101,6 +108,29 @@ final class Clauses
         return $said === [] ? null : new Clause(implode(', ', $said), $start, strtolower(trim($found[1])), $heading, [$start, $start + strlen($line)]);
     }
 
+    /**
+     * "Weight (g): 31", "Dimensions in mm: 72 / 46 / 13.5": the unit stands with the label and goes for every number behind it.
+     *
+     * @return array{string, string}|null the label without it, and what is said with it; null where no unit stands there, or one behind a number
+     */
+    private static function inUnitOf(string $label, string $said): ?array
+    {
+        $names = implode('|', array_map(static fn (string $unit): string => preg_quote($unit, '/'), array_keys(self::WITH_LABEL)));
+        if (preg_match("/^(.*?)\\s*(?:[(\\[]\\s*(?:all )?(?:in )?({$names})\\s*[)\\]]|(?:,| in)\\s*({$names}))$/u", $label, $found, PREG_UNMATCHED_AS_NULL) !== 1
+            || preg_match('/\\d\\s?(?:mm|cm|kg|g|v|ma|a|w|mah|wh|eur|usd|gbp|chf|ohm|oz|inch)\\b|[€$£]/i', $said) === 1) {
+            return null;
+        }
+        $unit = self::WITH_LABEL[$found[2] ?? (string) $found[3]];
+        $number = Amounts::NUMBER;
+        if (in_array($unit, ['mm', 'cm', 'inch'], true)) {
+            // "72 / 46 / 13.5"
+            $said = (string) preg_replace("/({$number})\\s*[\\/;]\\s*(?={$number})/", '$1 x ', $said);
+        }
+        $goesOn = '(?!\\s*(?:to|-|–|\\.\\.+|~|x|×|\\*|\\/)\\s*\\.?\\d)(?![\\w.,]*\\d)';
+
+        return [trim((string) $found[1]), (string) preg_replace("/(?<![\\w.,])({$number}){$goesOn}(?!\\s?%)/u", "$1 {$unit}", $said)];
+    }
+
     /** @return list<Clause> */
     private static function line(string $line, int $start, string $heading): array
     {
@@ -115,6 +145,12 @@ final class Clauses
             && (preg_match('/\d\s*(?:v|a|ma|mm|g|w)\b/i', $found[1]) !== 1 || preg_match('/[|\t]\s*$/', $found[0]) === 1)) {
             $label = strtolower($found[1]);
             $from = strlen($found[0]);
+        }
+        $unitless = self::inUnitOf($label, substr($line, $from));
+        if ($unitless !== null) {
+            [$label, $said] = $unitless;
+
+            return [new Clause($said, $start, $label, $heading, [$start, $start + strlen($line)])];
         }
         $clauses = [];
         foreach (self::pieces(substr($line, $from)) as [$piece, $at]) {

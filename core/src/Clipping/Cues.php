@@ -73,7 +73,7 @@ final class Cues
     {
         $advised = ['', self::SUPPLY_ADVISED, -6.0];
         $peak = ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|\bempty it\b|when empty|unloaded|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
@@ -111,7 +111,7 @@ final class Cues
                 $advised,
                 ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
                 ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
-                ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
+                ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
                 ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
                 $peak,
                 ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],

@@ -91,6 +91,7 @@ final readonly class Gathering
                 ?? $same[0]],
             $what === 'size' => [self::size($same)],
             $what === 'buttons' => [self::most($same)],
+            $what === 'switch kind' => [array_values(array_filter($same, static fn (Find $one): bool => ($one->says['is'] ?? '') === 'soft'))[0] ?? $same[0]],
             $what === 'video mode' => [self::largest($same)],
             default => [self::band([$same[0], ...array_values(array_filter(array_slice($same, 1), static fn (Find $one): bool => $one->isFigure()
                 && ! isset($one->says['usual'])))])],

@@ -107,13 +107,14 @@ final readonly class Numbers
         return [
             ['absolute maximum', "/\\babs(?:olute)?\\.? ?max(?:imum)?\\.?\\W{0,3}{$number}(?![\\w.,]*\\s?(?:v|a|ma|w|mm|%)\\b)/", 'most',
                 $isLoad || $this->role === 'regulator'],
+            ['absolute maximum', "/\\bsurvives {$number}(?![\\w.,]*\\s?(?:v|ma|a|%|s|h)\\b)/", 'most', $isLoad || $this->role === 'regulator'],
             ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
             ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/",
                 'usual', $this->role === 'cells'],
             ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
             ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls'
                 && ! $this->hasUnit($amounts, 'mm')],
-            ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator'],
+            ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator' && ! $clause->says('/wires? in\b/')],
             ['cell full voltage', '/(?:stops|ends|full|finished) at (4[.,](?:1|2|35))(?!\d)(?!\w*\s?v)/', 'usual',
                 in_array($this->role, ['cells', 'charger'], true)],
             ['travel', "/\\b(?:travel|stroke)[ :=]{1,3}(?:of |is )?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|cm|n|g|x|±)\\b)/", 'usual',
@@ -325,6 +326,9 @@ final readonly class Numbers
             };
         }
         $meaning = $this->meaningOfVolts($clause, $amount, $best);
+        if ($this->role === 'cells' && ($meaning === 'absolute maximum' || ($amount->isRange() && $clause->says('/window|working range|operat\w* range/')))) {
+            return null;
+        }
         $isOfTest = $meaning === 'empty' && $clause->says('/\btested\b|\bmeasured\b/') && $this->hasUnit($others, 'mAh');
         if ($isOfTest || ($meaning === 'output voltage' && $this->role === 'controls')) {
             return null;
@@ -439,28 +443,7 @@ final readonly class Numbers
             return null;
         }
         $best = $this->nearest($clause, Cues::amps($this->isGuard ? 'cells' : $this->role), $from, $to, $others);
-        $meaning = $best[0] ?? null;
-        $isUnsaid = $meaning === null || $this->isGuard || $meaning === 'charge input current';
-        if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && $isUnsaid) {
-            $meaning = 'quiescent current';
-        }
-        $isForSeconds = preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1;
-        if (in_array($meaning, ['output current', 'discharge limit'], true) && $isForSeconds) {
-            $meaning = 'output peak current';
-        }
-        if ($this->isGuard) {
-            $meaning = match ($meaning) {
-                'quiescent current' => $meaning,
-                'discharge limit', 'output current', null => 'protector current',
-                default => '',
-            };
-        }
-        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light)/', $clause->label) === 1 || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
-            $meaning = 'light draw';
-        }
-        if ($meaning === null && $this->role === 'charger' && $clause->isAbout('/(?<!dis)charg/') && ! $this->isMainsSupply) {
-            $meaning = 'charge current';
-        }
+        $meaning = $this->meaningOfAmps($clause, $amount, $best[0] ?? null, $after);
         if ($this->isOfAnother($clause, $amount, $from, $after, $best[1] ?? null)) {
             return null;
         }
@@ -487,8 +470,44 @@ final readonly class Numbers
             $meaning = null;
         }
 
+        if ($meaning === 'draw, dimmed') {
+            return new Find('draw', [...$amount->bounds(), 'state' => 'idle'], $amount->start, $amount->end);
+        }
+
         return $meaning === null || $meaning === '' ? null : new Find($meaning,
             [...$amount->bounds(), ...$this->circumstances($clause, $from, $to, $others)], $amount->start, $amount->end);
+    }
+
+    /** @param  ?string  $meaning  of the nearest cue */
+    private function meaningOfAmps(Clause $clause, Amount $amount, ?string $meaning, string $after): ?string
+    {
+        $isUnsaid = $meaning === null || $this->isGuard || $meaning === 'charge input current';
+        if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && $isUnsaid) {
+            $meaning = 'quiescent current';
+        }
+        $isForSeconds = preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1;
+        if (in_array($meaning, ['output current', 'discharge limit'], true) && $isForSeconds) {
+            $meaning = 'output peak current';
+        }
+        if ($this->isGuard) {
+            $meaning = match ($meaning) {
+                'quiescent current' => $meaning,
+                'discharge limit', 'output current', null => 'protector current',
+                default => '',
+            };
+        }
+        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light)/', $clause->label) === 1 || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
+            $meaning = 'light draw';
+        }
+        if ($meaning === 'standby draw' && $this->role === 'display' && $clause->isAbout('/back.?light|brightness|\blamp\b/')) {
+            // "Backlight on: 0.48 A; off: 0.14 A" plays on.
+            return 'draw, dimmed';
+        }
+        if ($meaning === null && $this->role === 'charger' && $clause->isAbout('/(?<!dis)charg/') && ! $this->isMainsSupply) {
+            $meaning = 'charge current';
+        }
+
+        return $meaning;
     }
 
     /**

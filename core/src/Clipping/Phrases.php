@@ -156,7 +156,7 @@ final readonly class Phrases
             'protection' => [
                 'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
-                'built-in' => '\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|'
+                'built-in' => 'protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],

@@ -9,9 +9,9 @@ final readonly class Sockets
 {
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
-        'hdmi-micro' => 'micro \(type d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
+        'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
             .'micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
-        'hdmi-mini' => 'mini \(type c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
+        'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',

@@ -15,7 +15,7 @@ final class SpelledNumbers
 
     private const PARTS = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'fifth' => 0.2, 'eighth' => 0.125, 'sixteenth' => 0.0625];
 
-    private const UNITS = 'volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|inch(?:es)?|feet|foot|'
+    private const UNITS = 'volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es)?|feet|foot|'
         .'grams?|grammes?|ounces?|ohms?';
 
     private const GRAMS_PER_POUND = 453.59237;
@@ -24,7 +24,7 @@ final class SpelledNumbers
 
     public static function inFigures(string $text): string
     {
-        if (preg_match('/\\b(?:volts?|amps?|milliamps?|watts?|mm|millimet|cm|centimet|inch|feet|foot|gram|ounce|oz|ohm)/i', $text) !== 1) {
+        if (preg_match('/\\b(?:volts?|amps?|milliamps?|watts?|mm|millimet|cm|centimet|met(?:er|re)s?\b|inch|feet|foot|gram|ounce|oz|ohm)/i', $text) !== 1) {
             return $text;
         }
         $word = implode('|', array_keys(self::ONES)).'|hundred|and|point';
