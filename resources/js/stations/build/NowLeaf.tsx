@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Plan } from '../../api/client';
 import { useOpenBuild } from '../../frame/useBuild';
@@ -21,15 +21,11 @@ export function NowLeaf({ plan, outbox }: { plan: Plan; outbox: Outbox }) {
     // What lies on the bench stays there, even when a better order is found meanwhile.
     if (step !== undefined && step.id !== lies) setLies(step.id);
     const done = plan.steps.filter((one) => one.state === 'done').length;
-    const isShown = useRef(true);
-    useEffect(() => {
-        isShown.current = true;
-        return () => {
-            isShown.current = false;
-        };
-    }, []);
-    // Who has turned to another leaf meanwhile stays there.
-    const show = (id: string | null) => isShown.current && setAsked(id === null ? {} : { step: id }, { replace: true });
+    // Who has turned to another leaf or page meanwhile stays there; the address knows it first, before anything is drawn.
+    const show = (id: string | null) => {
+        const { pathname, search } = window.location;
+        if (pathname.endsWith('/build') && !new URLSearchParams(search).has('leaf')) setAsked(id === null ? {} : { step: id }, { replace: true });
+    };
     return (
         <div className="mx-auto max-w-2xl">
             <p className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4 text-pencil">
