@@ -6,6 +6,7 @@ namespace PocketPlot\Build;
 
 use PocketPlot\Part\Part;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\YesNo;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Money;
 
@@ -42,6 +43,14 @@ final readonly class Line
     public function name(): string
     {
         return $this->mark === '' ? $this->part->name : "{$this->part->name} ({$this->mark})";
+    }
+
+    /** Whether its contacts are bare. What nobody says is open for boards only; other parts count as covered. */
+    public function bare(): YesNo
+    {
+        $isBoard = in_array($this->role, [Role::Board, Role::Regulator, Role::Charger], true);
+
+        return $this->part->bare === YesNo::Unknown && ! $isBoard ? YesNo::No : $this->part->bare;
     }
 
     public function marked(string $mark): self

@@ -7,6 +7,7 @@ namespace PocketPlot\Fit;
 use PocketPlot\Part\Opening;
 use PocketPlot\Part\Post;
 use PocketPlot\Part\Socket;
+use PocketPlot\Part\YesNo;
 
 /** Holds an arrangement against everything that must hold of it. */
 final readonly class Judge
@@ -55,7 +56,7 @@ final readonly class Judge
         return $troubles;
     }
 
-    /** @return list<Trouble> pairs with bare contacts, or bare contacts and metal, that face each other closely */
+    /** @return list<Trouble> pairs with bare contacts, or bare contacts and metal, that face each other closely; "bare-open" where nobody says whether they are bare */
     public function bareNeighbours(): array
     {
         $pairs = [];
@@ -66,8 +67,9 @@ final readonly class Judge
                 rsort($apart);
                 // Along two axes they lie over each other, along the third they are close.
                 $isFacing = $apart[1] < -Clearance::NEARLY && $apart[0] >= 0.0 && $apart[0] < self::BARE_MM;
-                if ($isFacing && self::mayShort($one->piece, $other->piece)) {
-                    $pairs[] = new Trouble('bare', $other->piece, $one->piece, $apart[0], self::BARE_MM);
+                $short = $isFacing ? self::mayShort($other->piece, $one->piece) : YesNo::No;
+                if ($short !== YesNo::No) {
+                    $pairs[] = new Trouble($short === YesNo::Yes ? 'bare' : 'bare-open', $other->piece, $one->piece, $apart[0], self::BARE_MM);
                 }
             }
         }
@@ -75,9 +77,15 @@ final readonly class Judge
         return $pairs;
     }
 
-    private static function mayShort(Piece $one, Piece $other): bool
+    /** Whether a contact of the one may touch a contact or the metal of the other. */
+    private static function mayShort(Piece $one, Piece $other): YesNo
     {
-        return ($one->isBare && ($other->isBare || $other->line->part->size->isMetal())) || ($other->isBare && $one->line->part->size->isMetal());
+        $bare = [$one->bare, $other->bare];
+        $conducts = static fn (Piece $piece): YesNo => $piece->line->part->size->isMetal() ? YesNo::Yes : $piece->bare;
+        $either = in_array(YesNo::Yes, $bare, true) ? YesNo::Yes : (in_array(YesNo::Unknown, $bare, true) ? YesNo::Unknown : YesNo::No);
+        $all = [$conducts($one), $conducts($other), $either];
+
+        return in_array(YesNo::No, $all, true) ? YesNo::No : (in_array(YesNo::Unknown, $all, true) ? YesNo::Unknown : YesNo::Yes);
     }
 
     private function pair(PlacedPiece $one, PlacedPiece $other): ?Trouble

@@ -27,8 +27,8 @@ final readonly class Piece
         public bool $isHot,
         public bool $isCoil,
         public bool $isMetal,
-        /** Contacts without a cover. */
-        public bool $isBare,
+        /** Whether its contacts have no cover. */
+        public YesNo $bare,
         /** Millimetres that a button of it moves; null when nobody says. */
         public ?float $travelMm,
         /** How many pieces of its pack lie apart; 1 when it is whole. */
@@ -54,7 +54,7 @@ final readonly class Piece
                 $part->pack === null && self::wattsOf($line) >= self::HOT_W,
                 $part->coil?->side === 'receiver',
                 $part->size->isMetal() || $part->pack !== null,
-                $part->bare === YesNo::Yes,
+                $line->bare(),
                 $part->controls?->travelMm?->most,
                 $split,
             );

@@ -11,7 +11,7 @@ final readonly class Trouble
     private const CLASHES = ['overlap', 'outside', 'rib', 'post', 'face', 'zone', 'over-cell', 'travel', 'socket', 'opening', 'opening-out', 'plug', 'lead', 'coil'];
 
     /**
-     * @param  string  $kind  of CLASHES, or "close", "heat", "air", "card", "unplug", "coil-far", "no-way", and those that wait for a figure: "which-edge", "travel-open"
+     * @param  string  $kind  of CLASHES, or "close", "heat", "air", "card", "unplug", "coil-far", "no-way", "bare", and those that wait for a figure: "which-edge", "travel-open", "bare-open"
      * @param  ?Piece  $other  null where it is about the body
      * @param  float  $mm  by how much it fails, or how far it is
      * @param  float  $wantedMm  how far was wanted; nought where that is plain
@@ -35,6 +35,6 @@ final readonly class Trouble
 
     public function isOpen(): bool
     {
-        return in_array($this->kind, ['which-edge', 'travel-open'], true);
+        return in_array($this->kind, ['which-edge', 'travel-open', 'bare-open'], true);
     }
 }

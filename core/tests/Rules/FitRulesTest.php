@@ -16,14 +16,15 @@ use PocketPlot\Check\Fit\LeadsReach;
 use PocketPlot\Check\Fit\Sockets;
 use PocketPlot\Check\Fit\Wires;
 
-/** A body of 100 × 60 × 30 mm, parts in it, and where each lies: "panel" => [x, y, z] or [x, y, z, turn]. */
+/** A body of 100 × 60 × 30 mm, parts in it, and where each lies: "panel" => [x, y, z] or [x, y, z, turn]; "panel 2" is the second of them. */
 function laid(array $parts, array $poses, array $body = [], array $brief = [], array $more = []): PocketPlot\Build\Build
 {
     $facets = ['body' => ['cavityLengthMm' => 100, 'cavityWidthMm' => 60, 'cavityHeightMm' => 30, 'wallMm' => 2, ...$body]];
     $lines = ['case' => ['role' => 'case', 'facets' => $facets]] + $parts;
     $written = [];
     foreach ($poses as $line => $at) {
-        $written[] = ['line' => $line, 'xMm' => $at[0], 'yMm' => $at[1], 'zMm' => $at[2], 'turn' => $at[3] ?? 'lwh'];
+        [$line, $piece] = explode(' ', "{$line} 1");
+        $written[] = ['line' => $line, 'piece' => (int) $piece, 'xMm' => $at[0], 'yMm' => $at[1], 'zMm' => $at[2], 'turn' => $at[3] ?? 'lwh'];
     }
 
     return Make::build($lines, $brief, ['fit' => ['poses' => $written], ...$more]);
@@ -295,6 +296,9 @@ describe(LeadsReach::id(), function () use ($part): void {
 describe(BareNeighbours::id(), function () use ($part): void {
     $bare = static fn (array $more = []): array => $part([30, 20, 4], ['surface' => ['bare' => 'yes'], ...$more]);
     $metal = ['role' => 'cooling', 'facets' => ['size' => ['material' => 'metal'] + Arrangements::size(30, 20, 4)]];
+    $unsaid = static fn (string $role): array => ['role' => $role] + $part([30, 20, 4], ['surface' => ['bare' => 'unknown']]);
+    $covered = $part([30, 20, 4], ['surface' => ['bare' => 'no']]);
+    $over = ['a' => [0, 0, 0], 'b' => [0, 0, 5]];
     it('answers', function (array $parts, array $poses, array $brief, array $expected): void {
         expect(Make::verdicts(BareNeighbours::class, laid($parts, $poses, [], $brief)))->toBe($expected);
     })->with([
@@ -302,7 +306,22 @@ describe(BareNeighbours::id(), function () use ($part): void {
         'accepts tape at hand' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [0, 0, 5]], ['consumables' => ['insulating tape']], ['fits a']],
         'says tight beside metal' => [['a' => $bare(), 'm' => $metal], ['a' => [0, 0, 0], 'm' => [31, 0, 0]], [], ['tight a']],
         'has nothing to say of boards three millimetres apart' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [0, 0, 7]], [], []],
-        'nor of covered ones' => [['a' => $bare(), 'b' => $part([30, 20, 4])], ['a' => [0, 0, 0], 'b' => [0, 0, 5]], [], []],
+        'accepts tape on the parts list' => [
+            ['a' => $bare(), 'b' => $bare(), 't' => ['role' => 'material', 'part' => ['serves' => ['insulating tape'], 'sits' => 'nowhere']]],
+            $over, [], ['fits a'],
+        ],
+        'says tight of two of a kind' => [['a' => ['line' => ['quantity' => 2]] + $bare()], ['a' => [0, 0, 0], 'a 2' => [0, 0, 5]], [], ['tight a']],
+        'asks for what nobody said of a regulator' => [['a' => $bare(), 'b' => $unsaid('regulator')], $over, [], ['unmeasured b']],
+        'asks for both of two boards' => [['a' => $unsaid('board'), 'b' => $unsaid('board')], $over, [], ['unmeasured a', 'unmeasured b']],
+        'asks once for one between two' => [
+            ['a' => $bare(), 'b' => $unsaid('board'), 'c' => $bare()], $over + ['c' => [0, 0, 10]], [], ['unmeasured b'],
+        ],
+        'asks for a charger beside metal' => [['a' => $unsaid('charger'), 'm' => $metal], ['a' => [0, 0, 0], 'm' => [31, 0, 0]], [], ['unmeasured a']],
+        'asks nothing where tape is at hand' => [['a' => $bare(), 'b' => $unsaid('board')], $over, ['consumables' => ['insulating tape']], []],
+        'asks nothing of what is no board' => [['a' => $bare(), 'b' => $unsaid('sound')], $over, [], []],
+        'asks nothing of boards farther apart' => [['a' => $bare(), 'b' => $unsaid('board')], ['a' => [0, 0, 0], 'b' => [0, 0, 8]], [], []],
+        'asks nothing of a board over a covered one' => [['a' => $unsaid('board'), 'b' => $covered], $over, [], []],
+        'nor of covered ones' => [['a' => $bare(), 'b' => $covered], $over, [], []],
         'nor of boards that lie beside each other corner to corner' => [['a' => $bare(), 'b' => $bare()], ['a' => [0, 0, 0], 'b' => [31, 21, 0]], [], []],
     ]);
 });

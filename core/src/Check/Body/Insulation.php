@@ -30,14 +30,8 @@ final class Insulation extends WholeRule
             return;
         }
         $material = $bodyLine->part->size->material;
-        $boards = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->part->bare === YesNo::Yes));
-        $open = array_values(
-            array_filter(
-                $facts->inBody(),
-                static fn (Line $line): bool => $line->part->bare === YesNo::Unknown
-                    && in_array($line->role, [Role::Board, Role::Regulator, Role::Charger], true),
-            ),
-        );
+        $boards = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->bare() === YesNo::Yes));
+        $open = array_values(array_filter($facts->inBody(), static fn (Line $line): bool => $line->bare() === YesNo::Unknown));
         if ($boards === [] && $open === []) {
             return;
         }
@@ -51,7 +45,7 @@ final class Insulation extends WholeRule
             ...array_values(
                 array_filter(
                     $facts->inBody(),
-                    static fn (Line $line): bool => $line->part->size->isMetal() && $line->part->bare !== YesNo::Yes && $line->part->cooling === null,
+                    static fn (Line $line): bool => $line->part->size->isMetal() && $line->bare() !== YesNo::Yes && $line->part->cooling === null,
                 ),
             ),
         ];
