@@ -8,7 +8,7 @@ use PocketPlot\Clipping\Glossary;
 use PocketPlot\Clipping\SpelledNumbers;
 
 it('reads numbers that are written out, in the unit behind them', function (string $text, string $unit, float $value): void {
-    $amounts = (new Amounts(false))->in($text);
+    $amounts = (new Amounts(false))->in(SpelledNumbers::inFigures($text));
     expect(array_map(static fn (Amount $one): array => [$one->unit, round($one->value(), 3)], $amounts))->toBe([[$unit, $value]]);
 })->with([
     ['five volts', 'V', 5.0], ['twelve volts from the wall', 'V', 12.0], ['four hundred and ten milliamps', 'mA', 410.0], ['twenty-five watts', 'W', 25.0],
@@ -27,7 +27,7 @@ it('leaves alone what is no number of a unit', function (string $text): void {
 
 it('keeps every number where it stood', function (): void {
     $text = 'it takes four hundred and ten milliamps at five volts';
-    $amounts = (new Amounts(false))->in($text, 100);
+    $amounts = (new Amounts(false))->in(SpelledNumbers::inFigures($text), 100);
     expect(strlen(SpelledNumbers::inFigures($text)))->toBe(strlen($text));
     foreach ($amounts as $one) {
         expect(substr($text, $one->start - 100, $one->end - $one->start))->toEndWith($one->unit === 'V' ? 'volts' : 'milliamps');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Quantity\Constants;
+
 /** Finds numbers with units in a piece of text, as many hands write them. */
 final readonly class Amounts
 {
@@ -12,7 +14,7 @@ final readonly class Amounts
 
     public const NUMBER = '(?:\d{1,3}(?:[ \']\d{3})+(?!\d)(?:[.,]\d+)?|\d{1,3}(?:,\d{3})+(?![\d,])(?:\.\d+)?|\d+(?:[.,]\d+)?|[.]\d+)';
 
-    /** What one of each unit is, in the unit that an amount has. Inch, ounce and pound by international definition. */
+    /** What one of each unit is, in the unit that an amount has. */
     private const UNITS = [
         'mah' => ['mAh', 1.0], 'ah' => ['mAh', 1000.0], 'wh' => ['Wh', 1.0], 'mwh' => ['Wh', 0.001],
         'a' => ['mA', 1000.0], 'amp' => ['mA', 1000.0], 'amps' => ['mA', 1000.0], 'ampere' => ['mA', 1000.0], 'ma' => ['mA', 1.0],
@@ -20,11 +22,14 @@ final readonly class Amounts
         'v' => ['V', 1.0], 'volt' => ['V', 1.0], 'volts' => ['V', 1.0], 'vdc' => ['V', 1.0], 'vac' => ['V~', 1.0], 'mv' => ['V', 0.001],
         'w' => ['W', 1.0], 'watt' => ['W', 1.0], 'watts' => ['W', 1.0], 'mw' => ['W', 0.001],
         'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0],
-        'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', 28.349523125],
-        'ounce' => ['g', 28.349523125], 'ounces' => ['g', 28.349523125], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237],
+        'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', Constants::GRAMS_PER_OUNCE],
+        'ounce' => ['g', Constants::GRAMS_PER_OUNCE], 'ounces' => ['g', Constants::GRAMS_PER_OUNCE], 'lb' => ['g', Constants::GRAMS_PER_POUND],
+        'lbs' => ['g', Constants::GRAMS_PER_POUND],
         'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'metre' => ['mm', 1000.0], 'metres' => ['mm', 1000.0],
-        'meters' => ['mm', 1000.0], 'in' => ['mm', 25.4], 'inch' => ['mm', 25.4], 'inches' => ['mm', 25.4],
-        '"' => ['mm', 25.4], 'feet' => ['mm', 304.8], 'foot' => ['mm', 304.8], 'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
+        'meters' => ['mm', 1000.0], 'in' => ['mm', Constants::MM_PER_INCH], 'inch' => ['mm', Constants::MM_PER_INCH],
+        'inches' => ['mm', Constants::MM_PER_INCH],
+        '"' => ['mm', Constants::MM_PER_INCH], 'feet' => ['mm', Constants::MM_PER_FOOT], 'foot' => ['mm', Constants::MM_PER_FOOT],
+        'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
         'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
@@ -90,7 +95,6 @@ final readonly class Amounts
      */
     public function in(string $piece, int $offset = 0): array
     {
-        $piece = SpelledNumbers::inFigures($piece);
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
@@ -103,7 +107,8 @@ final readonly class Amounts
             $found[] = self::one('V', 'usual', (float) "{$short[1][0]}.{$short[2][0]}", $offset + $short[0][1],
                 $offset + $short[0][1] + strlen($short[0][0]));
         }
-        if (preg_match('/\((?:(?:all|everything)(?: in)? )?(mA|A|W)(?=[,)])/', $piece, $all) === 1 && preg_match_all("/[a-z] ({$number})(?=[,;(]| \(| (?:in|at|when|with|and) |$)/i", $piece,
+        $listed = "/[a-z] ({$number})(?=[,;(]| \(| (?:in|at|when|with|and) |$)/i";
+        if (preg_match('/\((?:(?:all|everything)(?: in)? )?(mA|A|W)(?=[,)])/', $piece, $all) === 1 && preg_match_all($listed, $piece,
             $bare, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             // "menu 240, game 410 (all mA)": the unit is said once for all.
             foreach ($bare as $one) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Quantity\Constants;
+
 /** Lengths by width by height, and pixels by pixels. */
 final readonly class Boxes
 {
@@ -80,7 +82,7 @@ final readonly class Boxes
         }
         $factor = match ($unit) {
             'cm' => 10.0,
-            'in', 'inch', 'inches', '"' => 25.4,
+            'in', 'inch', 'inches', '"' => Constants::MM_PER_INCH,
             default => 1.0,
         };
         $sides = array_map(static fn (float $side): float => round($side * $factor, 3), $sides);
@@ -317,7 +319,7 @@ final readonly class Boxes
                 $unitSaid = $unit === '' ? $unitSaid ?? '' : $unit;
                 $sides[$key] ??= round($this->amounts->number($figure) * match ($unitSaid) {
                     'cm' => 10.0,
-                    'in', 'inch', 'inches', '"' => 25.4,
+                    'in', 'inch', 'inches', '"' => Constants::MM_PER_INCH,
                     default => 1.0,
                 }, 3);
                 $all[] = [[substr($clause->lower, $from, $to - $from), $from]];

@@ -15,7 +15,11 @@ final class Clause
 
     public readonly string $lower;
 
+    /** What stands before the colon or in the first cell of the line, in small letters; "" without one. */
     public readonly string $label;
+
+    /** The text with numbers that are written out in figures. */
+    public readonly string $figures;
 
     /** @var array<string, list<array{int, int}>> where a cue stands, from and to, by its pattern: asked once for all numbers */
     private array $cues = [];
@@ -30,7 +34,6 @@ final class Clause
         public readonly string $text,
         /** Bytes in the plain text. */
         public readonly int $start,
-        /** What stands before the colon or in the first cell of the line, in small letters; "" without one. */
         string $label = '',
         /** The heading that it stands under, in small letters. */
         public readonly string $heading = '',
@@ -39,6 +42,7 @@ final class Clause
     ) {
         $this->lower = Glossary::plain(strtolower($text));
         $this->label = Glossary::plain($label);
+        $this->figures = SpelledNumbers::inFigures($text);
     }
 
     public function says(string $pattern): bool

@@ -33,6 +33,9 @@ final class Clauses
         '$' => 'USD', 'gbp' => 'GBP', '£' => 'GBP', 'chf' => 'CHF',
     ];
 
+    /** The same as a pattern. */
+    private const UNITS_OF_LABELS = 'mm|cm|inch(?:es)?|g|kg|oz|v|volts?|ma|a|w|mah|ah|wh|ohm|eur|€|usd|\\$|gbp|£|chf';
+
     /** @return list<Clause> */
     public static function of(Plain $plain): array
     {
@@ -92,6 +95,9 @@ final class Clauses
      */
     private static function withUnit(string $line, int $start, string $heading): ?Clause
     {
+        if (! str_contains($line, '[')) {
+            return null;
+        }
         $units = 'V|mA|A|W|mm|cm|g|kg|Wh|mAh|Ah|ohm|GB|%';
         if (preg_match("/^\\s*\\|?\\s*([A-Za-z][^|\\t\\[\\]]{1,40}?)\\s*\\[({$units})\\]\\s*[|\\t](.*)$/", $line, $found) !== 1) {
             return null;
@@ -115,8 +121,12 @@ final class Clauses
      */
     private static function inUnitOf(string $label, string $said): ?array
     {
-        $names = implode('|', array_map(static fn (string $unit): string => preg_quote($unit, '/'), array_keys(self::WITH_LABEL)));
-        if (preg_match("/^(.*?)\\s*(?:[(\\[]\\s*(?:all )?(?:in )?({$names})\\s*[)\\]]|(?:,| in)\\s*({$names}))$/u", $label, $found, PREG_UNMATCHED_AS_NULL) !== 1
+        if ($label === '' || strpbrk($label, '([, ') === false) {
+            return null;
+        }
+        $names = self::UNITS_OF_LABELS;
+        if (preg_match("/^(.*?)\\s*(?:[(\\[]\\s*(?:all )?(?:in )?({$names})\\s*[)\\]]|(?:,|"
+            ." in)\\s*({$names}))$/u", $label, $found, PREG_UNMATCHED_AS_NULL) !== 1
             || preg_match('/\\d\\s?(?:mm|cm|kg|g|v|ma|a|w|mah|wh|eur|usd|gbp|chf|ohm|oz|inch)\\b|[€$£]/i', $said) === 1) {
             return null;
         }
@@ -146,9 +156,9 @@ final class Clauses
             $label = strtolower($found[1]);
             $from = strlen($found[0]);
         }
-        $unitless = self::inUnitOf($label, substr($line, $from));
-        if ($unitless !== null) {
-            [$label, $said] = $unitless;
+        $rewritten = self::inUnitOf($label, substr($line, $from));
+        if ($rewritten !== null) {
+            [$label, $said] = $rewritten;
 
             return [new Clause($said, $start, $label, $heading, [$start, $start + strlen($line)])];
         }
@@ -218,7 +228,8 @@ final class Clauses
      */
     private static function chosen(array $lines, int $index): ?array
     {
-        if (preg_match('/[|\t].*\((?:yours|this(?: one| offer| item)?|selected|chosen|ordered|your choice)\)/i', $lines[$index][0]) !== 1) {
+        if (! str_contains($lines[$index][0], '(') || preg_match('/[|\t].*\((?:yours|this(?: one| offer| item)?|selected|chosen|ordered|'
+            .'your choice)\)/i', $lines[$index][0]) !== 1) {
             return null;
         }
         $head = self::cells($lines[$index][0]);

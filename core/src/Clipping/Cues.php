@@ -10,27 +10,39 @@ namespace PocketPlot\Clipping;
  */
 final class Cues
 {
+    /** Roles of parts that draw, and give nothing. */
+    public const LOADS = ['board', 'display', 'sound', 'controls', 'cooling', 'storage', 'case', 'cable'];
+
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
-    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed|s)?\b|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
+    public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|'
+        .'\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed|s)?\b|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|'
+            .'decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
-    public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
+    public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
+        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
-    public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|free (?:cable|adapter)|accessor/';
+    public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|'
+        .'free (?:cable|adapter)|accessor/';
 
     /** @return list<array{string, string, float}> meaning, cue, bias */
     public static function volts(string $role): array
     {
-        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|not exceed|damag|\bfries\b|dies (?:above|over)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
+            .'not exceed|damag|\bfries\b|dies (?:above|over)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
+        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|'
+            .'\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
         return match ($role) {
             'cells' => [
                 $limit,
                 ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
                 ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
-                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:\w+ )?(?:under|below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
-                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
+                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|'
+                    .'put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:\w+ )?(?:under|'
+                    .'below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
+                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|'
+                    .'(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
                 ['output voltage', '/usb/', 12.0],
                 ['charge input voltage', '/\binput\b|\bin\b(?=[ :]*\d)|\benter\b|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
@@ -41,7 +53,8 @@ final class Cues
                 ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
                 ['cut-off', '/lets (?:\w+ )?go|cuts? ?(?:it )?.?off|over.?discharge|disconnect|under.?volt/', -6.0],
-                ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|final voltage/', -8.0],
+                ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|'
+                    .'final voltage/', -8.0],
                 ['output voltage', '/\bout(?:put|s)?\b|vout|gives|delivers|provides|boost(?:s|ed)? to|sag/', 0.0],
                 ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
             ],
@@ -49,11 +62,13 @@ final class Cues
                 $limit,
                 $logic,
                 ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above|high|low)/', -6.0],
-                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b|\bvdrop/', -14.0],
+                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b|'
+                    .'\bvdrop/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
                 ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
-                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|to)|trimmer|ldo/', 0.0],
+                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|'
+                    .'to)|trimmer|ldo/', 0.0],
             ],
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
             default => [
@@ -63,7 +78,8 @@ final class Cues
                 $logic,
                 ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
                 ['output voltage', '/\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
-                ['supply voltage', '/suppl\w*|power\w*|\binput\b|\bdc\b|\bvdd\b|\bvcc\b|voltage|\bruns?\b|\bfeed\w*|\bfed\b|\bvin\b|works?\b|operat\w*|wants|needs|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
+                ['supply voltage', '/suppl\w*|power\w*|\binput\b|\bdc\b|\bvdd\b|\bvcc\b|voltage|\bruns?\b|\bfeed\w*|\bfed\b|\bvin\b|works?\b|operat\w*|'
+                    .'wants|needs|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
             ],
         };
     }
@@ -71,13 +87,15 @@ final class Cues
     /** @return list<array{string, string, float}> */
     public static function amps(string $role): array
     {
-        $advised = ['', self::SUPPLY_ADVISED, -6.0];
-        $peak = ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0];
-        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|\bempty it\b|when empty|unloaded|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|itself|nothing (?:attached|connected)|stand.?by|leak/';
+        $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|\bempty it\b|when empty|unloaded|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|'
+            .'current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|'
+                .'itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
-                ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|below|under)|when (?:less|below|under))|low.?current|stays? on (?:only )?(?:for|with|at|if)/', -10.0],
+                ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|'
+                    .'shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|'
+                        .'below|under)|when (?:less|below|under))|low.?current|stays? on (?:only )?(?:for|with|at|if)/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
@@ -91,7 +109,8 @@ final class Cues
                 ['quiescent current', $own, -14.0],
                 ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
-                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|\bfill\w*/', -4.0],
+                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|'
+                    .'\bfill\w*/', -4.0],
                 ['output current', '/\bout(?:put|s)?\b|\bgo out|load|delivers|gives|rated/', 0.0],
                 ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
             ],
@@ -107,19 +126,30 @@ final class Cues
                 ['fuse rating', '/fuse|hold|trip/', -4.0],
                 ['switch rating', '/rat|\bdc\b|\bac\b|contact|current|carries|switch/', 0.0],
             ],
-            default => [
-                $advised,
-                ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|limit(?:er)? at|led strip/', -6.0],
-                ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
-                ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|switch.?on|power.?on|turn.?on|\bstarting\b/', -8.0],
-                ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
-                $peak,
-                ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],
-                ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
-                ['draw', '/together|altogether|in all\b|all told|in total/', -6.0],
-                ['draw', '/current/', 60.0],
-            ],
+            default => self::ampsOfLoads($role),
         };
+    }
+
+    /** @return list<array{string, string, float}> what a current says of a part that only takes current */
+    private static function ampsOfLoads(string $role): array
+    {
+        return [
+            ['', self::SUPPLY_ADVISED, -6.0],
+            ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|'
+                .'limit(?:er)? at|led strip/', -6.0],
+            ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|'
+                .'only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
+            ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|switch.?on|power.?on|'
+                .'turn.?on|\bstarting\b/', -8.0],
+            ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|'
+                .'hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
+            ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0],
+            ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],
+            ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|'
+                .'pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
+            ['draw', '/together|altogether|in all\b|all told|in total/', -6.0],
+            ['draw', '/current/', 60.0],
+        ];
     }
 
     /** @return list<array{string, string, float}> */
@@ -155,14 +185,16 @@ final class Cues
         $lead = ['lead length', '/cable|\bleads?\b|wires?\b|\bcord\b|\bline\b|\btail\b|pigtail/', 0.0];
 
         return [
-            ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|tabs?\b|glass alone|tolerance|bezel/', -3.0],
+            ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|'
+                .'tabs?\b|glass alone|tolerance|bezel/', -3.0],
             ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
             ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent to|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
-            ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
+            ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|'
+                .'wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),
         ];
     }
 }

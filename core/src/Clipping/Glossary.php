@@ -12,17 +12,22 @@ final class Glossary
 {
     /** As it is written, in small letters (a pattern) => as it is read. No reading is longer than the shortest writing. */
     private const WORDS = [
-        'ladeschluss ?spannung' => 'charge voltage', 'entladeschluss(?: ?spannung)?' => 'end voltage', 'entlade ?strom' => 'discharge', 'ladestrom' => 'charging',
+        'ladeschluss ?spannung' => 'charge voltage', 'entladeschluss(?: ?spannung)?' => 'end voltage', 'entlade ?strom' => 'discharge',
+        'ladestrom' => 'charging',
         'schutzschaltung|schutzelektronik' => 'protection pcb', 'innenwiderstand' => 'int resistance', 'nennspannung' => 'nom voltage',
         'versorgungsspannung|betriebsspannung' => 'supply voltage', 'eingangsspannung' => 'input voltage', 'ausgangsspannung' => 'output voltage',
-        'ausgangsstrom' => 'output curr', 'eingangsstrom' => 'input curr', 'stromaufnahme' => 'draws current', 'ruhestrom' => 'quiescent', 'wirkungsgrad' => 'efficiency',
+        'ausgangsstrom' => 'output curr', 'eingangsstrom' => 'input curr', 'stromaufnahme' => 'draws current', 'ruhestrom' => 'quiescent',
+        'wirkungsgrad' => 'efficiency',
         'l(?:ä|ae)nge' => 'length', 'breite' => 'width', 'dicke' => 'thick', 'h(?:ö|oe)he' => 'high', 'durchmesser' => 'diameter', 'gewicht' => 'weight',
         'aussenma(?:ß|ss)e|außenma(?:ß|ss)e|abmessungen' => 'dimension', 'kabel' => 'cable', 'litze' => 'wire', 'st(?:ü|ue)ck' => 'pcs',
-        'aufl(?:ö|oe)sung' => 'resolution', 'helligkeit' => 'brightness', 'ohne schutz' => 'unprotected', 'lochabstand' => 'holes', 'wandst(?:ä|ae)rke' => 'wall',
+        'aufl(?:ö|oe)sung' => 'resolution', 'helligkeit' => 'brightness', 'ohne schutz' => 'unprotected', 'lochabstand' => 'holes', 'wandst(?:ä|'
+            .'ae)rke' => 'wall',
         'descending pressure|reduce pressure|drop pressure' => 'step down', '(?:ascending|rising|raise|rise) pressure' => 'boost',
         '(?:import|enter|input|entrance) (?:pressure|voltage)' => 'in voltage', '(?:export|exit|output) (?:pressure|voltage)' => 'out voltage',
-        '(?:export|exit|output) (?:flow|current)' => 'out current', '(?:import|enter|input) (?:flow|current)' => 'in current', 'work electric current' => 'working current', 'electric current' => 'current',
-        'static state' => 'quiescent', '(?:change|transform|transfer) rate' => 'efficiency', '(?:see|look|sight) area' => 'visible', 'back of light' => 'backlight',
+        '(?:export|exit|output) (?:flow|current)' => 'out current', '(?:import|enter|input) (?:flow|'
+            .'current)' => 'in current', 'work electric current' => 'working current', 'electric current' => 'current',
+        'static state' => 'quiescent', '(?:change|transform|transfer) rate' => 'efficiency', '(?:see|look|'
+            .'sight) area' => 'visible', 'back of light' => 'backlight',
         'outer shape' => 'outline', '(?:foot|feet) distance' => 'pitch', 'net heavy' => 'weight', 'electricity core' => 'cell',
         '(?<=flat cable \d\d )foot' => 'pin',
     ];

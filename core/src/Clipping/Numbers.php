@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Quantity\Constants;
+
 /** What the numbers with units in a clause say of a part, by the nearest cue. */
 final readonly class Numbers
 {
-    private const LOADS = ['board', 'display', 'sound', 'controls', 'cooling', 'storage', 'case', 'cable'];
-
     /** Signs beyond which a word says nothing of a number any more; see Clause::distance(). */
     private const FAR = 90.0;
 
@@ -18,7 +18,12 @@ final readonly class Numbers
     /** "5 V 3 A supply": what feeds the part, not what the part takes. */
     private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
 
-    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard) {}
+    private BareNumbers $bare;
+
+    public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard)
+    {
+        $this->bare = new BareNumbers($role, $amounts);
+    }
 
     /**
      * @param  list<array{int, int}>  $taken  stretches that something else was read from, in bytes of the clause
@@ -26,10 +31,10 @@ final readonly class Numbers
      */
     public function of(Clause $clause, array $taken): array
     {
-        if (preg_match('/\d/', SpelledNumbers::inFigures($clause->text)) !== 1) {
+        if (preg_match('/\d/', $clause->figures) !== 1) {
             return [];
         }
-        $all = $this->amounts->in($clause->text, $clause->start);
+        $all = $this->amounts->in($clause->figures, $clause->start);
         $isFree = static function (Amount $one) use ($taken, $clause): bool {
             foreach ($taken as [$from, $to]) {
                 if ($one->start - $clause->start < $to && $one->end - $clause->start > $from) {
@@ -43,7 +48,7 @@ final readonly class Numbers
         // What its writer asks himself is not so yet: "(pitch 2.54?)".
         $free = array_values(array_filter($free, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start)
             && preg_match('/^\s*\?/', $clause->after($one->end - $clause->start, 3)) !== 1));
-        $found = $this->bare($clause, $free);
+        $found = $this->bare->in($clause, $free);
         $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
         $chosen = $clause->says('/you (?:selected|chose|picked)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
         foreach ($free as $amount) {
@@ -56,108 +61,6 @@ final readonly class Numbers
         }
 
         return $found;
-    }
-
-    /**
-     * Numbers whose unit goes without saying: "16 kills it", "7.4 v 2600", "0,5 pitch", "peaks of 450".
-     *
-     * @param  list<Amount>  $amounts
-     * @return list<Find>
-     */
-    private function bare(Clause $clause, array $amounts): array
-    {
-        $found = [];
-        foreach ([...$this->singles($clause, $amounts), ...$this->ranges()] as [$what, $pattern, $bound, $applies]) {
-            if ($applies && preg_match($pattern, $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-                $last = $match[count($match) - 1];
-                $value = $this->amounts->number($last[0]);
-                // "0.36 A, 0.72, never above 0.97": amps as those beside it.
-                $value *= str_contains($what, 'draw') && $value < 10.0 ? 1000.0 : 1.0;
-                if ($what === 'charge input voltage' && $value > 60.0) {
-                    // The mains.
-                    continue;
-                }
-                if (str_starts_with($bound, 'range')) {
-                    $times = $bound === 'range' ? 1.0 : 10.0;
-                    $says = ['least' => $this->amounts->number($match[1][0]) * $times, 'most' => $value * $times];
-                    $found[] = new Find($what, $says, $clause->start + $match[0][1], $clause->start + $last[1] + strlen($last[0]));
-
-                    continue;
-                }
-                $isCapacity = $value >= 100 && $value <= 50000;
-                if ($what !== 'capacity' || $isCapacity) {
-                    $found[] = new Find($what, [$bound => $value], $clause->start + $last[1], $clause->start + $last[1] + strlen($last[0]));
-                }
-            }
-        }
-
-        return $found;
-    }
-
-    /**
-     * @param  list<Amount>  $amounts
-     * @return list<array{string, string, string, bool}> what, pattern, bound, whether it applies
-     */
-    private function singles(Clause $clause, array $amounts): array
-    {
-        $number = '('.Amounts::NUMBER.')';
-        $milliamps = $this->hasUnit($amounts, 'mA');
-        $isLoad = in_array($this->role, self::LOADS, true);
-
-        return [
-            ['absolute maximum', "/\\babs(?:olute)?\\.? ?max(?:imum)?\\.?\\W{0,3}{$number}(?![\\w.,]*\\s?(?:v|a|ma|w|mm|%)\\b)/", 'most',
-                $isLoad || $this->role === 'regulator'],
-            ['absolute maximum', "/\\bsurvives {$number}(?![\\w.,]*\\s?(?:v|ma|a|%|s|h)\\b)/", 'most', $isLoad || $this->role === 'regulator'],
-            ['absolute maximum', "/\\b{$number} (?:kills?|destroys?|fries|breaks|smokes)/", 'most', $isLoad || $this->role === 'regulator'],
-            ['capacity', "/(?:li-?po|li-?ion|\\d ?v),? (?!18650|21700|14500|26650|16340){$number}(?![\\w.,]*\\s?(?:mah|ah|wh|mm|g|v|ma|a)\\b)(?!\\d)/",
-                'usual', $this->role === 'cells'],
-            ['ribbon pitch', "/{$number} ?(?:mm )?pitch|pitch (?:of )?{$number}(?! ?mm)/", 'usual', ! $this->hasCue($amounts, 'mm', $clause, '/pitch/')],
-            ['height above face', "/(?:stands?|sticks out|proud) (?:by )?{$number} (?:above|over|proud)/", 'usual', $this->role === 'controls'
-                && ! $this->hasUnit($amounts, 'mm')],
-            ['output voltage', "/(?<![\\w.]){$number} out\\b/", 'usual', $this->role === 'regulator' && ! $clause->says('/wires? in\b/')],
-            ['cell full voltage', '/(?:stops|ends|full|finished) at (4[.,](?:1|2|35))(?!\d)(?!\w*\s?v)/', 'usual',
-                in_array($this->role, ['cells', 'charger'], true)],
-            ['travel', "/\\b(?:travel|stroke)[ :=]{1,3}(?:of |is )?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|cm|n|g|x|±)\\b)/", 'usual',
-                in_array($this->role, ['switch', 'controls'], true)],
-            ['diagonal', "/(?:lcd|tft|ips|oled)\\s{$number}(?= (?:tft|lcd|ips|oled|colou?r|spi|hdmi))/", 'usual', $this->role === 'display'
-                && ! $clause->says('/"|inch|\\bin\\b/')],
-            ['temperature limit', "/(?<!never )(?:throttl\\w+|slows down) (?:until|at|from|above|before) {$number}(?! ?%)(?![\\w.]*\\s?(?:°|degrees|deg|"
-                .'c\\b))/', 'usual', true],
-            ['diagonal', "/(?<![\\w.]){$number} (?:screen|panel|display|lcd|monitor)\\b/", 'usual', $this->role === 'display'
-                && ! $clause->says('/"|inch|\\bin\\b/')],
-            ['storage capacity', "/(?:emmc|flash|storage|ssd)\\W{0,3}{$number} ?g\\b/", 'usual', in_array($this->role, ['board', 'storage'], true)],
-            ['wire gauge', "/\\bawg ?{$number}/", 'usual', true],
-            ['draw', "/\\bnever (?:above|over|more than) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|mm|g)\\b)/", 'most', $isLoad && $milliamps],
-            ['draw', "/\band {$number} (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/", 'least', $isLoad && $milliamps],
-            ['peak draw', "/(?:peaks?|spikes?|bursts?) (?:of|to|at|around|up to) {$number}(?![\\w.]*\\s?(?:ma|a|v|w|ms)\\b)/", 'usual', $isLoad
-                && $milliamps],
-        ];
-    }
-
-    /** @return list<array{string, string, string, bool}> the same of two numbers, from the first to the second */
-    private function ranges(): array
-    {
-        $number = '('.Amounts::NUMBER.')';
-
-        return [
-            ['supply voltage', "/(?<![\\w.])(?:{$number} (?:up )?to {$number}) in\\b(?! ?ch)/", 'range', $this->role === 'regulator'],
-            ['supply voltage', "/(?<![\\w.])(?:in|input|takes|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
-                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
-            ['output voltage', "/(?<![\\w.])(?:out|output|gives|vout)\\b(?: \\w+){0,2}?\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|"
-                .'volts?|mm|x|a|ma|w|%|g)\b)/u', 'range', $this->role === 'regulator'],
-            ['charge input voltage', "/(?<![\\w.])(?:in|input|vin|accepts)\\W{1,3}{$number} ?(?:-|–|to|\\.\\.) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:v|volts?|mm|x|"
-                .'a|ma|w|%|g)\b)/u', 'range', $this->role === 'charger'],
-            ['lead length', "/(?:wires?|leads?|cables?|cord)\\W{1,3}(?:of |are )?{$number} (?:and|or|\\/) {$number} ?cm\\b/", 'range in cm', true],
-            ['wall', "/\\bwalls?\\b\\W{1,3}(?:about |ca\\.? )?{$number} ?(?:-|to) ?{$number}(?!\\w|[.,]?\\d|\\s?(?:mm|x|cm)\\b)/", 'range',
-                $this->role === 'case'],
-        ];
-    }
-
-    /** @param  list<Amount>  $amounts */
-    private function hasCue(array $amounts, string $unit, Clause $clause, string $cue): bool
-    {
-        return $this->hasUnit($amounts, $unit) && preg_match($cue, $clause->lower) === 1 && array_filter($amounts,
-            static fn (Amount $one): bool => $one->unit === $unit && $one->value() <= 2.6) !== [];
     }
 
     /** @param  list<Amount>  $others */
@@ -258,7 +161,7 @@ final readonly class Numbers
     private function volts(Clause $clause, Amount $amount, array $others, int $from, int $to, string $before, string $after): ?Find
     {
         $value = $amount->value();
-        $isLoad = in_array($this->role, self::LOADS, true);
+        $isLoad = in_array($this->role, Cues::LOADS, true);
         if ($value >= 90.0 || in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && $clause->isAbout('/\bac\b|~/')
             && ! $clause->isAbout('/dc/'))) {
             return null;
@@ -396,7 +299,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function voltsWithoutCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?string
     {
-        if (in_array($this->role, self::LOADS, true)) {
+        if (in_array($this->role, Cues::LOADS, true)) {
             $isPlain = $amount->isRange() || $this->hasUnit($others, 'mA') || strlen(trim($clause->text)) < 30 || ($clause->isAbout('/\bv\b/')
                 && count($others) === 1);
 
@@ -518,7 +421,7 @@ final readonly class Numbers
     private function isOfAnother(Clause $clause, Amount $amount, int $from, string $after, ?float $far): bool
     {
         $before = substr($clause->lower, 0, $from);
-        $isLoad = in_array($this->role, self::LOADS, true);
+        $isLoad = in_array($this->role, Cues::LOADS, true);
         // "5 V/3 A" beside a socket is what to feed it with.
         $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?[\/,]?\s?$/', $before) === 1
             && $amount->isOne() && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/');
@@ -532,7 +435,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function ampsWithoutCue(Clause $clause, array $others, int $from, int $to): ?string
     {
-        $isDraw = in_array($this->role, self::LOADS, true)
+        $isDraw = in_array($this->role, Cues::LOADS, true)
             && ($this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 || States::of($clause, $from, $to, $others) !== '');
 
         return match (true) {
@@ -560,7 +463,7 @@ final readonly class Numbers
     private function isOfMains(Clause $clause, int $from, int $to): bool
     {
         $best = null;
-        foreach ($this->amounts->in($clause->text, $clause->start) as $one) {
+        foreach ($this->amounts->in($clause->figures, $clause->start) as $one) {
             if ($one->unit === 'V' || $one->unit === 'V~') {
                 $at = $one->start - $clause->start;
                 $far = $at < $from ? $from - ($one->end - $clause->start) : 12 + $at - $to;
@@ -599,7 +502,7 @@ final readonly class Numbers
             return null;
         }
         $best = $this->nearest($clause, Cues::watts($this->role), $from, $to, $others);
-        $meaning = $best[0] ?? (in_array($this->role, self::LOADS, true) && ($this->hasUnit($others, 'V')
+        $meaning = $best[0] ?? (in_array($this->role, Cues::LOADS, true) && ($this->hasUnit($others, 'V')
             || (strlen(trim($clause->text)) < 50 && in_array($this->role, ['board', 'display'], true))) ? 'draw power' : '');
         if ($meaning === 'heat' && $this->role === 'cooling' && $clause->isAbout('/up to|max|for (?:boards|chips)/')) {
             return null;
@@ -646,9 +549,10 @@ final readonly class Numbers
                 return Find::figure('wall', $amount);
             }
 
-            return $this->role === 'display' && $amount->isOne() && $amount->value() >= 25.4 * 0.9 && ! $this->isNear($clause, '/cable|lead|wire|box|stand/',
+            return $this->role === 'display' && $amount->isOne() && $amount->value() >= Constants::MM_PER_INCH * 0.9 && ! $this->isNear($clause, '/cable|'
+                .'lead|wire|box|stand/',
                 $from, $to, $others, 15.0)
-                ? new Find('diagonal', ['usual' => round($amount->value() / 25.4, 4)], $amount->start, $amount->end) : null;
+                ? new Find('diagonal', ['usual' => round($amount->value() / Constants::MM_PER_INCH, 4)], $amount->start, $amount->end) : null;
         }
         $segment = (string) strrchr(','.substr($clause->lower, max(0, $from - 40), min(40, $from)), ',');
         if ($this->role !== 'cable' && ($clause->isAbout('/in the box|package/') || preg_match(Cues::IN_BOX, $segment) === 1) && $this->isNear($clause,

@@ -34,7 +34,8 @@ final readonly class Phrases
                 'push' => 'push',
             ]]),
             'cable' => $this->words($clause, ['lead carries' => [
-                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'trigger (?:cable|lead)|power (?:cable|lead)|power only|charge only|charging only|no data', 'i2s' => '\bi2s\b',
+                'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'trigger (?:cable|lead)|power (?:cable|lead)|power only|charge only|'
+                    .'charging only|no data', 'i2s' => '\bi2s\b',
                 'dsi' => '\bdsi\b', 'speaker' => 'speaker',
             ], 'ribbon sides' => ['same' => '(?:same|one) side(?: \(type a\))?', 'opposite' => 'opposite (?:sides?|contacts)|reverse[d]? contacts']]),
             default => [],
@@ -95,7 +96,8 @@ final readonly class Phrases
     private static function isLeftOut(Clause $clause, int $from, int $to): bool
     {
         return preg_match('/\boptional(?:ly)?\s+(?:an? )?$/', $clause->before($from, 20)) === 1
-            || preg_match('/^\s*(?:module|card|stick|dongle|board)?\s*(?:is |are )?\(?\s*(?:not included|optional|sold separately|as an extra)/', $clause->after($to)) === 1;
+            || preg_match('/^\s*(?:module|card|stick|dongle|board)?\s*(?:is |are )?\(?\s*(?:not included|optional|sold separately|'
+                .'as an extra)/', $clause->after($to)) === 1;
     }
 
     /** @return array<string, array<string, string>> */
@@ -156,7 +158,8 @@ final readonly class Phrases
             'protection' => [
                 'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
-                'built-in' => 'protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|\bprotected|with protection|built.in protect|'
+                'built-in' => 'protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|'
+                    .'\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
@@ -176,7 +179,8 @@ final readonly class Phrases
                 'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|power (?:goes|passes) through|works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
+                'yes' => 'power.?path|power (?:goes|passes) through|works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
+                    .'feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
                     .'without|the output stays|works)|same time|while plugged in|output stays on|(?:also|even) (?:during|while) charging|during charging|'
                         .'play (?:and|'
                         .'while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
@@ -243,7 +247,8 @@ final readonly class Phrases
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
-                'yes' => '(?:drill|mill|file|cut|saw)\w*(?: and \w+)?(?: it)? yourself|you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
+                'yes' => '(?:drill|mill|file|cut|saw)\w*(?: and \w+)?(?: it)? yourself|you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|'
+                    .'can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
                     .'cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
             ],
         ];
@@ -336,7 +341,8 @@ final readonly class Phrases
         $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
             $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:4|four|8|eight)[- ]way (?:pad|cross)|arcade (?:stick|joystick)|\b(?:eight|8|four|4).way (?:lever|"
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:4|four|8|eight)[- ]way (?:pad|cross)|arcade (?:stick|"
+            ."joystick)|\b(?:eight|8|four|4).way (?:lever|"
             .'joystick|stick|switch))/',
             $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
             $add('d-pads', ($match[1][0] ?? null) === null ? 1 : max(1, self::number((string) $match[1][0])), (string) $match[0][0], (int) $match[0][1]);
@@ -385,7 +391,8 @@ final readonly class Phrases
     private function otherControls(Clause $clause): array
     {
         $found = [];
-        if (preg_match('/\b(?:for|holds?|fits?|takes?|stretch\w*)\b[^.;\d]{0,24}\b(?:phones?|devices?|tablets?)\b[^.;\d]{0,16}(\d{2,3}) ?(?:mm ?)?(?:to|-|–) ?(\d{2,3}) ?mm/u',
+        if (preg_match('/\b(?:for|holds?|fits?|takes?|stretch\w*)\b[^.;\d]{0,24}\b(?:phones?|devices?|tablets?)\b[^.;\d]{0,16}(\d{2,3}) ?(?:mm ?)?(?:to|-|'
+            .'–) ?(\d{2,3}) ?mm/u',
             $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('holds length', ['least' => (float) $match[1][0], 'most' => (float) $match[2][0]], $from, $to);

@@ -164,7 +164,8 @@ final readonly class Prices
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
-        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk) (?:up|and up|and more|plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
+        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk) (?:up|and up|and more|plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|'
+            .'\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
             || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
             || preg_match('/^\s*(?:each )?for \d+ ?\+/', $after) === 1
             || preg_match('/^\s*(?:each )?(?:from|if you (?:take|buy)|at) (?:\d+|ten|five)/', $after) === 1 || preg_match('/\d+ ?\+ ?(?:pcs)?\W*$/',
@@ -221,7 +222,8 @@ final readonly class Prices
                 continue;
             }
             if (preg_match("/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/", $text, $found) === 1
-                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
+                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |"
+                    ."packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
                     $found) === 1
                 || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1

@@ -9,9 +9,11 @@ final readonly class Sockets
 {
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
-        'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
+        'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|'
+            .'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
             .'micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
-        'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
+        'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|'
+            .'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
@@ -19,14 +21,17 @@ final readonly class Sockets
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
-            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb (?:big|large) (?:mouth|plug|socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
+            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |'
+                .'outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb (?:big|large) (?:mouth|plug|'
+                    .'socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
                 .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))|(?<=two |four )usb\b(?= ?(?:[,.;)]|$|and))|'
                     .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
         'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
-            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug| socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'
+            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug|'
+                .' socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'
                 .'socket|barrel)|hollow plug',
         'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
         'barrel-3.5' => '(?:(?:dc )?(?:barrel|jack|plug|socket)\W{0,3})?3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
@@ -58,7 +63,8 @@ final readonly class Sockets
         }
         $found = [];
         $free = $clause->lower;
-        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|socket|\bport|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|2[.,]5|sd\b|'
+        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|socket|\bport|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|'
+            .'2[.,]5|sd\b|'
             .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|'
                 .'earphone|'
                 .'audio/', "{$clause->label} {$free}") === 1;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
-/** Numbers that are written out before a unit, in figures: "five volts", "an eighth of an inch", "1 lb 5 oz". They end where they ended, so that finds keep their places. */
+use PocketPlot\Quantity\Constants;
+
+/** Numbers that are written out before a unit, in figures: "five volts", "an eighth of an inch", "1 lb 5 oz". */
 final class SpelledNumbers
 {
     private const ONES = [
@@ -15,87 +17,89 @@ final class SpelledNumbers
 
     private const PARTS = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'fifth' => 0.2, 'eighth' => 0.125, 'sixteenth' => 0.0625];
 
-    private const UNITS = 'volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es)?|feet|foot|'
-        .'grams?|grammes?|ounces?|ohms?';
+    private const ONE = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|'
+        .'twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety';
 
-    private const GRAMS_PER_POUND = 453.59237;
+    private const PART = 'half|third|quarter|fifth|eighth|sixteenth';
 
-    private const GRAMS_PER_OUNCE = 28.349523125;
+    private const UNIT = '(?:volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es)?|feet|foot|'
+        .'grams?|grammes?|ounces?|ohms?)\b';
 
+    private const FORMS = [
+        // "1 lb 5 oz"
+        'pounds' => '/(?<![\w.])(\d+) ?lbs?,? (?:and )?(\d+(?:\.\d+)?) ?oz\b/i',
+        // "two and a half volts"
+        'sum' => '/\b('.self::ONE.'|\d+) and (?:an? |one |three )('.self::PART.')s? (?='.self::UNIT.')/i',
+        // "0.1 of an amp"
+        'decimal' => '/(?<![\w.])(\d+(?:[.,]\d+)?) of an? (?='.self::UNIT.')/i',
+        // "half an amp", "five eighths of an inch"; a third of an ounce is meant about as exactly as it is said.
+        'part' => '/\b(?:(an?|'.self::ONE.') )?('.self::PART.')s?(?: of)?(?: an?)? (?=(?!ounce)'.self::UNIT.')/i',
+        // "four hundred and ten milliamps", "one point nine ounces"
+        'words' => '/\b(?:'.self::ONE.')(?:[ -](?:'.self::ONE.'|hundred|and|point))*[ -](?='.self::UNIT.')/i',
+    ];
+
+    /** The same text in as many bytes: each number ends where its words ended, so that finds keep their places. */
     public static function inFigures(string $text): string
     {
-        if (preg_match('/\\b(?:volts?|amps?|milliamps?|watts?|mm|millimet|cm|centimet|met(?:er|re)s?\b|inch|feet|foot|gram|ounce|oz|ohm)/i', $text) !== 1) {
+        if (preg_match('/\b(?:'.self::ONE.'|'.self::PART.')\b|\d ?lbs?\b|\d of an? /i', $text) !== 1) {
             return $text;
         }
-        $word = implode('|', array_keys(self::ONES)).'|hundred|and|point';
-        $first = implode('|', array_keys(self::ONES));
-        $part = implode('|', array_keys(self::PARTS));
-        $units = self::UNITS;
-        $text = (string) preg_replace_callback(
-            '/(?<![\\w.])(\\d+) ?lbs?,? (?:and )?(\\d+(?:\\.\\d+)?) ?oz\\b/i',
-            static fn (array $found): string => self::before(
-                round((int) $found[1] * self::GRAMS_PER_POUND + (float) $found[2] * self::GRAMS_PER_OUNCE, 1).' g', $found[0],
-            ),
-            $text,
-        );
-        // "two and a half volts"
-        $text = (string) preg_replace_callback(
-            "/\\b({$first}|\\d+) and (?:an? |one |three )({$part})s? (?=(?:{$units})\\b)/i",
-            static fn (array $found): string => self::before(
-                ((self::ONES[strtolower($found[1])] ?? (int) $found[1]) + self::PARTS[strtolower($found[2])]).' ', $found[0],
-            ),
-            $text,
-        );
-        // "0.1 of an amp"
-        $text = (string) preg_replace_callback(
-            "/(?<![\\w.])(\\d+(?:[.,]\\d+)?) of an? (?={$units})/i",
-            static fn (array $found): string => self::before("{$found[1]} ", $found[0]),
-            $text,
-        );
-        $text = (string) preg_replace_callback(
-            "/\\b(?:(an?|{$first}) )?({$part})s?(?: of)?(?: an?)? (?=(?!ounce)(?:{$units})\\b)/i",
-            static fn (array $found): string => self::before(
-                round((self::ONES[strtolower($found[1])] ?? 1) * self::PARTS[strtolower($found[2])], 4).' ', $found[0],
-            ),
-            $text,
-        );
+        foreach (self::FORMS as $form => $pattern) {
+            $text = (string) preg_replace_callback($pattern, static fn (array $found): string => self::padded(self::figure($form, $found), $found[0]), $text);
+        }
 
-        return (string) preg_replace_callback(
-            "/\\b(?:{$first})(?:[ -](?:{$word}))*[ -](?=(?:{$units})\\b)/i",
-            static function (array $found): string {
-                $value = self::value(preg_split('/[ -]+/', strtolower(trim($found[0], ' -'))) ?: []);
-
-                return $value === null ? $found[0] : self::before("{$value} ", $found[0]);
-            },
-            $text,
-        );
+        return $text;
     }
 
-    /** A shorter text that ends where the longer one ended. */
-    private static function before(string $short, string $long): string
+    /**
+     * @param  key-of<self::FORMS>  $form
+     * @param  array<int|string, string>  $found  groups of its pattern
+     */
+    private static function figure(string $form, array $found): string
+    {
+        return match ($form) {
+            'pounds' => round((int) $found[1] * Constants::GRAMS_PER_POUND + (float) $found[2] * Constants::GRAMS_PER_OUNCE, 1).' g',
+            'sum' => (self::one($found[1]) + self::part($found[2])).' ',
+            'decimal' => "{$found[1]} ",
+            'part' => round(self::one($found[1]) * self::part($found[2]), 4).' ',
+            'words' => self::value($found[0]).' ',
+        };
+    }
+
+    /** A shorter text that ends where the longer one ended; the longer one itself where the figures would not find room. */
+    private static function padded(string $short, string $long): string
     {
         return strlen($short) > strlen($long) ? $long : str_pad($short, strlen($long), ' ', STR_PAD_LEFT);
     }
 
-    /** @param  list<string>  $words  "four hundred and ten", "one point nine" */
-    private static function value(array $words): ?float
+    /** "a", "" and "an" are one. */
+    private static function one(string $word): int
     {
-        $value = 0.0;
+        return ctype_digit($word) ? (int) $word : self::ONES[strtolower($word)] ?? 1;
+    }
+
+    private static function part(string $word): float
+    {
+        return self::PARTS[strtolower($word)] ?? 1.0;
+    }
+
+    /** @param  string  $words  "four hundred and ten", "one point nine" */
+    private static function value(string $words): float
+    {
+        $value = 0;
         $decimals = null;
-        foreach ($words as $word) {
+        foreach (preg_split('/[ -]+/', strtolower(trim($words, ' -'))) ?: [] as $word) {
             if ($word === 'point') {
                 $decimals = '';
             } elseif ($word === 'hundred') {
-                $value = max(1.0, $value) * 100.0;
+                $value = max(1, $value) * 100;
+            } elseif ($word !== 'and' && $decimals !== null) {
+                $decimals .= (string) self::one($word);
             } elseif ($word !== 'and') {
-                $one = self::ONES[$word] ?? null;
-                if ($one === null) {
-                    return null;
-                }
-                $decimals === null ? $value += $one : $decimals .= (string) $one;
+                $value += self::one($word);
             }
         }
 
-        return $decimals === null || $decimals === '' ? $value : (float) ((int) $value.".{$decimals}");
+        return (float) ($decimals === null ? (string) $value : "{$value}.{$decimals}");
     }
 }

@@ -12,7 +12,8 @@ final class States
             .'\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|standing still|resting|lightest|leerlauf|ruhe\w*/',
         'heavy' => '/heavy|\bfull\w*|bright\w*|all \d? ?cores|stress|under load|full load|worst|\bloud|flat out|all the way up|white 100|wifi on|neighbours|'
             .'\bmax\w*\b|at most|at the most|the worst|hardest|busy|hammer|unter (?:voll)?last|volllast|made it sweat/',
-        'usual' => '/\btyp\w*|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|factory|default|as delivered|average|ordinary|standard|recommend\w*|suggest\w*|im betrieb|spiel\w*/',
+        'usual' => '/\btyp\w*|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|factory|default|as delivered|average|ordinary|standard|recommend\w*|suggest\w*|'
+            .'im betrieb|spiel\w*/',
     ];
 
     /** Words of somebody who metered it himself. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PocketPlot\Fit;
 
+use PocketPlot\Quantity\Constants;
+
 /** What an STL file says of a part or shell: its outer box, its volume, whether it is closed. Read triangle by triangle. */
 final readonly class StlBox
 {
@@ -61,7 +63,7 @@ final readonly class StlBox
         }
         $sides = [$high[0] - $low[0], $high[1] - $low[1], $high[2] - $low[2]];
         $unit ??= max($sides) >= self::SMALL ? 'mm' : (max($sides) < 0.5 ? 'm' : 'in');
-        $scale = ['mm' => 1.0, 'in' => 25.4, 'm' => 1000.0][$unit] ?? 1.0;
+        $scale = ['mm' => 1.0, 'in' => Constants::MM_PER_INCH, 'm' => 1000.0][$unit] ?? 1.0;
 
         return new self(
             [$sides[0] * $scale, $sides[1] * $scale, $sides[2] * $scale], abs($volume) * $scale ** 3, $count,

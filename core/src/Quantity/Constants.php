@@ -7,6 +7,15 @@ namespace PocketPlot\Quantity;
 /** Figures of nature and of the trade, each with where it comes from. What we chose ourselves stands in Build\Margins. */
 final class Constants
 {
+    /** Millimetres of an inch and of a foot, grams of an ounce and of a pound (international yard and pound agreement, 1959). */
+    public const MM_PER_INCH = 25.4;
+
+    public const MM_PER_FOOT = 304.8;
+
+    public const GRAMS_PER_OUNCE = 28.349523125;
+
+    public const GRAMS_PER_POUND = 453.59237;
+
     /** Ohm metres of annealed copper at 20 °C (IEC 60028). */
     public const COPPER_RESISTIVITY = 1.724e-8;
 

@@ -12,8 +12,8 @@ final class Typed
 {
     /** What one of each unit is, in the unit it is turned into. Inch and pound by international definition. */
     private const UNITS = [
-        'mm' => ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => 25.4, 'inch' => 25.4, '"' => 25.4],
-        'g' => ['g' => 1.0, 'kg' => 1000.0, 'oz' => 28.349523125, 'lb' => 453.59237],
+        'mm' => ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => Constants::MM_PER_INCH, 'inch' => Constants::MM_PER_INCH, '"' => Constants::MM_PER_INCH],
+        'g' => ['g' => 1.0, 'kg' => 1000.0, 'oz' => Constants::GRAMS_PER_OUNCE, 'lb' => Constants::GRAMS_PER_POUND],
         'h' => ['h' => 1.0, 'hours' => 1.0, 'hour' => 1.0, 'min' => 1 / 60],
         'min' => ['min' => 1.0, 'h' => 60.0],
         'GB' => ['gb' => 1.0, 'mb' => 0.001, 'tb' => 1000.0],
