@@ -7,7 +7,7 @@ return [
     'default' => env('CACHE_STORE', 'file'),
     'stores' => [
         'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data')],
-        'database' => ['driver' => 'database', 'connection' => 'shared', 'lock_connection' => 'shared', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        'database' => ['driver' => 'database', 'connection' => 'state', 'lock_connection' => 'state', 'table' => 'cache', 'lock_table' => 'cache_locks'],
         'redis' => ['driver' => 'redis', 'connection' => 'default', 'lock_connection' => 'default'],
         'array' => ['driver' => 'array'],
     ],

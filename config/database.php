@@ -27,7 +27,7 @@ return [
     'connections' => [
         'mariadb' => $mariadb,
         // Sessions, limits and cache in a connection of their own: they are no part of a builder's transaction, and stay when that is taken back.
-        'shared' => $mariadb,
+        'state' => $mariadb,
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 return [
-    // Letters: sync sends them after the answer, from the machine that was asked; database or redis keeps them until a worker (queue:work) sends them.
+    // Letters: sync sends them after the answer, from the machine that was asked; database or redis keeps them until a
+    // worker (queue:work) sends them.
     'default' => env('QUEUE_CONNECTION', 'sync'),
     'connections' => [
         'sync' => ['driver' => 'sync'],

@@ -5,7 +5,7 @@ declare(strict_types=1);
 return [
     // file for one machine; database, or redis where there is one, for several.
     'driver' => env('SESSION_DRIVER', 'file'),
-    'connection' => env('SESSION_DRIVER') === 'redis' ? 'default' : 'shared',
+    'connection' => env('SESSION_DRIVER') === 'redis' ? 'default' : 'state',
     'table' => 'sessions',
     'lifetime' => (int) env('SESSION_LIFETIME', 480),
     'expire_on_close' => false,

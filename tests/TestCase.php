@@ -16,9 +16,12 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use Symfony\Component\Process\Process;
 
 /** Runs against a real, migrated and seeded MariaDB; what a test writes is rolled back. */
 abstract class TestCase extends LaravelTestCase
@@ -47,6 +50,51 @@ abstract class TestCase extends LaravelTestCase
     public function actingAs(Authenticatable $user, $guard = null): static
     {
         return parent::actingAs($user, $guard)->withSession([HoldsSession::KEY => $user instanceof User ? $user->sessions_key : '']);
+    }
+
+    /** Some PHP with the application booted, in a process of its own, as several browsers or servers are: outside of the test's transaction. */
+    public function process(string $code): Process
+    {
+        $boot = 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'";'
+            .' $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); ';
+
+        return new Process([PHP_BINARY, '-r', $boot.$code], base_path());
+    }
+
+    /** What comes next comes to a server that knows nothing of what was asked before. */
+    public function newServer(): void
+    {
+        Auth::forgetGuards();
+        Session::forgetDrivers();
+        $this->app->forgetInstance('session.store');
+    }
+
+    /**
+     * Signs in by the page and gives the cookies with which call() goes on, whichever server it comes to.
+     *
+     * @param  'database'|'file'  $driver  where sessions are kept
+     * @return array<string, string>
+     */
+    public function signedIn(User $user, string $driver): array
+    {
+        config(['session.driver' => $driver]);
+        $this->newServer();
+        $answer = $this->postJson('/api/sign-in', ['email' => $user->email, 'password' => self::PASSWORD])->assertOk();
+        $this->newServer();
+
+        return ['pocketplot_session' => (string) $answer->getCookie('pocketplot_session', false)?->getValue()];
+    }
+
+    /**
+     * A request of a browser with these cookies.
+     *
+     * @param  array<string, string>  $cookies
+     * @param  array<string, mixed>  $body
+     */
+    public function browse(array $cookies, string $method, string $path, array $body = []): TestResponse
+    {
+        return $this->call($method, $path, cookies: $cookies, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            content: $body === [] ? null : json_encode($body, JSON_THROW_ON_ERROR));
     }
 
     /** As a browser that opened the address which bin/start printed. */

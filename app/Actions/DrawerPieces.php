@@ -10,8 +10,8 @@ use App\Models\BuildRecord;
 use App\Models\DrawerClaimRecord;
 use App\Models\DrawerPhotoRecord;
 use App\Models\DrawerPieceRecord;
-use App\Models\Held;
 use App\Models\LineRecord;
+use App\Models\RowLock;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -250,10 +250,10 @@ final class DrawerPieces
 
     private static function locked(int $id, ?int $user = null): DrawerPieceRecord
     {
-        $query = DrawerPieceRecord::query()->whereKey($id);
-        Held::rows(($user === null ? $query->clone() : $query->clone()->where('user_id', $user)));
+        $piece = DrawerPieceRecord::query()->whereKey($id)->when($user !== null, static fn ($query) => $query->where('user_id', $user));
+        RowLock::on($piece->clone());
 
-        return ($user === null ? $query : $query->where('user_id', $user))->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail()
+        return $piece->tap(static fn ($query) => $query->lockForUpdate())->firstOrFail()
             // Read under the lock as well: the transaction's own picture is older than what another one has just claimed.
             ->load(['claims' => static fn ($claims) => $claims->lockForUpdate()]);
     }

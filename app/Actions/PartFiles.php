@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Held;
 use App\Models\PartFileRecord;
 use App\Models\PartRecord;
+use App\Models\RowLock;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -47,7 +47,7 @@ final class PartFiles
 
         return DB::transaction(static function () use ($part, $name, $isPhoto, $content): PartFileRecord {
             // Two uploads at once wait for each other, so that the limits hold.
-            Held::rows(User::query()->whereKey($part->user_id));
+            RowLock::on(User::query()->whereKey($part->user_id));
             self::refuseTooMuch($part, strlen($content));
 
             return $part->files()->create(['name' => $name, 'is_photo' => $isPhoto, 'bytes' => strlen($content), 'content' => $content]);
@@ -63,7 +63,7 @@ final class PartFiles
     public static function restore(PartRecord $part, int $file): void
     {
         DB::transaction(static function () use ($part, $file): void {
-            Held::rows(User::query()->whereKey($part->user_id));
+            RowLock::on(User::query()->whereKey($part->user_id));
             $row = PartFileRecord::onlyTrashed()->where('part_id', $part->id)->whereKey($file)->firstOrFail(['id', 'bytes']);
             self::refuseTooMuch($part, $row->bytes);
             $row->restore();

@@ -34,7 +34,9 @@ final class Problems
     {
         $exceptions->dontReport([StaleBuild::class, StalePart::class, BadFile::class]);
         // Begun anew (Middleware\TryAgain), which says so when it gives up.
-        $exceptions->dontReportWhen(static fn (\Throwable $error): bool => Trouble::of($error) === Trouble::Outrun || is_a($error, 'RedisException'));
+        $exceptions->dontReportWhen(
+            static fn (\Throwable $error): bool => DatabaseError::of($error) === DatabaseError::Conflict || is_a($error, 'RedisException'),
+        );
         // A database's message holds the values that were to be stored; only its code and the statement's shape are written down.
         $exceptions->report(static function (QueryException $error): bool {
             Log::error('a statement failed', ['code' => $error->getCode(), 'driver' => $error->errorInfo[1] ?? null, 'statement' => $error->getSql()]);
@@ -100,7 +102,7 @@ final class Problems
                 'too-large',
                 'That is more than can be taken at once. Build and library files of up to 16 MB and logs of up to 12 MB are read.',
             ),
-            Trouble::of($error) !== null => self::database(Trouble::of($error)),
+            ($database = DatabaseError::of($error)) !== null => self::database($database),
             $error instanceof HttpExceptionInterface => self::http($error),
             default => config('app.debug') === true
                 ? null
@@ -120,8 +122,12 @@ final class Problems
             : self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.');
     }
 
-    /** Another transaction was faster, several times. */
-    public static function outrun(BuildRecord $fresh): JsonResponse
+    /**
+     * Another transaction was faster, several times.
+     *
+     * @return JsonResponse 409 with the build as it is now, in the shape of one that was edited on an older page
+     */
+    public static function conflict(BuildRecord $fresh): JsonResponse
     {
         return self::json(
             409,
@@ -131,25 +137,25 @@ final class Problems
         );
     }
 
-    private static function database(Trouble $trouble): JsonResponse
+    private static function database(DatabaseError $error): JsonResponse
     {
-        return match ($trouble) {
-            Trouble::Away => self::json(
+        return match ($error) {
+            DatabaseError::Unavailable => self::json(
                 503,
                 'database-away',
                 'The database does not answer at this moment. What you typed is still here. Wait a little, look whether it was saved, and save once more if it was not.',
             ),
-            Trouble::Outrun => self::json(
+            DatabaseError::Conflict => self::json(
                 503,
                 'busy',
                 'The database could not take this at this moment, because others were writing or a machine is away. Nothing was changed; what you typed is still here. Save once more.',
             ),
-            Trouble::Full => self::json(
+            DatabaseError::StorageFull => self::json(
                 503,
                 'full',
                 'There is no room left to write to. Nothing was changed; what you typed is still here. Whoever runs this site has to make room.',
             ),
-            Trouble::Other => self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
+            DatabaseError::Other => self::json(500, 'broken', 'Something broke on our side and is written to the log. Nothing was changed.'),
         };
     }
 

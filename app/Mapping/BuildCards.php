@@ -87,7 +87,12 @@ final class BuildCards
         ];
     }
 
-    /** The day and the rules by which a card made now is made: the same on every server that runs the same version, and another while an update goes through them. */
+    /**
+     * The day and the rules by which a card made now is made: the same on every server that runs the same version, and
+     * another while an update goes through them.
+     *
+     * @return string the day as year-month-day, a space, and the fingerprint of the core's files
+     */
     public static function made(): string
     {
         $rules = Cache::remember('fingerprint of the core '.gethostname().' '.base_path(), self::NOTICED_WITHIN, static function (): string {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Http\Commits;
+use App\Http\CommitTracker;
 use App\Http\Middleware\HoldsSession;
 use App\Http\Requests\EmailRequest;
 use App\Journal\Journal;
@@ -35,6 +35,7 @@ use Illuminate\Database\Events\TransactionCommitting;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -52,7 +53,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(ParcelPost::class, SimulatedPost::class);
         $this->app->bind(RateService::class, SimulatedRates::class);
         $this->app->bind(PriceFeed::class, SimulatedFeed::class);
-        $this->app->singleton(Commits::class);
+        $this->app->singleton(CommitTracker::class);
         // Controllers ask for the signed-in builder by type; the route's guard has seen to it that there is one.
         $this->app->bind(User::class, static function (): User {
             $user = Auth::user();
@@ -75,22 +76,15 @@ final class AppServiceProvider extends ServiceProvider
                 session()->put(HoldsSession::KEY, $login->user->sessions_key);
             }
         });
-        Event::listen(TransactionCommitting::class, fn (TransactionCommitting $event) => $this->app->make(Commits::class)->committing($event));
-        Event::listen(TransactionCommitted::class, fn (TransactionCommitted $event) => $this->app->make(Commits::class)->committed($event));
-        Session::extend('database', static fn (): SessionRows => new SessionRows(DB::connection('shared'), 'sessions', self::minutes()));
-        $proxies = config('pocketplot.proxies');
-        if (is_array($proxies) && $proxies !== []) {
-            TrustProxies::at(array_values(array_filter($proxies, is_string(...))));
+        Event::listen(TransactionCommitting::class, fn (TransactionCommitting $event) => $this->app->make(CommitTracker::class)->committing($event));
+        Event::listen(TransactionCommitted::class, fn (TransactionCommitted $event) => $this->app->make(CommitTracker::class)->committed($event));
+        Session::extend('database', static fn (): SessionRows => new SessionRows(DB::connection('state'), 'sessions', Config::integer('session.lifetime')));
+        $proxies = array_values(array_filter(Config::array('pocketplot.proxies'), is_string(...)));
+        if ($proxies !== []) {
+            TrustProxies::at($proxies);
             TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         }
         RateLimiter::for('sign-in', self::signInLimits(...));
-    }
-
-    private static function minutes(): int
-    {
-        $minutes = config('session.lifetime');
-
-        return is_int($minutes) ? $minutes : 480;
     }
 
     /**

@@ -44,15 +44,15 @@ return new class extends Migration
             $table->longText('exception');
             $table->timestamp('failed_at')->useCurrent();
         });
-        foreach (['drawer_pieces', 'users'] as $rested) {
-            Schema::table($rested, static fn (Blueprint $table) => $table->unsignedBigInteger('held')->default(0));
+        foreach (['drawer_pieces', 'users'] as $lockable) {
+            Schema::table($lockable, static fn (Blueprint $table) => $table->unsignedBigInteger('locks')->default(0));
         }
     }
 
     public function down(): void
     {
-        foreach (['drawer_pieces', 'users'] as $rested) {
-            Schema::table($rested, static fn (Blueprint $table) => $table->dropColumn('held'));
+        foreach (['drawer_pieces', 'users'] as $lockable) {
+            Schema::table($lockable, static fn (Blueprint $table) => $table->dropColumn('locks'));
         }
         foreach (['sessions', 'cache', 'cache_locks', 'jobs', 'failed_jobs'] as $table) {
             Schema::dropIfExists($table);

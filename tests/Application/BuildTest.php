@@ -9,14 +9,11 @@ use App\Mapping\BuildMapper;
 use App\Mapping\Today;
 use App\Models\BuildRecord;
 use App\Models\LineRecord;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Session;
 use PocketPlot\Appraisal;
 use PocketPlot\File\Json;
 use PocketPlot\Part\Role;
-use Tests\TestCase;
 
 beforeEach(function (): void {
     $this->travelTo('2026-11-23 12:00:00');
@@ -360,15 +357,9 @@ it('says so when the database is away', function (): void {
     $build = $this->refuge($this->user);
     $path = "/api/builds/{$build->id}/lines/panel";
     // With a session of its own, as a browser has it: each try of the request reads it anew.
-    config(['session.driver' => 'file']);
-    Auth::forgetGuards();
-    Session::forgetDrivers();
-    $this->app->forgetInstance('session.store');
-    $in = $this->postJson('/api/sign-in', ['email' => $this->user->email, 'password' => TestCase::PASSWORD])->assertOk();
+    $cookies = $this->signedIn($this->user, 'file');
     config(['database.connections.mariadb.port' => 1]);
     DB::purge();
-    $answer = $this->call('PATCH', $path, cookies: ['pocketplot_session' => $in->getCookie('pocketplot_session', false)?->getValue()], server: [
-        'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json',
-    ], content: (string) json_encode(['version' => 1, 'note' => 'typed']));
-    $this->assertShape($answer->assertStatus(503)->assertHeader('Retry-After'), 'Problem')->assertJsonPath('code', 'database-away');
+    $answer = $this->browse($cookies, 'PATCH', $path, ['version' => 1, 'note' => 'typed'])->assertStatus(503)->assertHeader('Retry-After');
+    $this->assertShape($answer, 'Problem')->assertJsonPath('code', 'database-away');
 });

@@ -15,7 +15,7 @@ use Symfony\Component\Process\Process;
 it('makes many edits at one moment into one edit and refusals, and loses none of what won', function (): void {
     // Outside the test's transaction, in processes of their own, as several browsers are.
     $email = 'race'.bin2hex(random_bytes(4)).'@example.test';
-    $script = static fn (string $code): Process => new Process([PHP_BINARY, '-r', 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); '.$code], base_path());
+    $script = $this->process(...);
     $made = $script('$u = '.User::class.'::query()->create(["name" => "Racer", "email" => "'.$email.'", "password" => "a long enough one"]); echo '.ImportBuild::class.'::as($u, '.StartBuild::class.'::demoFile("thimble"))->id;');
     $id = trim($made->mustRun()->getOutput());
     $racers = array_map(static function (int $number) use ($script, $id): Process {

@@ -6,10 +6,10 @@ use App\Actions\DrawerPieces;
 use App\Actions\EditBuild;
 use App\Actions\OpenAccount;
 use App\Actions\PartFiles;
-use App\Http\Commits;
+use App\Http\CommitTracker;
 use App\Http\Controllers\HealthController;
+use App\Http\DatabaseError;
 use App\Http\Middleware\TryAgain;
-use App\Http\Trouble;
 use App\Letters\Occasion;
 use App\Letters\PostLetter;
 use App\Mapping\BuildCards;
@@ -26,13 +26,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use Illuminate\Support\Facades\Session;
-use Illuminate\Testing\TestResponse;
-use Symfony\Component\Process\Process;
-use Tests\TestCase;
 
 /** An error as MariaDB's driver tells it. */
 function databaseError(int $number, string $says, bool $inStatement = true): PDOException
@@ -76,33 +71,33 @@ it('has every table with a primary key and in InnoDB, as several nodes need it',
 });
 
 describe('what an error of the database means', function (): void {
-    it('is told by its number', function (int $number, string $says, Trouble $is): void {
-        expect(Trouble::of(databaseError($number, $says)))->toBe($is)->and(Trouble::of(databaseError($number, $says, false)))->toBe($is);
+    it('is told by its number', function (int $number, string $says, DatabaseError $is): void {
+        expect(DatabaseError::of(databaseError($number, $says)))->toBe($is)->and(DatabaseError::of(databaseError($number, $says, false)))->toBe($is);
     })->with([
-        'two wait for each other' => [1213, 'Deadlock found when trying to get lock; try restarting transaction', Trouble::Outrun],
-        'waited too long for a lock' => [1205, 'Lock wait timeout exceeded; try restarting transaction', Trouble::Outrun],
-        'another node committed first' => [1213, 'WSREP detected deadlock/conflict and aborted the transaction. Try restarting the transaction', Trouble::Outrun],
-        'cut off from the majority' => [1047, 'WSREP has not yet prepared node for application use', Trouble::Away],
-        'going down' => [1053, 'Server shutdown in progress', Trouble::Away],
-        'could not commit' => [1180, 'Got error 6 "No such device or address" during COMMIT', Trouble::Away],
-        'gone' => [2006, 'MySQL server has gone away', Trouble::Away],
-        'gone in the middle' => [2013, 'Lost connection to server during query', Trouble::Away],
-        'killed by the proxy' => [1927, 'Connection was killed', Trouble::Away],
-        'too many come at once' => [1040, 'Too many connections', Trouble::Away],
-        'a guest of the cluster' => [1290, 'The MariaDB server is running with the --read-only option so it cannot execute this statement', Trouble::Away],
-        'the table is full' => [1114, "The table 'builds' is full", Trouble::Full],
-        'the disk is full' => [1021, 'Disk full (/tmp/x); waiting for someone to free some space', Trouble::Full],
-        'no such column' => [1054, "Unknown column 'nothing' in 'field list'", Trouble::Other],
-        'said twice' => [1062, "Duplicate entry '1-board' for key 'build_lines'", Trouble::Other],
+        'two wait for each other' => [1213, 'Deadlock found when trying to get lock; try restarting transaction', DatabaseError::Conflict],
+        'waited too long for a lock' => [1205, 'Lock wait timeout exceeded; try restarting transaction', DatabaseError::Conflict],
+        'another node committed first' => [1213, 'WSREP detected deadlock/conflict and aborted the transaction. Try restarting the transaction', DatabaseError::Conflict],
+        'cut off from the majority' => [1047, 'WSREP has not yet prepared node for application use', DatabaseError::Unavailable],
+        'going down' => [1053, 'Server shutdown in progress', DatabaseError::Unavailable],
+        'could not commit' => [1180, 'Got error 6 "No such device or address" during COMMIT', DatabaseError::Unavailable],
+        'gone' => [2006, 'MySQL server has gone away', DatabaseError::Unavailable],
+        'gone in the middle' => [2013, 'Lost connection to server during query', DatabaseError::Unavailable],
+        'killed by the proxy' => [1927, 'Connection was killed', DatabaseError::Unavailable],
+        'too many come at once' => [1040, 'Too many connections', DatabaseError::Unavailable],
+        'a guest of the cluster' => [1290, 'The MariaDB server is running with the --read-only option so it cannot execute this statement', DatabaseError::Unavailable],
+        'the table is full' => [1114, "The table 'builds' is full", DatabaseError::StorageFull],
+        'the disk is full' => [1021, 'Disk full (/tmp/x); waiting for someone to free some space', DatabaseError::StorageFull],
+        'no such column' => [1054, "Unknown column 'nothing' in 'field list'", DatabaseError::Other],
+        'said twice' => [1062, "Duplicate entry '1-board' for key 'build_lines'", DatabaseError::Other],
     ]);
 
     it('is none where the database was not asked', function (): void {
-        expect(Trouble::of(new RuntimeException('another matter')))->toBeNull();
+        expect(DatabaseError::of(new RuntimeException('another matter')))->toBeNull();
     });
 
     it('is away as well when a store of sessions and limits is', function (): void {
         class_exists('RedisException') || eval('class RedisException extends Exception {}');
-        expect(Trouble::of(new RedisException('Connection refused')))->toBe(Trouble::Away);
+        expect(DatabaseError::of(new RedisException('Connection refused')))->toBe(DatabaseError::Unavailable);
     });
 
     it('refuses the connection where nothing listens', function (): void {
@@ -111,56 +106,67 @@ describe('what an error of the database means', function (): void {
             DB::connection('nowhere')->select('select 1');
             $trouble = null;
         } catch (PDOException $error) {
-            $trouble = Trouble::of($error);
+            $trouble = DatabaseError::of($error);
         }
-        expect($trouble)->toBe(Trouble::Away);
+        expect($trouble)->toBe(DatabaseError::Unavailable);
     });
 });
 
 describe('a request whose transaction was outrun', function (): void {
     beforeEach(function (): void {
-        $this->outrun = databaseError(1213, 'Deadlock found when trying to get lock; try restarting transaction');
-        $this->away = databaseError(2013, 'Lost connection to server during query');
+        $this->conflict = databaseError(1213, 'Deadlock found when trying to get lock; try restarting transaction');
+        $this->unavailable = databaseError(2013, 'Lost connection to server during query');
     });
 
     it('is begun anew until it goes', function (): void {
         expect(tried([null])[0])->toBe(1);
-        [$tries, $answer] = tried([$this->outrun, $this->outrun, null]);
+        [$tries, $answer] = tried([$this->conflict, $this->conflict, null]);
         expect($tries)->toBe(3)->and($answer->getStatusCode())->toBe(200);
-        [$tries, $answer] = tried([$this->away, $this->outrun, null]);
+        [$tries, $answer] = tried([$this->unavailable, $this->conflict, null]);
         expect($tries)->toBe(3)->and($answer->getStatusCode())->toBe(200);
     });
 
     it('is told that somebody was faster, with the fresh build, after six tries', function (): void {
         $build = $this->refuge($this->builder());
         DB::table('builds')->where('id', $build->id)->update(['version' => 41]);
-        [$tries, $answer] = tried([$this->outrun], $build);
+        [$tries, $answer] = tried([$this->conflict], $build);
         expect($tries)->toBe(6)->and($answer->getStatusCode())->toBe(409)
             ->and($answer->getData()->code)->toBe('stale')->and($answer->getData()->message)->toContain('faster')
             ->and($answer->getData()->fresh->version)->toBe(41);
-        [$tries, $answer] = tried([$this->outrun]);
+        [$tries, $answer] = tried([$this->conflict]);
         expect($tries)->toBe(6)->and($answer->getStatusCode())->toBe(503);
     });
 
     it('waits no longer than somebody in front does', function (): void {
         expect((int) DB::selectOne('select @@innodb_lock_wait_timeout as seconds')->seconds)->toBe(5);
-        [$tries, $answer] = tried([$this->outrun], $this->refuge($this->builder()), gate: new TryAgain(app(Commits::class), 0.0));
+        [$tries, $answer] = tried([$this->conflict], $this->refuge($this->builder()), gate: new TryAgain(app(CommitTracker::class), 0.0));
         expect($tries)->toBe(1)->and($answer->getStatusCode())->toBe(409);
     });
 
     it('is never begun anew once something was kept', function (): void {
-        [$tries] = tried([$this->outrun, null], during: static fn () => app(Commits::class)->kept = true);
+        [$tries] = tried([$this->conflict, null], during: static fn () => app(CommitTracker::class)->committed = true);
         expect($tries)->toBe(1);
-        [$tries] = tried([$this->away, null], during: static fn () => app(Commits::class)->kept = true);
+        [$tries] = tried([$this->unavailable, null], during: static fn () => app(CommitTracker::class)->committed = true);
         expect($tries)->toBe(1);
     });
 
     it('is not begun anew when the connection was lost while it committed, for nobody knows whether it was kept', function (): void {
-        [$tries] = tried([$this->away, null], during: static fn () => app(Commits::class)->tried = true);
+        [$tries] = tried([$this->unavailable, null], during: static fn () => app(CommitTracker::class)->attempted = true);
         expect($tries)->toBe(1);
         // One that another node outran at its commit was not kept.
-        [$tries] = tried([$this->outrun, null], during: static fn () => app(Commits::class)->tried = true);
+        [$tries] = tried([$this->conflict, null], during: static fn () => app(CommitTracker::class)->attempted = true);
         expect($tries)->toBe(2);
+    });
+
+    it('begins with nothing of the try, or the request, before it', function (): void {
+        $seen = [];
+        tried([$this->conflict, null], during: static function () use (&$seen): void {
+            $seen[] = session()->get('left behind');
+            session()->put('left behind', 'by the first try');
+        });
+        expect($seen)->toBe([null, null]);
+        app(CommitTracker::class)->committed = true;
+        expect(tried([$this->conflict, null])[0])->toBe(2);
     });
 
     it('is told at once what no second try mends', function (): void {
@@ -170,13 +176,13 @@ describe('a request whose transaction was outrun', function (): void {
     });
 
     it('notices commits of work by itself, and those of limits not', function (): void {
-        $commits = app(Commits::class);
-        $commits->begin();
-        DB::connection('shared')->transaction(static fn () => DB::connection('shared')->select('select 1'));
-        expect($commits->tried)->toBeFalse()->and($commits->kept)->toBeFalse();
+        $commits = app(CommitTracker::class);
+        $commits->reset();
+        DB::connection('state')->transaction(static fn () => DB::connection('state')->select('select 1'));
+        expect($commits->attempted)->toBeFalse()->and($commits->committed)->toBeFalse();
         // The test's own transaction stands around this one, so that nothing is kept yet.
         DB::transaction(static fn () => DB::select('select 1'));
-        expect($commits->kept)->toBeFalse();
+        expect($commits->committed)->toBeFalse();
     });
 
     it('is begun anew on a fresh connection when the old one hangs in a transaction that is none any more', function (): void {
@@ -186,66 +192,63 @@ describe('a request whose transaction was outrun', function (): void {
             $seen[] = [DB::transactionLevel(), DB::selectOne('select connection_id() as id')->id];
             count($seen) === 1 && DB::beginTransaction();
         };
-        [$tries] = tried([$this->outrun, $this->outrun, null], during: $during);
+        [$tries] = tried([$this->conflict, $this->conflict, null], during: $during);
         expect($tries)->toBe(3)->and(array_column($seen, 0))->toBe([0, 0, 0])
             ->and($seen[1][1])->not->toBe($seen[0][1])->and($seen[2][1])->toBe($seen[1][1]);
     });
 
     it('stays the same builder in the same session, and writes once', function (): void {
-        config(['session.driver' => 'database']);
         $ada = $this->builder();
         $build = $this->refuge($ada);
-        $session = static fn (TestResponse $answer): string => (string) $answer->getCookie('pocketplot_session')?->getValue();
-        $in = $this->postJson('/api/sign-in', ['email' => 'ada@example.test', 'password' => TestCase::PASSWORD])->assertOk();
-        $cookies = ['pocketplot_session' => $in->getCookie('pocketplot_session', false)?->getValue()];
-        // Each request comes to a server that knows nothing of the one before.
-        $anew = function (): void {
-            Auth::forgetGuards();
-            Session::forgetDrivers();
-            $this->app->forgetInstance('session.store');
-        };
-        $anew();
-        $outrun = 0;
-        BuildRecord::saving(static function () use (&$outrun): void {
-            if (++$outrun <= 2) {
+        $cookies = $this->signedIn($ada, 'database');
+        $conflicts = 0;
+        BuildRecord::saving(static function () use (&$conflicts): void {
+            if (++$conflicts <= 2) {
                 throw databaseError(1213, 'Deadlock found when trying to get lock; try restarting transaction');
             }
         });
-        $answer = $this->call('PATCH', "/api/builds/{$build->id}/lines/panel", cookies: $cookies, server: [
-            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json',
-        ], content: json_encode(['version' => $build->version, 'note' => 'written once']))->assertOk();
-        expect($outrun)->toBe(3)->and($answer->json('version'))->toBe($build->version + 1)->and($session($in))->toHaveLength(40)->and($session($answer))->toBe($session($in));
-        $anew();
-        $this->call('GET', '/api/session', cookies: $cookies)->assertJsonPath('user.email', 'ada@example.test');
-        DB::connection('shared')->table('sessions')->where('id', $session($in))->delete();
+        $answer = $this->browse($cookies, 'PATCH', "/api/builds/{$build->id}/lines/panel", ['version' => $build->version, 'note' => 'written once'])->assertOk();
+        $id = static fn (string $cookie): string => explode('|', decrypt($cookie, false))[1];
+        $session = $id($cookies['pocketplot_session']);
+        expect($conflicts)->toBe(3)->and($answer->json('version'))->toBe($build->version + 1)
+            ->and($session)->toHaveLength(40)->and($id((string) $answer->getCookie('pocketplot_session', false)?->getValue()))->toBe($session);
+        $this->newServer();
+        $this->browse($cookies, 'GET', '/api/session')->assertJsonPath('user.email', 'ada@example.test');
+        DB::connection('state')->table('sessions')->where('id', $session)->delete();
     });
 
     it('gets its edit in once, behind somebody who holds the row', function (): void {
-        // In processes of their own, as several servers are: one waits for a lock, gives up after a second, and begins anew.
-        $boot = 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); ';
-        $email = 'held'.bin2hex(random_bytes(4)).'@example.test';
-        $made = new Process([PHP_BINARY, '-r', $boot.'$u = '.User::class.'::query()->create(["name" => "Held", "email" => "'.$email.'", "password" => "a long enough one"]); echo App\Actions\ImportBuild::as($u, App\Actions\StartBuild::demoFile("thimble"))->id;'], base_path());
+        // One waits for a lock, gives up after a second, and begins anew.
+        $email = 'locked'.bin2hex(random_bytes(4)).'@example.test';
+        $made = $this->process('$u = '.User::class.'::query()->create(["name" => "Locked", "email" => "'.$email.'", "password" => "a long enough one"]);
+            echo App\Actions\ImportBuild::as($u, App\Actions\StartBuild::demoFile("thimble"))->id;');
         $id = trim($made->mustRun()->getOutput());
-        $holder = DB::connection('shared');
+        $holder = DB::connection('state');
         $holder->beginTransaction();
         $holder->table('build_lines')->where('build_id', $id)->where('key', 'board')->lockForUpdate()->get();
-        $racer = new Process([PHP_BINARY, '-r', $boot.'Illuminate\Support\Facades\DB::statement("set session innodb_lock_wait_timeout = 1");
-            $request = Illuminate\Http\Request::create("/api/builds/x"); $request->setRouteResolver(fn () => (new Illuminate\Routing\Route("PUT", "x", []))->bind($request));
+        $racer = $this->process('Illuminate\Support\Facades\DB::statement("set session innodb_lock_wait_timeout = 1");
+            $request = Illuminate\Http\Request::create("/api/builds/x");
+            $request->setRouteResolver(fn () => (new Illuminate\Routing\Route("PUT", "x", []))->bind($request));
             $tries = 0;
             app('.TryAgain::class.'::class)->handle($request, function () use (&$tries) {
                 $tries++;
-                try { return '.EditBuild::class.'::run('.BuildRecord::class.'::query()->findOrFail("'.$id.'"), 1, fn ($b) => App\Actions\ChangeLine::in($b, "board", ["note" => "in at last"])); }
-                catch (PDOException $outrun) { echo "outrun\n"; return (new Illuminate\Http\JsonResponse)->withException($outrun); }
+                try {
+                    $build = '.BuildRecord::class.'::query()->findOrFail("'.$id.'");
+                    return '.EditBuild::class.'::run($build, 1, fn ($b) => App\Actions\ChangeLine::in($b, "board", ["note" => "in at last"]));
+                } catch (PDOException $conflict) {
+                    echo "conflict\n";
+                    return (new Illuminate\Http\JsonResponse)->withException($conflict);
+                }
             });
-            echo "tries {$tries}\n";'], base_path());
+            echo "tries {$tries}\n";');
         $racer->start();
-        $racer->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'outrun'));
+        $racer->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'conflict'));
         $holder->rollBack();
         $racer->wait();
         $after = $holder->table('builds')->where('id', $id)->value('version');
         $note = $holder->table('build_lines')->where('build_id', $id)->where('key', 'board')->value('note');
         $holder->table('users')->where('email', $email)->delete();
-        expect($racer->getOutput())->toMatch('/(outrun\n)+tries [2-6]\n/')->and($after)->toBe(2)->and($note)->toBe('in at last');
+        expect($racer->getOutput())->toMatch('/(conflict\n)+tries [2-6]\n/')->and($after)->toBe(2)->and($note)->toBe('in at last');
     });
 });
 
@@ -255,11 +258,11 @@ describe('what a transaction rests on', function (): void {
         $build = $this->refuge($ada);
         $piece = DrawerPieces::put($ada, ['name' => 'A spare', 'role' => 'material', 'part_key' => '', 'spec' => ['name' => 'A spare', 'role' => 'material', 'facets' => []], 'quantity' => 1]);
         $line = LineRecord::query()->where('build_id', $build->id)->where('owned', 0)->firstOrFail();
-        $held = static fn (): int => (int) DrawerPieceRecord::withTrashed()->findOrFail($piece->id)->getAttribute('held');
+        $locks = static fn (): int => (int) DrawerPieceRecord::withTrashed()->findOrFail($piece->id)->getAttribute('locks');
         $this->actingAs($ada)->postJson("/api/builds/{$build->id}/claims", ['version' => $build->version, 'line' => $line->key, 'piece' => $piece->id, 'quantity' => 1])->assertOk();
-        expect($held())->toBe(1);
+        expect($locks())->toBe(1);
         $this->actingAs($ada)->deleteJson("/api/drawer/{$piece->id}")->assertUnprocessable();
-        expect($held())->toBe(1, 'what was refused was taken back');
+        expect($locks())->toBe(1, 'what was refused was taken back');
     });
 
     it('is the account when files are counted', function (): void {
@@ -268,7 +271,7 @@ describe('what a transaction rests on', function (): void {
         $file = PartFiles::add($part, 'pins.txt', 'data:text/plain;base64,'.base64_encode('1 ground'));
         PartFiles::remove($part, $file->id);
         PartFiles::restore($part, $file->id);
-        expect((int) $ada->refresh()->getAttribute('held'))->toBe(2);
+        expect((int) $ada->refresh()->getAttribute('locks'))->toBe(2);
     });
 });
 

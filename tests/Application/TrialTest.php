@@ -15,7 +15,7 @@ use PocketPlot\Quantity\Day;
 use Tests\Load\Account;
 use Tests\Load\Answer;
 use Tests\Load\Editor;
-use Tests\Load\Reckoning;
+use Tests\Load\Verification;
 
 /** What bin/cluster-test goes by has to notice what is wrong. */
 beforeEach(function (): void {
@@ -27,14 +27,14 @@ beforeEach(function (): void {
     DB::table('build_lines')->where('build_id', $this->kept->id)->where('key', 'board')->update(['note' => 't-a t-b']);
     StepEventRecord::query()->create(['build_id' => $this->kept->id, 'key' => 't-r', 'document' => ['id' => 't-r', 'step' => 'x', 'did' => 'noted']]);
     /** Logs of editors, each a list of lines, and what is found wrong with them. */
-    $this->reckon = function (array ...$editors): array {
+    $this->verify = function (array ...$editors): array {
         foreach ($editors as $number => $lines) {
             file_put_contents("{$this->folder}/editor-{$number}.jsonl", implode('', array_map(static fn (array $line): string => json_encode($line)."\n", $lines)));
         }
-        $reckoning = new Reckoning($this->folder);
-        $reckoning->hold();
+        $verification = new Verification($this->folder);
+        $verification->againstTheDatabase();
 
-        return $reckoning->wrong;
+        return $verification->wrong;
     };
     $this->said = fn (string $what, int $version, string $token): array => ['what' => $what, 'build' => $this->kept->id, 'version' => $version, 'token' => $token];
 });
@@ -45,11 +45,11 @@ afterEach(function (): void {
 });
 
 it('finds nothing wrong with what is all there', function (): void {
-    expect(($this->reckon)([($this->said)('noted', 4, 't-a'), ($this->said)('recorded', 6, 't-r')], [($this->said)('noted', 5, 't-b'), ($this->said)('claimed', 9, '')]))->toBe([]);
+    expect(($this->verify)([($this->said)('noted', 4, 't-a'), ($this->said)('recorded', 6, 't-r')], [($this->said)('noted', 5, 't-b'), ($this->said)('claimed', 9, '')]))->toBe([]);
 });
 
 it('notices what was acknowledged and is not there', function (array $lines, string $says): void {
-    $wrong = ($this->reckon)(array_map(fn (array $line): array => ($this->said)(...$line), $lines));
+    $wrong = ($this->verify)(array_map(fn (array $line): array => ($this->said)(...$line), $lines));
     expect($wrong)->toHaveCount(1)->and($wrong[0])->toContain($says);
 })->with([
     'a version beyond the last one' => [[['claimed', 10, '']], 'version 10 was acknowledged, version 9 is there'],
@@ -64,20 +64,20 @@ it('notices a piece that was given away twice', function (): void {
     foreach (LineRecord::query()->where('build_id', $this->kept->id)->limit(2)->get() as $line) {
         DrawerClaimRecord::query()->create(['piece_id' => $piece->id, 'line_id' => $line->id, 'quantity' => 1]);
     }
-    expect(($this->reckon)([($this->said)('claimed', 8, '')]))->toBe(["piece {$piece->id}: 2 of 1 were given away"]);
+    expect(($this->verify)([($this->said)('claimed', 8, '')]))->toBe(["piece {$piece->id}: 2 of 1 were given away"]);
 });
 
 it('passes on what a builder saw, counts answers, and knows how long nobody was served', function (): void {
     $answer = static fn (int $status, float $at, float $took): array => ['what' => 'answer', 'status' => $status, 'at' => $at, 'took' => $took, 'edit' => false];
-    $wrong = ($this->reckon)(
+    $wrong = ($this->verify)(
         [$answer(200, 100.0, 0.5), $answer(503, 101.0, 0.1), $answer(200, 104.0, 0.25), $answer(200, 130.0, 1.0)],
         [$answer(200, 100.2, 0.8), $answer(0, 101.5, 0.1), ['what' => 'wrong', 'says' => 'read in an older version']],
     );
-    $reckoning = new Reckoning($this->folder);
+    $verification = new Verification($this->folder);
     // Answers that were well came at 100.5, 101.0, 104.25 and 131.0.
-    expect($wrong)->toBe(['read in an older version'])->and($reckoning->answers)->toEqual([200 => 4, 503 => 1, 0 => 1])
-        ->and($reckoning->silences([100.75], [100.75]))->toBe([15.0 - 3.5])
-        ->and($reckoning->silences([100.75, 104.5], [100.75, 104.5]))->toBe([3.25, 15.0]);
+    expect($wrong)->toBe(['read in an older version'])->and($verification->answers)->toEqual([200 => 4, 503 => 1, 0 => 1])
+        ->and($verification->silences([100.75], [100.75]))->toBe([15.0 - 3.5])
+        ->and($verification->silences([100.75, 104.5], [100.75, 104.5]))->toBe([3.25, 15.0]);
 });
 
 it('makes accounts of which each has two builds and one piece that both could use', function (): void {
