@@ -46,7 +46,9 @@ node_settings() { # number
     local folder="${NODE_FOLDER[$1]}" n addresses=()
     for n in "${NODES[@]}"; do addresses+=("127.0.0.1:$(group_port "$n")"); done
     sed -e "s|^wsrep-cluster-address.*|wsrep-cluster-address = gcomm://$(IFS=,; printf %s "${addresses[*]}")|" \
-        -e "s|^wsrep-node-address.*|wsrep-node-address = 127.0.0.1:$(group_port "$1")\nwsrep-node-name = node$1\nwsrep-node-incoming-address = 127.0.0.1:$(sql_port "$1")\nwsrep-sst-receive-address = 127.0.0.1:$(($(group_port "$1") + 2))|" \
+        -e "s|^wsrep-node-address.*|wsrep-node-address = 127.0.0.1:$(group_port "$1")|" \
+        -e "\$ a wsrep-node-name = node$1" -e "\$ a wsrep-node-incoming-address = 127.0.0.1:$(sql_port "$1")" \
+        -e "\$ a wsrep-sst-receive-address = 127.0.0.1:$(($(group_port "$1") + 2))" \
         -e "s|^wsrep-provider-options = \"|&gmcast.listen_addr=tcp://127.0.0.1:$(group_port "$1"); ist.recv_addr=127.0.0.1:$(($(group_port "$1") + 1)); |" \
         -e "s|gcache.size=512M|gcache.size=${GCACHE:-128M}|" \
         -e "s|^innodb-flush-log-at-trx-commit.*|innodb-flush-log-at-trx-commit = ${DB_FLUSH:-1}|" \
@@ -113,9 +115,11 @@ ask_node() { # number, statement
     mariadb --no-defaults -N -u "$(id -un)" --socket="$(node_socket "$1")" --connect-timeout=3 -e "$2" 2>/dev/null
 }
 
-node_state() { # number
-    ask_node "$1" "show global status like 'wsrep_local_state_comment'" | cut -f2
+node_status() { # number, name of a status variable
+    ask_node "$1" "show global status like '$2'" | cut -f2
 }
+
+node_state() { node_status "$1" wsrep_local_state_comment; } # number
 
 wait_for_node() { # number, [seconds]
     for _ in $(seq $((${2:-120} * 5))); do
@@ -166,7 +170,8 @@ start_nodes() {
 # The application's database and user, and one that may only ask how a node is.
 make_cluster_database() { # name, user, password
     DB_SOCKET="$(node_socket "$FIRST_NODE")" make_database "$1" "$2" "$3"
-    ask_node "$FIRST_NODE" "create user if not exists 'pocketplot_health'@'127.0.0.1' identified by ''" || fail "the user for the nodes' health could not be made"
+    ask_node "$FIRST_NODE" "create user if not exists 'pocketplot_health'@'127.0.0.1' identified by ''" \
+        || fail "the user for the nodes' health could not be made"
 }
 
 start_health() { # number
@@ -188,14 +193,20 @@ export_server_settings() { # port that builders come in by
 # application is started from its own folder, SERVER_ROOT.
 start_server() { # number, [command to put in front...]
     local n="$1"
-    (umask 077; cd "${SERVER_ROOT:-$ROOT}"; PHP_CLI_SERVER_WORKERS=7 exec setsid "${@:2}" "${PHP_SERVE[@]}" -S "127.0.0.1:$(server_port "$n")" -t public bin/router.php) \
-        >>"$CLUSTER/server-$n.log" 2>&1 &
+    (
+        umask 077
+        cd "${SERVER_ROOT:-$ROOT}"
+        export PHP_CLI_SERVER_WORKERS=7
+        exec setsid "${@:2}" "${PHP_SERVE[@]}" -S "127.0.0.1:$(server_port "$n")" -t public bin/router.php
+    ) >>"$CLUSTER/server-$n.log" 2>&1 &
     SERVER_PID[$n]=$!
     disown
     printf %s "${SERVER_PID[$n]}" >"$CLUSTER/server-$n.pid"
-    [ -n "${WITHOUT_LETTERS:-}" ] && return 0
-    (umask 077; cd "${SERVER_ROOT:-$ROOT}"; exec setsid bash -c 'while :; do php artisan queue:work --queue=letters --sleep=2 --max-time=900 --quiet || true; sleep 1; done') \
-        >>"$CLUSTER/letters-$n.log" 2>&1 &
+    (
+        umask 077
+        cd "${SERVER_ROOT:-$ROOT}"
+        exec setsid bash -c 'while :; do php artisan queue:work --queue=letters --sleep=2 --max-time=900 --quiet || true; sleep 1; done'
+    ) >>"$CLUSTER/letters-$n.log" 2>&1 &
     LETTERS_PID[$n]=$!
     disown
     printf %s "${LETTERS_PID[$n]}" >"$CLUSTER/letters-$n.pid"
@@ -230,7 +241,8 @@ start_proxy() { # port, number of servers
     PLOT_DB_BIND="127.0.0.1:$(database_port)" PLOT_ANY_BIND="127.0.0.1:$(any_node_port)"
     for n in "${NODES[@]}"; do export "PLOT_NODE$n=127.0.0.1:$(sql_port "$n")" "PLOT_HEALTH$n=$(health_port "$n")"; done
     for n in $(seq "$2"); do export "PLOT_APP$n=127.0.0.1:$(server_port "$n")"; done
-    PATH="$PATH:/usr/sbin" haproxy -c -f deploy/cluster/haproxy.cfg >"$CLUSTER/proxy.log" 2>&1 || { cat "$CLUSTER/proxy.log" >&2; fail "HAProxy does not take deploy/cluster/haproxy.cfg"; }
+    PATH="$PATH:/usr/sbin" haproxy -c -f deploy/cluster/haproxy.cfg >"$CLUSTER/proxy.log" 2>&1 \
+        || { cat "$CLUSTER/proxy.log" >&2; fail "HAProxy does not take deploy/cluster/haproxy.cfg"; }
     (PATH="$PATH:/usr/sbin"; exec haproxy -db -f deploy/cluster/haproxy.cfg) >>"$CLUSTER/proxy.log" 2>&1 &
     PROXY_PID=$!
     disown

@@ -6,19 +6,22 @@ declare(strict_types=1);
  * Builders for bin/cluster-test.
  *   cluster-load.php accounts FOLDER          makes ten accounts, and writes down their builds
  *   cluster-load.php run BASE FOLDER          twenty builders at once, until FOLDER/stop is there
- *   cluster-load.php reckon FOLDER            holds what they saw against the database; 1 when something is wrong
+ *   cluster-load.php verify FOLDER            holds what they saw against the database; 1 when something is wrong
+ *   cluster-load.php answers FILE BUILD...    writes down what the API answers of these builds
  *   cluster-load.php speed BASE COUNT NAME    requests a second and p95, reads and edits 4 : 1
  *   cluster-load.php write BASE COUNT NAME    the same of edits only, one after the other
  *   cluster-load.php commit COUNT             milliseconds of a transaction of one row, one after the other
  */
 
+use App\Mapping\BuildView;
+use App\Models\BuildRecord;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Tests\Load\Account;
 use Tests\Load\Editor;
-use Tests\Load\Reckoning;
 use Tests\Load\UnderLoad;
+use Tests\Load\Verification;
 
 require __DIR__.'/../vendor/autoload.php';
 $boot = static fn () => (require __DIR__.'/../bootstrap/app.php')->make(Kernel::class)->bootstrap();
@@ -55,17 +58,17 @@ switch ($what) {
             $failed += pcntl_wexitstatus($status) === 0 && pcntl_wifexited($status) ? 0 : 1;
         }
         exit($failed === 0 ? 0 : 1);
-    case 'reckon':
+    case 'verify':
         $boot();
-        $reckoning = new Reckoning($one);
-        $reckoning->hold();
-        ksort($reckoning->answers);
+        $verification = new Verification($one);
+        $verification->againstTheDatabase();
+        ksort($verification->answers);
         printf("answers: %s\n", implode(', ', array_map(
             static fn (int|string $status, int $count): string => "{$count} x ".($status === 0 || $status === '0' ? 'cut off' : $status),
-            array_keys($reckoning->answers), $reckoning->answers,
+            array_keys($verification->answers), $verification->answers,
         )));
         printf("acknowledged: %s\n", implode(', ', array_map(
-            static fn (string $kind, int $count): string => "{$count} {$kind}", array_keys($reckoning->acknowledged), $reckoning->acknowledged,
+            static fn (string $kind, int $count): string => "{$count} {$kind}", array_keys($verification->acknowledged), $verification->acknowledged,
         )));
         $kills = [];
         foreach (is_file("{$one}/kills.txt") ? file("{$one}/kills.txt", FILE_IGNORE_NEW_LINES) ?: [] : [] as $line) {
@@ -73,13 +76,21 @@ switch ($what) {
             $kills[$kind][] = (float) $at;
         }
         foreach ($kills as $kind => $moments) {
-            $silences = $reckoning->silences($moments, array_merge(...array_values($kills)));
+            $silences = $verification->silences($moments, array_merge(...array_values($kills)));
             sort($silences);
-            printf("%-40s %2d kills; nobody served for %.1f s (median), %.1f s (longest)\n", $kind, count($moments), $silences[intdiv(count($silences), 2)], max($silences));
+            $median = $silences[intdiv(count($silences), 2)];
+            printf("%-40s %2d kills; nobody served for %.1f s (median), %.1f s (longest)\n", $kind, count($moments), $median, max($silences));
         }
-        $wrong = array_values(array_unique($reckoning->wrong));
+        $wrong = array_values(array_unique($verification->wrong));
         printf("wrong: %d\n%s", count($wrong), implode('', array_map(static fn (string $one): string => "  {$one}\n", array_slice($wrong, 0, 30))));
         exit($wrong === [] ? 0 : 1);
+    case 'answers':
+        $boot();
+        foreach (array_slice($argv, 3) as $id) {
+            $answer = json_encode(BuildView::of(BuildRecord::query()->findOrFail($id)), JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+            file_put_contents($one, "{$answer}\n", FILE_APPEND);
+        }
+        break;
     case 'speed':
     case 'write':
         $boot();
@@ -97,7 +108,7 @@ switch ($what) {
         $times = [];
         for ($round = 0; $round < (int) $one; $round++) {
             $began = hrtime(true);
-            DB::transaction(static fn () => DB::table('users')->where('id', $id)->increment('held'));
+            DB::transaction(static fn () => DB::table('users')->where('id', $id)->increment('locks'));
             $times[] = (hrtime(true) - $began) / 1e6;
         }
         sort($times);

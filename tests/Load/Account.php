@@ -16,12 +16,17 @@ final readonly class Account
     /** @param  list<string>  $builds ids */
     public function __construct(public string $email, public array $builds, public int $piece, public string $line) {}
 
-    /** Needs the application booted on the same database. */
+    /** One that Visitor::signIn() comes in by. Needs the application booted on the same database, as what follows does. */
+    public static function open(string $email): User
+    {
+        return User::query()->create(['name' => 'Under load', 'email' => $email, 'password' => Visitor::PASSWORD, 'sessions_key' => User::newSessionsKey()]);
+    }
+
     public static function make(int $number): self
     {
         return DB::transaction(static function () use ($number): self {
             $email = "editor-{$number}@example.test";
-            $user = User::query()->create(['name' => "Editor {$number}", 'email' => $email, 'password' => Visitor::PASSWORD, 'sessions_key' => User::newSessionsKey()]);
+            $user = self::open($email);
             $builds = array_map(static fn (): BuildRecord => StartBuild::fromDemo($user, 'thimble', null), [1, 2]);
             $line = $builds[0]->lines()->where('owned', 0)->where('quantity', 1)->firstOrFail();
             $part = $line->getRelationValue('part') ?? $builds[0]->parts()->findOrFail($line->build_part_id);

@@ -220,7 +220,7 @@ final class Editor
     {
         $began = microtime(true);
         $answer = $this->visitor->send($method, $path, $body);
-        $this->say(['what' => 'answer', 'status' => $answer->status, 'at' => round($began, 3), 'took' => round(microtime(true) - $began, 3), 'edit' => $method !== 'GET']);
+        $this->say(['what' => 'answer', 'status' => $answer->status, 'at' => round($began, 3), 'took' => round(microtime(true) - $began, 3)]);
         if ($answer->status === 503 && $answer->retryAfter === null) {
             $this->wrong("{$method} {$path}: 503 without Retry-After");
         } elseif (! $answer->isWell() && ! $answer->isOpen() && $answer->status !== 409 && ! in_array($answer->status, $alsoRight, true)) {

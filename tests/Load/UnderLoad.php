@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Load;
 
 use App\Actions\StartBuild;
-use App\Models\User;
 use RuntimeException;
 use SplObjectStorage;
 
@@ -25,7 +24,9 @@ final class UnderLoad
     /** Callers that ask the empty route. */
     public static function empty(string $base, string ...$jars): self
     {
-        return new self(array_map(static fn (string $jar): array => ['jar' => $jar, 'next' => static fn (): array => ['GET', '/nothing', null]], array_values($jars)), $base);
+        $next = static fn (): array => ['GET', '/nothing', null];
+
+        return new self(array_map(static fn (string $jar): array => ['jar' => $jar, 'next' => $next], array_values($jars)), $base);
     }
 
     /**
@@ -80,7 +81,7 @@ final class UnderLoad
     {
         return array_map(static function (int $number) use ($base, $name): array {
             $email = "{$name}-{$number}@example.test";
-            $account = User::query()->create(['name' => "Load {$number}", 'email' => $email, 'password' => Visitor::PASSWORD, 'sessions_key' => User::newSessionsKey()]);
+            $account = Account::open($email);
             $own = StartBuild::fromDemo($account, 'refuge', null);
             StartBuild::fromDemo($account, 'thimble', null);
             $visitor = new Visitor($base);

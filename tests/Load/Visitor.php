@@ -19,7 +19,8 @@ final class Visitor
     {
         $this->curl = curl_init();
         curl_setopt_array($this->curl, [
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1, CURLOPT_TIMEOUT => 60, CURLOPT_HEADER => true,
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1,
+            CURLOPT_TIMEOUT => 60, CURLOPT_HEADER => true,
         ]);
     }
 

@@ -7,7 +7,7 @@ namespace Tests\Load;
 use Illuminate\Support\Facades\DB;
 
 /** What all editors of a trial saw, held against what the database has now. */
-final class Reckoning
+final class Verification
 {
     /** @var array<string, int> answers by status; 0 is a connection that was cut */
     public array $answers = [];
@@ -40,12 +40,13 @@ final class Reckoning
     }
 
     /** Against the tables. Needs the application booted on the same database. */
-    public function hold(): void
+    public function againstTheDatabase(): void
     {
         foreach ($this->versions as $build => $versions) {
             $row = DB::table('builds')->where('id', $build)->first();
-            if ($row === null || $row->version < max(array_keys($versions))) {
-                $this->wrong[] = sprintf('build %s: version %d was acknowledged, version %s is there', $build, max(array_keys($versions)), $row->version ?? 'none');
+            $last = max(array_keys($versions));
+            if ($row === null || $row->version < $last) {
+                $this->wrong[] = "build {$build}: version {$last} was acknowledged, version ".($row->version ?? 'none').' is there';
 
                 continue;
             }
@@ -57,7 +58,8 @@ final class Reckoning
                 }
             }
         }
-        $over = DB::select('select p.id, p.quantity, sum(c.quantity) as claimed from drawer_pieces p join drawer_claims c on c.piece_id = p.id group by p.id, p.quantity having claimed > p.quantity');
+        $over = DB::select('select p.id, p.quantity, sum(c.quantity) as claimed from drawer_pieces p
+            join drawer_claims c on c.piece_id = p.id group by p.id, p.quantity having claimed > p.quantity');
         foreach ($over as $piece) {
             $this->wrong[] = "piece {$piece->id}: {$piece->claimed} of {$piece->quantity} were given away";
         }
