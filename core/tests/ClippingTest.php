@@ -48,6 +48,24 @@ it('reads numbers as many hands write them', function (string $text, array $expe
     ['2 a piece, 12 V in the box', [['V', 'usual' => 12]]],
 ]);
 
+it('tells the room inside from the size', function (string $text, array $expected): void {
+    $sides = [];
+    foreach (Reader::read($text, Role::Case_) as $find) {
+        $sides[$find->what] = array_values($find->says);
+    }
+    expect($sides)->toEqual($expected);
+})->with([
+    ['inner size 120 x 70 x 25 mm', ['room inside' => [120, 70, 25]]], ['internal dimensions: 120 x 70 x 25 mm', ['room inside' => [120, 70, 25]]],
+    ["Außenmaße 130 x 80 x 30 mm\nInnenmaße 120 x 70 x 25 mm", ['size' => [130, 80, 30], 'room inside' => [120, 70, 25]]],
+    ['dimensions 130 x 80 x 30 mm', ['size' => [130, 80, 30]]],
+]);
+
+it('guesses what a part is from its German name', function (string $name, Role $role): void {
+    expect(RoleGuess::of($name))->toBe($role);
+})->with([
+    ['Lademodul für Li-Ion', Role::Charger], ['Steckernetzteil 12 V', Role::Charger], ['Aufwärtswandler 5 V', Role::Regulator], ['Drucktaster 12 mm', Role::Controls],
+]);
+
 it('keeps places: every sign of the plain text stands for one of the original', function (string $text, Role $role, string $what, string $marked): void {
     foreach (Reader::read($text, $role) as $find) {
         if ($find->what === $what) {

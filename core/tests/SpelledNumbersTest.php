@@ -40,5 +40,6 @@ it('reads words of other shops in as many bytes', function (string $says, string
 })->with([
     ['länge 80 mm, breite 50 mm', 'length 80 mm, width 50 mm'], ['ladestrom max. 2 a', 'charging max. 2 a'],
     ['entladeschluss 3,0 v', 'end voltage 3,0 v'], ['descending pressure module', 'step down module'], ['export flow 3a', 'out current 3a'],
+    ['3,5 zoll anzeige, 4,5 bis 5,5 v', '3,5 inch display, 4,5 to 5,5 v'], ['netzteil empfohlen', 'adapter suggested'], ['bis zu 2 a', 'up to 2 a'],
     ['flat cable 40 foot', 'flat cable 40 pin'], ['a 6 foot cable', 'a 6 foot cable'], ['the foot of it', 'the foot of it'],
 ]);

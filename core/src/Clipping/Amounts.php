@@ -27,7 +27,7 @@ final readonly class Amounts
         'lbs' => ['g', Constants::GRAMS_PER_POUND],
         'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'metre' => ['mm', 1000.0], 'metres' => ['mm', 1000.0],
         'meters' => ['mm', 1000.0], 'in' => ['mm', Constants::MM_PER_INCH], 'inch' => ['mm', Constants::MM_PER_INCH],
-        'inches' => ['mm', Constants::MM_PER_INCH],
+        'inches' => ['mm', Constants::MM_PER_INCH], 'zoll' => ['mm', Constants::MM_PER_INCH],
         '"' => ['mm', Constants::MM_PER_INCH], 'feet' => ['mm', Constants::MM_PER_FOOT], 'foot' => ['mm', Constants::MM_PER_FOOT],
         'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
         'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
@@ -53,7 +53,7 @@ final readonly class Amounts
     private const BEFORE = [
         'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|'
             .'n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
-        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
+        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|\bbis zu|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
             .'exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
@@ -99,7 +99,7 @@ final readonly class Amounts
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
         $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch)|\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
-            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
+            ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bbis\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
                 ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
         foreach (preg_match_all('/(?<![\w.])(\d{1,2})[vV](\d)(?!\w)/', $piece, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0 ? $all : [] as $short) {

@@ -122,7 +122,7 @@ final readonly class Boxes
                 .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)(?! \|)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|\b[av]a\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
-            'room inside' => '/\binner\b|\binside\b|internal|cavity|interior/',
+            'room inside' => '/(?:\binner\b|\binside\b|internal|interior)(?: size| dimensions?| measurements?)?|cavity/',
             'opening' => '/cut-?out|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
             'size' => '/size|dimension|\bdim\b|outline|outside|outer|external|overall|body|module|board|measures|calliper/',

@@ -29,12 +29,12 @@ final class Clauses
     /** Units as they stand with a label, and as they are written behind a number. */
     private const WITH_LABEL = [
         'mm' => 'mm', 'cm' => 'cm', 'inch' => 'inch', 'inches' => 'inch', 'g' => 'g', 'kg' => 'kg', 'oz' => 'oz', 'v' => 'V', 'volt' => 'V', 'volts' => 'V',
-        'ma' => 'mA', 'a' => 'A', 'w' => 'W', 'mah' => 'mAh', 'ah' => 'Ah', 'wh' => 'Wh', 'ohm' => 'ohm', 'eur' => 'EUR', '€' => 'EUR', 'usd' => 'USD',
-        '$' => 'USD', 'gbp' => 'GBP', '£' => 'GBP', 'chf' => 'CHF',
+        'ua' => 'uA', 'µa' => 'uA', 'ma' => 'mA', 'a' => 'A', 'w' => 'W', 'mah' => 'mAh', 'ah' => 'Ah', 'wh' => 'Wh',
+        'ohm' => 'ohm', 'eur' => 'EUR', '€' => 'EUR', 'usd' => 'USD', '$' => 'USD', 'gbp' => 'GBP', '£' => 'GBP', 'chf' => 'CHF',
     ];
 
     /** The same as a pattern. */
-    private const UNITS_OF_LABELS = 'mm|cm|inch(?:es)?|g|kg|oz|v|volts?|ma|a|w|mah|ah|wh|ohm|eur|€|usd|\\$|gbp|£|chf';
+    private const UNITS_OF_LABELS = 'mm|cm|inch(?:es)?|g|kg|oz|v|volts?|[uµ]a|ma|a|w|mah|ah|wh|ohm|eur|€|usd|\\$|gbp|£|chf';
 
     /** @return list<Clause> */
     public static function of(Plain $plain): array
@@ -136,7 +136,7 @@ final class Clauses
             // "72 / 46 / 13.5"
             $said = (string) preg_replace("/({$number})\\s*[\\/;]\\s*(?={$number})/", '$1 x ', $said);
         }
-        $goesOn = '(?!\\s*(?:to|-|–|\\.\\.+|~|x|×|\\*|\\/)\\s*\\.?\\d)(?![\\w.,]*\\d)';
+        $goesOn = '(?!\\s*(?:to|bis|-|–|\\.\\.+|~|x|×|\\*|\\/)\\s*\\.?\\d)(?![\\w.,]*\\d)';
 
         return [trim((string) $found[1]), (string) preg_replace("/(?<![\\w.,])({$number}){$goesOn}(?!\\s?%)/u", "$1 {$unit}", $said)];
     }

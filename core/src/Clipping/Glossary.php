@@ -19,7 +19,10 @@ final class Glossary
         'ausgangsstrom' => 'output curr', 'eingangsstrom' => 'input curr', 'stromaufnahme' => 'draws current', 'ruhestrom' => 'quiescent',
         'wirkungsgrad' => 'efficiency',
         'l(?:ä|ae)nge' => 'length', 'breite' => 'width', 'dicke' => 'thick', 'h(?:ö|oe)he' => 'high', 'durchmesser' => 'diameter', 'gewicht' => 'weight',
-        'aussenma(?:ß|ss)e|außenma(?:ß|ss)e|abmessungen' => 'dimension', 'kabel' => 'cable', 'litze' => 'wire', 'st(?:ü|ue)ck' => 'pcs',
+        'aussenma(?:ß|ss)e|außenma(?:ß|ss)e|abmessungen' => 'dimension',
+        'innenma(?:ß|ss)e' => 'inner size', 'kabel' => 'cable', 'litze' => 'wire', 'st(?:ü|ue)ck' => 'pcs',
+        'bis zu' => 'up to', '(?<=\d )bis(?= \d)' => 'to', 'zoll' => 'inch', '(?:stecker)?netzteil' => 'adapter', 'empfohlen' => 'suggested',
+        'bildschirm|anzeige' => 'display', 'platine' => 'board',
         'aufl(?:ö|oe)sung' => 'resolution', 'helligkeit' => 'brightness', 'ohne schutz' => 'unprotected', 'lochabstand' => 'holes', 'wandst(?:ä|'
             .'ae)rke' => 'wall',
         'descending pressure|reduce pressure|drop pressure' => 'step down', '(?:ascending|rising|raise|rise) pressure' => 'boost',

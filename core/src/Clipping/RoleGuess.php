@@ -12,9 +12,11 @@ final class RoleGuess
     /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
     private const WORDS = [
         'cable' => '\b(?:cables?|kabel|lead|ribbon(?! panel)|pigtails?|extension|jumper wires?|ffc|adapter lead|usb hub|hub)\b',
-        'charger' => '\b(?:chargers?|netzteil|ladegerät|(?:charge|charging)(?: (?:and|with) boost)? (?:board|module)|(?:wall|plug.in) (?:plug|wart|supply)|'
+        'charger' => '\b(?:chargers?|(?:stecker)?netzteil|ladegerät|lademodul|laderegler|'
+            .'(?:charge|charging)(?: (?:and|with) boost)? (?:board|module)|(?:wall|plug.in) (?:plug|wart|supply)|'
             .'(?:power|barrel|usb-?c|\d+ ?[vw]) supply|psu|solar panel|bricks?|mains adapter|ups board)\b',
-        'regulator' => '\b(?:buck|boost|step.?(?:up|down)|regulators?|ldo|converters?|bms|protection board|pcm)\b',
+        'regulator' => '\b(?:spannungsregler|wandler|abwärtswandler|aufwärtswandler|'
+            .'buck|boost|step.?(?:up|down)|regulators?|ldo|converters?|bms|protection board|pcm)\b',
         'cells' => '\b(?:battery|batteries|li-?po|li-?ion|lifepo4?|nimh|18650|21700|power ?bank|accu|akkus?|batterien?|cells?|packs?)\b',
         'sound' => '\b(?:amp|lautsprecher|verstärker|amplifier|speakers?|loudspeaker|dac|sound (?:card|board)|buzzers?|headphones)\b',
         'storage' => '\b(?:micro ?sd|sd cards?|(?:memory|\d+ ?gb) card|ssd|usb stick|flash drive|nvme)\b',
@@ -22,7 +24,7 @@ final class RoleGuess
         'switch' => '\b(?:schalter|sicherung|(?:slide|rocker|toggle|power|push) switch(?:es)?|switch|fuses?|polyfuse)\b',
         'display' => '\b(?:displays?|screens?|monitors?|lcd|oled|tft|ips panel|touch ?screen|panels?|bildschirm|anzeige)\b',
         'controls' => '\b(?:controllers?|game ?pads?|joy ?sticks?|paddles?|d-?pads?|buttons?|(?:thumb|analogu?e?) ?sticks?|arcade|'
-            .'membranes?|encoders?|keypads?|pad)\b',
+            .'taster|drucktaster|membranes?|encoders?|keypads?|pad)\b',
         'case' => '\b(?:case|shell|enclosure|housing|(?:tool|lunch ?)?box|gehäuse|console kit|dead (?:\w+ )?(?:player|console|toy|radio)|donor)\b',
         'fastener' => '\b(?:screws?|schrauben?|muttern|bolts?|nuts?|inserts?|standoffs?|spacers?)\b',
         'tool' => '\b(?:multimeter|soldering iron|drill|pliers|callipers?|calipers?|tweezers|screwdriver|saw|crimp(?:er|ing tool))\b',
