@@ -10,6 +10,7 @@ import { SignedIn } from './sign-in/SignedIn';
 import { BuildFrame } from './frame/BuildFrame';
 import { BuildList } from './builds/BuildList';
 import { NoticeBoard } from './ui/Notices';
+import { PageTrouble } from './ui/PageTrouble';
 
 const PartsStation = lazy(() => import('./stations/parts/PartsStation'));
 const BriefStation = lazy(() => import('./stations/brief/BriefStation'));
@@ -38,41 +39,43 @@ createRoot(place).render(
         <QueryClientProvider client={cache}>
             <NoticeBoard>
                 <BrowserRouter>
-                    <Suspense fallback={null}>
-                        <Routes>
-                            <Route path="/sign-in" element={<SignIn />} />
-                            <Route path="/register" element={<Register />} />
-                            <Route path="/open-account" element={<OpenAccount />} />
-                            <Route path="/forgot-password" element={<AskForPassword />} />
-                            <Route path="/new-password" element={<NewPassword />} />
-                            <Route path="/mailbox" element={<Mailbox />} />
-                            <Route element={<SignedIn />}>
-                                <Route path="/" element={<BuildList />} />
-                                <Route path="/account" element={<Account />} />
-                                <Route path="/library" element={<Library />} />
-                                <Route path="/library/new" element={<EditPart />} />
-                                <Route path="/library/:part" element={<PartPage />} />
-                                <Route path="/library/:part/edit" element={<EditPart />} />
-                                <Route path="/drawer" element={<Drawer />} />
-                                <Route path="/compare" element={<Compare />} />
-                                <Route path="/rules" element={<Rules />} />
-                                <Route path="/rules/:rule" element={<RulePage />} />
-                                <Route path="/builds/:id" element={<BuildFrame />}>
-                                    <Route index element={<Navigate to="parts" replace />} />
-                                    <Route path="brief" element={<BriefStation />} />
-                                    <Route path="parts" element={<PartsStation />} />
-                                    <Route path="power" element={<PowerStation />} />
-                                    <Route path="fit" element={<FitStation />} />
-                                    <Route path="bench" element={<BenchStation />} />
-                                    <Route path="checks" element={<ChecksStation />} />
-                                    <Route path="lines/:line/part" element={<OwnCopy />} />
-                                    <Route path="buy" element={<BuyStation />} />
-                                    <Route path="build" element={<BuildStation />} />
+                    <PageTrouble>
+                        <Suspense fallback={null}>
+                            <Routes>
+                                <Route path="/sign-in" element={<SignIn />} />
+                                <Route path="/register" element={<Register />} />
+                                <Route path="/open-account" element={<OpenAccount />} />
+                                <Route path="/forgot-password" element={<AskForPassword />} />
+                                <Route path="/new-password" element={<NewPassword />} />
+                                <Route path="/mailbox" element={<Mailbox />} />
+                                <Route element={<SignedIn />}>
+                                    <Route path="/" element={<BuildList />} />
+                                    <Route path="/account" element={<Account />} />
+                                    <Route path="/library" element={<Library />} />
+                                    <Route path="/library/new" element={<EditPart />} />
+                                    <Route path="/library/:part" element={<PartPage />} />
+                                    <Route path="/library/:part/edit" element={<EditPart />} />
+                                    <Route path="/drawer" element={<Drawer />} />
+                                    <Route path="/compare" element={<Compare />} />
+                                    <Route path="/rules" element={<Rules />} />
+                                    <Route path="/rules/:rule" element={<RulePage />} />
+                                    <Route path="/builds/:id" element={<BuildFrame />}>
+                                        <Route index element={<Navigate to="parts" replace />} />
+                                        <Route path="brief" element={<BriefStation />} />
+                                        <Route path="parts" element={<PartsStation />} />
+                                        <Route path="power" element={<PowerStation />} />
+                                        <Route path="fit" element={<FitStation />} />
+                                        <Route path="bench" element={<BenchStation />} />
+                                        <Route path="checks" element={<ChecksStation />} />
+                                        <Route path="lines/:line/part" element={<OwnCopy />} />
+                                        <Route path="buy" element={<BuyStation />} />
+                                        <Route path="build" element={<BuildStation />} />
+                                    </Route>
                                 </Route>
-                            </Route>
-                            <Route path="*" element={<Navigate to="/" replace />} />
-                        </Routes>
-                    </Suspense>
+                                <Route path="*" element={<Navigate to="/" replace />} />
+                            </Routes>
+                        </Suspense>
+                    </PageTrouble>
                 </BrowserRouter>
             </NoticeBoard>
         </QueryClientProvider>

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { copyOf, editLine, signIn, withAccount, withBuild } from './helpers';
+import { copyOf, editLine, expectAccessible, signIn, withAccount, withBuild } from './helpers';
 
 test('a stale page says so, shows the fresh build and keeps what was typed', async ({ page, context }) => {
     const build = await withBuild(page, 'thimble');
@@ -82,4 +82,37 @@ test('a bad file is refused with its reasons', async ({ page }) => {
     await expect(page.getByRole('alert')).toContainText('not of ours');
     await chooser.setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.from(' '.repeat(17_000_000)) });
     await expect(page.getByRole('alert')).toContainText('MB');
+});
+
+test('a page that cannot be fetched says so in its place, and comes when it is loaded again', async ({ page }) => {
+    const build = await withBuild(page, 'thimble');
+    await page.route('**/build/assets/PowerStation*', (route) => route.abort());
+    await page.route('**/up', (route) => route.abort());
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Power' }).click();
+    const alert = page.getByRole('alert');
+    await expect(alert).toContainText('This page could not be fetched');
+    await expect(page.getByRole('heading', { name: 'Thimble' })).toBeVisible();
+    await expectAccessible(page);
+    // Another station is fetched as ever.
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Brief' }).click();
+    await expect(page.getByRole('heading', { name: 'Brief', exact: true })).toBeVisible();
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Power' }).click();
+    await expect(alert).toBeVisible();
+    await page.unrouteAll();
+    await alert.getByRole('button', { name: 'Load it again' }).click();
+    await expect(page.getByRole('heading', { name: 'Power', exact: true })).toBeVisible();
+    expect(page.url()).toBe(`${new URL(build, page.url()).href}/power`);
+});
+
+test('after an update of the server a page whose parts are gone loads itself anew, once', async ({ page }) => {
+    await withBuild(page, 'thimble');
+    let asked = 0;
+    await page.route('**/build/assets/PowerStation*', (route) => (++asked === 1 ? route.fulfill({ status: 404, body: '' }) : route.fallback()));
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Power' }).click();
+    await expect(page.getByRole('heading', { name: 'Power', exact: true })).toBeVisible();
+    expect(asked).toBe(2);
+    // Not over and over where the part stays away.
+    await page.route('**/build/assets/BenchStation*', (route) => route.fulfill({ status: 404, body: '' }));
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Bench' }).click();
+    await expect(page.getByRole('alert')).toContainText('This page could not be fetched');
 });

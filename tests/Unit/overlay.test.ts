@@ -39,7 +39,8 @@ const step = (id: string, state: Step['state'], after: string[] = [], waitsFor: 
     again: [],
 });
 
-const plan = { steps: [step('a', 'done'), step('b', 'open', ['a']), step('c', 'waits', ['b']), step('d', 'waits', ['b'], ['panel'])] } as unknown as Plan;
+const steps = [step('a', 'done'), step('b', 'open', ['a']), step('c', 'waits', ['b']), step('d', 'waits', ['b'], ['panel'])];
+const plan = { steps, evenings: [] } as unknown as Plan;
 
 const did = (id: string, what: 'done' | 'failed' | 'undone' | 'later' | 'noted', refused: string | null = null) => ({
     event: { id: `${id} ${what}`, step: id, did: what },
@@ -59,6 +60,22 @@ describe('the plan with what waits on this device', () => {
         ['what was refused does not count', [did('b', 'done', 'too large')], { a: 'done', b: 'open', c: 'waits', d: 'waits' }],
     ])('%s', (_, entries, expected) => {
         expect(states(entries)).toEqual(expected);
+    });
+
+    it('takes what is done out of its evening, with its minutes, and leaves no empty evening', () => {
+        const evening = (on: string, steps: string[], minutes: number) => ({ on, steps, minutes, arrives: [], beside: [], layOut: {} });
+        const dated = { ...plan, evenings: [evening('2026-11-27', ['b', 'c'], 21), evening('2026-11-28', ['d'], 1)] } as unknown as Plan;
+        const left = (entries: ReturnType<typeof did>[]) => withWaiting(dated, entries).evenings.map(({ on, steps, minutes }) => [on, steps, minutes]);
+        expect(left([])).toEqual([
+            ['2026-11-27', ['b', 'c'], 21],
+            ['2026-11-28', ['d'], 1],
+        ]);
+        expect(left([did('b', 'done')])).toEqual([
+            ['2026-11-27', ['c'], 20],
+            ['2026-11-28', ['d'], 1],
+        ]);
+        expect(left([did('b', 'done'), did('c', 'done')])).toEqual([['2026-11-28', ['d'], 1]]);
+        expect(left([did('b', 'failed')])[0]).toEqual(['2026-11-27', ['b', 'c'], 21]);
     });
 
     it('offers what can be done now', () => {

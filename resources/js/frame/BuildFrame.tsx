@@ -6,6 +6,7 @@ import { OpenBuildContext, useBuildQuery, useEdit } from './useBuild';
 import { Button } from '../ui/Button';
 import { turnLight } from '../ui/light';
 import { useNotices } from '../ui/Notices';
+import { PageTrouble } from '../ui/PageTrouble';
 import { Peg } from '../ui/Peg';
 import { useShortcuts } from '../ui/useShortcuts';
 import { NoteLeaf, NoteLeafContext } from './NoteLeaf';
@@ -134,9 +135,11 @@ export function BuildFrame() {
                         <div className="print:hidden">
                             <VitalsLine vitals={build.appraisal.vitals} before={open.before} onNext={setOpenNote} buildId={build.id} />
                         </div>
-                        <Suspense fallback={<div className="min-h-[60vh]" />}>
-                            <Outlet />
-                        </Suspense>
+                        <PageTrouble>
+                            <Suspense fallback={<div className="min-h-[60vh]" />}>
+                                <Outlet />
+                            </Suspense>
+                        </PageTrouble>
                     </div>
                     <nav
                         aria-label="Stations"

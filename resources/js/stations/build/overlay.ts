@@ -1,6 +1,16 @@
 import type { Plan, Step } from '../../api/client';
 import type { Waiting } from './outbox';
 
+type Evening = Plan['evenings'][number];
+
+/** An evening with what is left of it. */
+function withoutSteps(plan: Plan, evening: Evening, done: Set<string>): Evening {
+    const steps = evening.steps.filter((id) => !done.has(id));
+    if (steps.length === evening.steps.length) return evening;
+    const spared = plan.steps.filter((step) => done.has(step.id) && evening.steps.includes(step.id)).reduce((sum, step) => sum + step.minutes.usual, 0);
+    return { ...evening, steps, minutes: Math.max(0, evening.minutes - spared) };
+}
+
 /**
  * The plan as it is once what waits on this device has arrived: ticked steps are done, what only waited for them is open. Gates are
  * judged when they arrive.
@@ -28,6 +38,7 @@ export function withWaiting(plan: Plan, waiting: Waiting[]): Plan {
             state: state(step),
             waitsForSteps: step.before.map((link) => link.from).filter((id) => !done.has(id)),
         })),
+        evenings: plan.evenings.map((evening) => withoutSteps(plan, evening, done)).filter((evening) => evening.steps.length > 0),
     };
 }
 
