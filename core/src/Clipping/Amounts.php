@@ -21,7 +21,7 @@ final readonly class Amounts
         'milliamp' => ['mA', 1.0], 'milliamps' => ['mA', 1.0], 'ua' => ['mA', 0.001], 'microamp' => ['mA', 0.001], 'microamps' => ['mA', 0.001],
         'v' => ['V', 1.0], 'volt' => ['V', 1.0], 'volts' => ['V', 1.0], 'vdc' => ['V', 1.0], 'vac' => ['V~', 1.0], 'mv' => ['V', 0.001],
         'w' => ['W', 1.0], 'watt' => ['W', 1.0], 'watts' => ['W', 1.0], 'mw' => ['W', 0.001],
-        'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0],
+        'kg' => ['g', 1000.0], 'g' => ['g', 1.0], 'gr' => ['g', 1.0], 'gram' => ['g', 1.0], 'gramm' => ['g', 1.0], 'grams' => ['g', 1.0],
         'gramme' => ['g', 1.0], 'grammes' => ['g', 1.0], 'oz' => ['g', Constants::GRAMS_PER_OUNCE],
         'ounce' => ['g', Constants::GRAMS_PER_OUNCE], 'ounces' => ['g', Constants::GRAMS_PER_OUNCE], 'lb' => ['g', Constants::GRAMS_PER_POUND],
         'lbs' => ['g', Constants::GRAMS_PER_POUND],
@@ -37,13 +37,14 @@ final readonly class Amounts
         '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0],
         'deg' => ['°C', 1.0],
         'celsius' => ['°C', 1.0], '%' => ['%', 0.01], 'percent' => ['%', 0.01], 'per cent' => ['%', 0.01],
-        'gb' => ['GB', 1.0], 'mb' => ['GB', 0.001], 'tb' => ['GB', 1000.0],
+        'gb' => ['GB', 1.0], 'gig' => ['GB', 1.0], 'gigs' => ['GB', 1.0], 'gigabytes' => ['GB', 1.0], 'gigabyte' => ['GB', 1.0], 'mb' => ['GB', 0.001],
+        'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
         'awg' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0], 'c' => ['C', 1.0],
     ];
 
     private const AFTER = [
-        'most' => '/^\s*\)?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|biggest|highest|dc max|top end)/',
+        'most' => '/^\s*[()]?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|biggest|highest|dc max|top end)/',
         'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
         'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
@@ -51,9 +52,11 @@ final readonly class Amounts
     private const NEVER_MORE = '/\b(?:never|not|no|nothing) (?:\w+ ){0,2}(?:more|over|above)(?: than)?\s*$/';
 
     private const BEFORE = [
-        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|>=?|\bat least|\bmore than|\bfrom|\babove|\bstarts (?:from|at)|(?:\bnot?|'
-            .'n\'t|\bnever)(?: go| be)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
-        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load))?|\bup to|\bbis zu|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
+        'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|(?<![-\dv])(?<![\dv] )>=?|\bat least|\bmore than|\bfrom|\babove|'
+            .'\bstarts (?:from|at)|(?:\bnot?|'
+            .'n\'t|\bnever)(?: go| be| start| run| work| boot| wake)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
+        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load|power|consumption|charg(?:e|ing)|discharg(?:e|ing)|input|output|continuous|operating|'
+            .'working|supply|voltage))*|\bup to|\bbis zu|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
             .'exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
     ];
@@ -98,7 +101,8 @@ final readonly class Amounts
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
-        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch)|\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
+        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch|zoll)|"
+            ."\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
             ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bbis\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
                 ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
@@ -201,9 +205,11 @@ final readonly class Amounts
 
     private function bounded(string $unit, float $value, int $start, int $end, string $piece, int $offset): Amount
     {
-        $before = strtolower(substr($piece, max(0, $start - 30), min(30, $start)));
+        $before = strtolower(substr($piece, max(0, $start - 44), min(44, $start)));
         $after = strtolower(substr($piece, $end, 24));
-        foreach (self::AFTER as $bound => $pattern) {
+        // "3000 mAh min 2900": that word belongs to what follows, where nothing stands behind it.
+        $isOfNext = preg_match('/^\s*(?:min|max|typ)\.?\s*'.self::NUMBER.'\s?[a-z]{0,3}\s*(?:$|[,;)])/', $after) === 1;
+        foreach ($isOfNext ? [] : self::AFTER as $bound => $pattern) {
             if (preg_match($pattern, $after) === 1 && ! ($bound !== 'usual' && preg_match('/^\s*\)?,\s*(?:max|min|peak)\b[^,;)]{0,3}\d/', $after) === 1)) {
                 return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
             }
@@ -242,7 +248,7 @@ final readonly class Amounts
         $isWord = match (true) {
             // "2 a piece", "12 V in", "10 r": small words and not units.
             in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart,
-            $sign === 'in' => $isApart && preg_match('/^\s*(?:x\b|by\b|[,.)]|$|high|wide|long|thick|deep)/i', $after) !== 1,
+            $sign === 'in' => $isApart && preg_match('/^\s*(?:x\b|by\b|[,.)]|\(\d|$|high|wide|long|thick|deep)/i', $after) !== 1,
             default => false,
         };
 

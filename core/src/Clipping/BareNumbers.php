@@ -20,7 +20,8 @@ final readonly class BareNumbers
      * What a number says, by a pattern whose last group it is (of a range: the last two), as which bound. Only of parts of
      * these roles ([] is all), where the clause has an amount of the unit `beside`, and does not say `unless`.
      *
-     * @var list<array{what: string, says: string, bound: 'least'|'usual'|'most'|'range'|'range in cm', roles: list<string>, beside?: string, unless?: string}>
+     * @var list<array{what: string, says: string, bound: 'least'|'usual'|'most'|'range'|'range in cm'|'metered range', roles: list<string>,
+     *     beside?: string, unless?: string}>
      */
     private const FORMS = [
         [
@@ -50,6 +51,14 @@ final readonly class BareNumbers
             'says' => '/(?:stops|ends|full|finished) at (4[.,](?:1|2|35))(?!\d)(?!\w*\s?v)/',
         ],
         [
+            'what' => 'height above face', 'bound' => 'usual', 'roles' => ['controls'],
+            'says' => '/\b(?:cap|knob|top|hat|stick)\b[^,;.\d]{0,14}'.self::N.' ?(?:mm )?(?:above|over|proud|on top)/',
+        ],
+        [
+            'what' => 'draw taken at', 'bound' => 'usual', 'roles' => Cues::LOADS,
+            'says' => '/(?<![\w.,])'.self::N.' (?:v )?at the (?:plug|socket|board|input|barrel|pins)\b/', 'unless' => '/\d ?(?:ma|a) at the/',
+        ],
+        [
             'what' => 'travel', 'bound' => 'usual', 'roles' => ['switch', 'controls'],
             'says' => '/\b(?:travel|stroke)[ :=]{1,3}(?:of |is )?'.self::N.'(?!\w|[.,]?\d|\s?(?:mm|cm|n|g|x|±)\b)/',
         ],
@@ -72,8 +81,19 @@ final readonly class BareNumbers
             'says' => '/\bnever (?:above|over|more than) '.self::N.'(?![\w.]*\s?(?:ma|a|v|w|mm|g)\b)/',
         ],
         [
+            'what' => 'draw', 'bound' => 'usual', 'roles' => Cues::LOADS, 'beside' => 'mA',
+            'says' => '/\b(?:otherwise|normally|usually) (?:about |around )?'.self::N.'(?![\w.]*\s?(?:ma|a|v|w|mm|g|h)\b)/',
+        ],
+        [
             'what' => 'draw', 'bound' => 'least', 'roles' => Cues::LOADS, 'beside' => 'mA',
             'says' => '/\band '.self::N.' (?:at |when |with )?(?:it )?(?:idl\w*|dim\w*|dark|silent|quiet|menu|desktop|half)/',
+        ],
+        [
+            'what' => 'draw', 'bound' => 'metered range', 'roles' => Cues::LOADS,
+            'says' => '/\b(?:i (?:get|got|read|see|saw|measured?)|(?:meter|it) (?:says|shows|reads?|showed))\W{1,3}(?:about |around |roughly )?'.self::N
+                .'(?! ?(?:v|w|mm|g|%|hz|fps)\b)(?: ?ma)? (?:in|at|on|with|when|for|during|idle)[^,;.\d]{0,30}(?:and|to|,|-) (?:about |around |up to |'
+                .'roughly )?'.self::N
+                .'(?! ?(?:v|w|mm|g|%|hz|fps|s|min)\b)/',
         ],
         [
             'what' => 'peak draw', 'bound' => 'usual', 'roles' => Cues::LOADS, 'beside' => 'mA',
@@ -144,6 +164,13 @@ final readonly class BareNumbers
         $last = $match[count($match) - 1];
         $value = $this->amounts->number($last[0]);
         $end = $clause->start + $last[1] + strlen($last[0]);
+        if ($bound === 'metered range') {
+            $ends = [$this->amounts->number($match[1][0]), $value];
+            // Milliamps, and nothing that a part of a console would not take.
+            $isDraw = min($ends) >= 5.0 && max($ends) <= 6000.0 && $ends[0] !== $ends[1];
+
+            return $isDraw ? new Find($what, ['least' => min($ends), 'most' => max($ends), 'metered' => 'yes'], $clause->start + $match[1][1], $end) : null;
+        }
         if (str_starts_with($bound, 'range')) {
             $times = $bound === 'range' ? 1.0 : 10.0;
             $says = ['least' => $this->amounts->number($match[1][0]) * $times, 'most' => $value * $times];
@@ -151,7 +178,7 @@ final readonly class BareNumbers
             return $what === 'charge input voltage' && $value > self::MOST_CHARGE_INPUT ? null : new Find($what, $says, $clause->start + $match[0][1], $end);
         }
         // "0.36 A, 0.72, never above 0.97": amps as those beside it.
-        $value *= str_contains($what, 'draw') && $value < 10.0 ? 1000.0 : 1.0;
+        $value *= str_contains($what, 'draw') && $what !== 'draw taken at' && $value < 10.0 ? 1000.0 : 1.0;
         $isNone = match ($what) {
             'capacity' => $value < 100.0 || $value > 50_000.0,
             'ribbon pitch' => array_filter($amounts, static fn (Amount $one): bool => $one->unit === 'mm' && $one->value() <= self::MOST_PITCH) !== [],

@@ -23,7 +23,8 @@ final readonly class Boxes
         $unit = self::UNIT;
         $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|t|v|hor|ver|rgb|horizontal|vertical|length|width|height|long|wide|high|thick)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
-        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d)@iu";
+        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d|(?<=\d)\s(?:w|watts?|v|volts?|"
+            ."ohms?)\b(?!\/))@iu";
         $found = $taken = [];
         if (preg_match_all($pattern, $clause->text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
             foreach ($all as $match) {
@@ -66,11 +67,17 @@ final readonly class Boxes
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
         if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && count($this->withHeight($clause, $sides, $to)[0]) === 2
-            && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|board|pcb|\bits?\b|about|body|glass|panel|screen|mm\b/',
+            && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|without|connector|sockets|board|pcb|\bits?\b|about|body|glass|'
+                .'panel|screen|mm\b/',
                 $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
-        if (count($sides) === 2 && in_array([$sides[0], $sides[1]], [[5.5, 2.1], [5.5, 2.5], [4.0, 1.7], [3.5, 1.35], [3.5, 1.3], [3.5, 1.1]], true)) {
+        if ($what === 'hole spacing' && count($sides) === 2 && floor($sides[0]) === $sides[0] && $sides[0] <= 8.0 && $sides[1] < 6.0) {
+            // "4 x 2.7 mm holes": so many, so wide.
+            return null;
+        }
+        if (count($sides) === 2
+            && in_array([$sides[0], $sides[1]], [[5.5, 2.1], [5.5, 2.5], [2.1, 5.5], [2.5, 5.5], [4.0, 1.7], [3.5, 1.35], [3.5, 1.3], [3.5, 1.1]], true)) {
             // A round plug.
             return null;
         }
@@ -118,7 +125,8 @@ final readonly class Boxes
     private static function kind(string $near, string $after, string $role): string
     {
         $cues = [
-            '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*|packing|carton|shipping|stands?\b|screen (?:size )?cut|plug|barrel|'
+            '' => '/(?:control|driver|adapter|controller) board|\bbox\b(?! )|packag\w*(?: size| dimensions?)?|pack(?:ing|ed)(?: size| dimensions?)?|'
+                .'carton(?: size)?|shipping(?: size)?|for (?:an? |the )?boards? ?$|stands?\b|screen (?:size )?cut|plug|barrel|'
                 .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)(?! \|)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|\b[av]a\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
@@ -163,13 +171,15 @@ final readonly class Boxes
         $after = substr($clause->lower, $to, 70);
         $number = Amounts::NUMBER;
         $patterns = [
-            "/^[^.;\d]{0,28}?\b(?:and|about|with|,)?\s*({$number})\s*(?:mm)?\s*(?:high|thick|tall|deep|in height)\b/",
+            "/^[^.;\d]{0,28}?\b(?:and|about|with|,)?\s*({$number})\s*(?:mm|cm)?\s*(?:high|thick|tall|deep|in height)\b/",
             "/^[^.;\d]{0,12}\b(?:highest (?:part|point)|height|highest|thickness|thick|tallest\s*\w*)\s*(?:of |is )?({$number})/",
+            "/^[^.;\d]{0,12}\b({$number})\s*(?:mm )?(?:over|including|incl\.?|across|counting) (?:the )?[a-z]/",
             "/^[^.;\d]{0,10}\bwith (?:the )?[^\d,.;]{3,28}?({$number})\s*(?:mm)?(?!\s*(?:g|kg|v|ma|cm|mm x)\b)/",
         ];
         foreach ($patterns as $pattern) {
             if (preg_match($pattern, $after, $found, PREG_OFFSET_CAPTURE) === 1 && preg_match('/cable|lead|wire/', (string) $found[0][0]) !== 1) {
                 $height = $this->amounts->number((string) $found[1][0]);
+                $height *= preg_match('/^\s*cm/', substr($after, (int) $found[1][1] + strlen((string) $found[1][0]))) === 1 ? 10.0 : 1.0;
                 $end = $to + (int) $found[1][1] + strlen((string) $found[1][0]);
                 if (count($sides) === 2 && $height < min($sides) * 2.5) {
                     return [[...$sides, $height], $end];
@@ -191,6 +201,7 @@ final readonly class Boxes
     {
         $after = $clause->after($to, 24);
         $hz = preg_match('/^\D{0,14}?(\d{2,3})(?:\/(\d{2,3}))?\s*hz/', $after, $rate) === 1 ? (float) ($rate[2] ?? $rate[1]) : null;
+        $hz ??= preg_match('/^(?:p|\s*@\s*)(\d{2,3})\b/', $after, $rate) === 1 ? (float) $rate[1] : null;
         $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|'
             .'any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
         if ($this->role === 'board') {
@@ -231,21 +242,16 @@ final readonly class Boxes
                 return [[...$found, new Find('size', $sides, $clause->start + (int) $all[0][1], $clause->start + $to)], [[(int) $all[0][1], $to]]];
             }
         }
-        // "30 mm square, 7 mm deep", "28 mm round, 5.4 deep", "Ø 26.2 x 65.6"
-        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b/";
-        if (preg_match($flat, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
-            $side = $this->amounts->number($all[1][0]);
+        $spacing = "/\\bhole\\w*[^.;\\d]{0,24}({$number}) ?\\/ ?({$number}) ?mm\\b/";
+        if (preg_match($spacing, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
-            $says = ['length' => $side, 'width' => $side, 'height' => $this->amounts->number($all[2][0])];
-
-            return [[...$found, new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+            $says = ['length' => $this->amounts->number($all[1][0]), 'width' => $this->amounts->number($all[2][0])];
+            $found[] = new Find('hole spacing', $says, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
         }
-        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)? ?[x×*] ?({$number})/u", $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
-            $side = $this->amounts->number($all[1][0]);
-            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
-            $says = ['length' => $this->amounts->number($all[2][0]), 'width' => $side, 'height' => $side];
-
-            return [[...$found, new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+        [$flat, $stretches] = $this->flat($clause);
+        if ($flat !== []) {
+            return [[...$found, ...$flat], $stretches];
         }
         [$sides, $all] = $this->axes($clause);
         if (count($all) >= 2) {
@@ -265,12 +271,45 @@ final readonly class Boxes
         return [$found, $taken];
     }
 
+    /** @return array{list<Find>, list<array{int, int}>} "30 mm square, 7 mm deep", "28 mm round, 5.4 deep", "70 mm square", "Ø 26.2 x 65.6" */
+    private function flat(Clause $clause): array
+    {
+        $number = Amounts::NUMBER;
+        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b/";
+        if (preg_match($flat, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $side = $this->amounts->number($all[1][0]);
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $side, 'width' => $side, 'height' => $this->amounts->number($all[2][0])];
+
+            return [[new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+        }
+        if (preg_match("/(?<![\\w.,])({$number}) ?(?:mm )?square(?! ?(?:mm|wave|"
+            .'inch))/', $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1 && $this->amounts->number($all[1][0]) >= 8.0) {
+            $side = $this->amounts->number($all[1][0]);
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+
+            $what = preg_match('/hole/', $clause->before($stretch[0])) === 1 ? 'hole spacing' : 'size';
+
+            return [[new Find($what, ['length' => $side, 'width' => $side], $clause->start + $stretch[0], $clause->start + $stretch[1])],
+                [$stretch]];
+        }
+        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)? ?[x×*] ?({$number})/u", $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $side = $this->amounts->number($all[1][0]);
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $this->amounts->number($all[2][0]), 'width' => $side, 'height' => $side];
+
+            return [[new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
+        }
+
+        return [[], []];
+    }
+
     /** @return list<Find> "1080p at 60 Hz", "4K30" */
     private function spelledMode(Clause $clause): array
     {
         $found = [];
-        if ($this->role === 'board' && preg_match('/\b(2160|1440|1080|720|480)p(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps)?)?|\b4k(?:\s*(?:@|'
-            .'at)?\s*(\d{2,3})\s*(?:hz|fps))?/', $clause->lower, $mode, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
+        if ($this->role === 'board' && preg_match('/\b(2160|1440|1080|720|480)p(?:\s*(?:@|at)?\s*(\d{2,3})\s*(?:hz|fps)?)?|\b4k(?:p?(?=\d{2}\b)|\s*(?:@|'
+            .'at)?)\s*(?:(\d{2,3})(?:\s*(?:hz|fps)|(?<=k\d\d)|(?<=kp\d\d)))?/', $clause->lower, $mode, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1
                 && $clause->isAbout('/hdmi|video|picture|output|display|up to|resolution/')) {
             $high = (int) ($mode[1][0] ?? 2160);
             $wide = [2160 => 3840, 1440 => 2560, 1080 => 1920, 720 => 1280, 480 => 640][$high];
@@ -300,7 +339,7 @@ final readonly class Boxes
                 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
                 $used = $one[1][1];
-            } elseif (preg_match("/^\\s*(?:[:=]|of|is|about|approx\\.?)?(?: the \\w+)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
+            } elseif (preg_match("/^\\.?\\s*(?:[:=]|of|is|about|approx\\.?)?(?: the \\w+)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
                 $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
                 $used = $at + strlen($word) + $one[1][1];

@@ -156,6 +156,11 @@ final class Clauses
             $label = strtolower($found[1]);
             $from = strlen($found[0]);
         }
+        $side = 'length|width|height|depth|thickness|diameter';
+        if (preg_match("/^(?:{$side})$/", $label) === 1 && preg_match("/\\b(?:{$side})\\b/i", substr($line, $from)) === 1) {
+            // "Length: 95 mm Width: 65 mm" is no label for the whole.
+            [$label, $from] = ['', 0];
+        }
         $rewritten = self::inUnitOf($label, substr($line, $from));
         if ($rewritten !== null) {
             [$label, $said] = $rewritten;
@@ -181,7 +186,7 @@ final class Clauses
     /** @return list<array{string, int}> pieces of a line, with the place where each begins */
     private static function pieces(string $text): array
     {
-        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<=\.)\s+(?=\S)|\s-\s(?=\D)/u';
+        $pattern = '/;|\||\t|[★✅✔▪►👉●•·◆🔋📺🎮🔥⭐⚡💯🔊]|(?<=[!?])\s+|(?<=\.)\s+(?=\S)|\s-\s(?=\D)(?!(?i:you (?:chose|selected)|selected|chosen|picked|ordered))/u';
         $pieces = [];
         foreach (self::joined($text, preg_split($pattern, $text, -1, PREG_SPLIT_OFFSET_CAPTURE) ?: []) as [$piece, $at]) {
             while (strlen($piece) > self::MOST_BYTES) {
@@ -258,7 +263,8 @@ final class Clauses
      */
     private static function bounded(array $lines, int $index): ?array
     {
-        $head = self::cells($lines[$index][0]);
+        $by = self::parting($lines[$index][0]);
+        $head = self::cells($lines[$index][0], $by);
         $columns = [];
         foreach ($head as $at => $cell) {
             $word = strtolower(trim($cell, " .\t"));
@@ -279,11 +285,11 @@ final class Clauses
         }
         $clauses = [];
         $taken = 0;
-        for ($next = $index + 1; isset($lines[$next]) && count(self::cells($lines[$next][0])) > 1; $next++) {
+        for ($next = $index + 1; isset($lines[$next]) && count(self::cells($lines[$next][0], $by)) > 1; $next++) {
             [$row, $start] = $lines[$next];
             $label = $values = [];
             $unit = '';
-            foreach (self::cells($row) as $at => $cell) {
+            foreach ($by === ' ' ? self::under($lines[$index][0], $row) : self::cells($row, $by) as $at => $cell) {
                 $cell = trim($cell);
                 $kind = $columns[$at] ?? 'label';
                 if ($kind === 'skip' && preg_match('/^[^\d=]{3,40}$/', $cell) === 1) {
@@ -349,16 +355,14 @@ final class Clauses
     {
         $split = static fn (string $line): array => preg_split('/\s{2,}|\t/', trim($line)) ?: [];
         $head = $split($lines[$index][0]);
-        $known = ['vin' => ['input voltage', 'V', 1], 'vout' => ['output voltage', 'V', 1], 'eff' => ['efficiency', '%', 100], 'efficiency' => ['efficiency',
-            '%', 100]];
-        $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z]{1,12}(?: ?[\[(]\w+[\])])?$/', $cell) === 1);
+        $named = array_filter($head, static fn (string $cell): bool => preg_match('/^[A-Za-z]{1,12}(?: [A-Za-z%]{1,8})?(?: ?[\[(]\w+[\])])?$/', $cell) === 1);
         if (count($head) < 3 || count($named) !== count($head)) {
             return null;
         }
         $rows = [];
         for ($next = $index + 1; isset($lines[$next]); $next++) {
             $cells = $split($lines[$next][0]);
-            if (count($cells) !== count($head) || array_filter($cells, static fn (string $cell): bool => preg_match('/^\d+(?:[.,]\d+)?$/',
+            if (count($cells) !== count($head) || array_filter($cells, static fn (string $cell): bool => preg_match('/^\d+(?:[.,]\d+)?\s?%?$/',
                 $cell) !== 1) !== []) {
                 break;
             }
@@ -370,14 +374,21 @@ final class Clauses
         [$start, $end] = [$lines[$index][1], $lines[$index + count($rows)][1] + strlen($lines[$index + count($rows)][0])];
         $clauses = [];
         foreach ($head as $at => $name) {
-            [$label, $unit, $times] = $known[strtolower((string) preg_replace('/\W.*$/', '', $name))] ?? ['', '', 1];
+            [$label, $unit, $times] = match (1) {
+                preg_match('/^(?:v.?in|in(?:put)?|source)\b(?!.*\ba\b)/i', $name) => ['input voltage', 'V', 1],
+                preg_match('/^(?:v.?out|out(?:put)?)\b(?!.*\bm?a\b)/i', $name) => ['output voltage', 'V', 1],
+                preg_match('/^eff/i', $name) => ['efficiency', '%', 100],
+                preg_match('/^(?:i.?out|load|out a)\b(?!.*\bm?w\b)/i', $name) => ['output current', preg_match('/\bma\b/i', $name) === 1 ? 'mA' : 'A', 1],
+                default => ['', '', 1],
+            };
             if ($label !== '') {
                 $column = array_column($rows, $at);
                 if ($column === []) {
                     continue;
                 }
                 $times = max($column) > 1.0 && $unit === '%' ? 1 : $times;
-                $clauses[] = new Clause(round(min($column) * $times, 3).' to '.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start,
+                $least = $label === 'output current' ? '' : round(min($column) * $times, 3).' to ';
+                $clauses[] = new Clause($least.round(max($column) * $times, 3)." {$unit}", $start, $label, '', [$start,
                     $end]);
             }
         }
@@ -457,11 +468,59 @@ final class Clauses
         return $paired;
     }
 
-    /** @return list<string> */
-    private static function cells(string $line): array
+    /** What parts the cells of a table with this line: a tab, a bar, a slash between spaces, two spaces or more (" "); "\0" for nothing. */
+    private static function parting(string $line): string
     {
-        $by = str_contains($line, "\t") ? "\t" : (str_contains($line, '|') ? '|' : "\0");
+        return match (true) {
+            str_contains($line, "\t") => "\t",
+            str_contains($line, '|') => '|',
+            count(self::cells($line, '/')) > 3 => '/',
+            count(self::cells($line, ' ')) > 3 => ' ',
+            default => "\0",
+        };
+    }
 
-        return explode($by, $line);
+    /**
+     * @param  ?string  $by  as parting() says; null asks the line itself
+     * @return list<string>
+     */
+    private static function cells(string $line, ?string $by = null): array
+    {
+        $by ??= self::parting($line);
+
+        return match ($by) {
+            '/' => preg_split('/\s*\/\s+|\s+\/\s*/', $line) ?: [],
+            ' ' => preg_split('/\s{2,}/', trim($line)) ?: [],
+            default => explode($by === '' ? "\0" : $by, $line),
+        };
+    }
+
+    /**
+     * The cells of a row that stand under the headings of a table whose columns are parted by spaces; an empty cell is no more than a gap.
+     *
+     * @return array<int, string> by the place of the heading
+     */
+    private static function under(string $head, string $row): array
+    {
+        $places = static fn (string $line): array => preg_match_all('/\S+(?:\s\S+)*/', $line, $all, PREG_OFFSET_CAPTURE) > 0 ? $all[0] : [];
+        $headings = $places($head);
+        $cells = $places($row);
+        if (count($cells) === count($headings)) {
+            return array_column($cells, 0);
+        }
+        $under = [];
+        foreach ($cells as [$cell, $from]) {
+            $nearest = null;
+            foreach ($headings as $at => [$heading, $start]) {
+                $far = max(0, $from - $start - strlen($heading),
+                    $start - $from - strlen($cell)) * 100 + abs($from + strlen($cell) / 2 - $start - strlen($heading) / 2);
+                $nearest = $nearest === null || $far < $nearest[0] ? [$far, $at] : $nearest;
+            }
+            if ($nearest !== null) {
+                $under[$nearest[1]] = trim(($under[$nearest[1]] ?? '')." {$cell}");
+            }
+        }
+
+        return $under;
     }
 }

@@ -15,11 +15,13 @@ final class Cues
 
     /** The number is of what one should buy, of what lies in the box, of another part, or a condition of a test. */
     public const SUPPLY_ADVISED = '/recommend\w*|advis\w*|please use|should use|use (?:a|an|our)\b|always used|sold separately|not included|adapt[eo]r|'
-        .'\bbrick\b|supply unit|power supply of|\bpsu\b|wall ?wart|suggest(?:ed|s)?\b|needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|'
+        .'\bbrick\b|supply unit|power pack|ordered separately|to be (?:bought|ordered)|power supply of|\bpsu\b|wall ?wart|suggest(?:ed|s)?\b|'
+        .'needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|'
             .'decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
     public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
-        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|(?:my|the) (?:last|previous) (?:one|board|panel)/';
+        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\b(?:swapped|replaced|traded|upgraded) (?:out |in )?(?:the|my)\b|\b(?:moved|'
+        .'came|upgraded|switched) (?:on |up )?from (?:the|my|an?)\b|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
     public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|'
         .'free (?:cable|adapter)|accessor/';
@@ -27,46 +29,40 @@ final class Cues
     /** @return list<array{string, string, float}> meaning, cue, bias */
     public static function volts(string $role): array
     {
-        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?|never (?:above|over|more|exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
-            .'not exceed|damag|\bfries\b|dies (?:above|over)|survives|burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|signal level|tolerant|'
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?(?: ?max\w*\.?)?(?: (?:ratings?|supply|input|voltage|vin|vdd|vcc))*|never (?:above|over|more|'
+            .'exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
+            .'not exceed|never (?:connect|put|feed|apply|give it) (?:\w+ )?more|max(?:imum)?\.? ratings?|damag|\bfries\b|dies (?:above|over)|survives|'
+            .'burns? out|breaks? (?:at|above)|smoke/', -12.0];
+        $logic = ['logic level', '/(?<!supply )(?<!supply \()\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|'
+            .'signal level|tolerant|'
             .'\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
         return match ($role) {
-            'cells' => [
-                $limit,
-                ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
-                ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-                ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|'
-                    .'put|dis-charge)\w*|under.?volt\w*|disconnect\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
-                ['empty', '/discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|n\'t) (?:\w+ )?(?:under|'
-                    .'below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
-                ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|'
-                    .'(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
-                ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
-                ['output voltage', '/usb/', 12.0],
-                ['charge input voltage', '/\binput\b|\bin\b(?=[ :]*\d)|\benter\b|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
-                ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|poly\w*|\d ?mah|\d ?ah\b/', 8.0],
-            ],
+            'cells' => self::voltsOfCells($limit),
             'charger' => [
                 $limit,
-                ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
+                ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|droops?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
-                ['cut-off', '/lets (?:\w+ )?go|cuts? ?(?:it )?.?off|over.?discharge|disconnect|under.?volt/', -6.0],
-                ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging voltage|\bfloat\b|full (?:charge|volt)|end.of.charge|termination|'
+                ['cut-off', '/lets (?:\w+ )?go|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|over.?discharge|disconnect|under.?volt/', -6.0],
+                ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging (?:voltage|cut.?off|end|stop)|\bfloat\b|full (?:charge|volt)|'
+                    .'end.of.charge|termination|'
                     .'final voltage/', -8.0],
-                ['output voltage', '/\bout(?:put|s)?\b|vout|gives|delivers|provides|boost(?:s|ed)? to|sag/', 0.0],
-                ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bdc in\b|panel/', 0.0],
+                ['output voltage', '/\bout(?:put|s)?\b|vout|\b(?:pd|qc)\b(?= ?\d)|gives|delivers|provides|boost(?:s|ed)? to|sag|droop/', 0.0],
+                ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bworks\b|'
+                    .'\bdc in\b|panel/', 0.0],
             ],
             'regulator' => [
                 $limit,
                 $logic,
-                ['', '/sags?|falls? to|drops to|gives up|ripple|forward|hysteresis|\bfb\b|reference|feedback|enable (?:threshold|above|high|low)/', -6.0],
-                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|headroom|\bvdo\b|'
+                ['', '/sags?|droops?|falls? to|drops to|gives up|\bfolds?\b|collaps\w*|\bthen (?=\d)|ripple|forward|hysteresis|\bfb\b|reference|feedback|'
+                    .'enable (?:threshold|above|high|low)/', -6.0],
+                ['dropout', '/drop.?out|drop voltage|above the output|more than the output|over the output|higher than (?:the )?out|more (?:at|on) the in|'
+                    .'more in(?:put)? than|headroom|\bvdo\b|'
                     .'\bvdrop/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
-                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|starts|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
+                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|\bstarts?|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
+                ['output voltage', '/\bout(?:put)?\b[^,;.\d]{0,26}\b(?:from|between)\b/', -6.0],
                 ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|'
                     .'to)|trimmer|ldo/', 0.0],
             ],
@@ -76,12 +72,37 @@ final class Cues
                 ['', '/dies (?:at|below|under)|gives up|goes (?:dark|out|off) (?:at|below|under)|stops (?:at|below|under)/', -12.0],
                 ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|\blight (?=\d+ ?v)|brightness|dimm?ing/', -10.0],
                 $logic,
-                ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain/', -8.0],
-                ['output voltage', '/\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
+                ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain|lightning|'
+                    .'brown.?out(?: \w*warn\w*)?/', -8.0],
+                ['output voltage', '/(?<!brown-)(?<!brown )\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
                 ['supply voltage', '/suppl\w*|power\w*|\binput\b|\bdc\b|\bvdd\b|\bvcc\b|voltage|\bruns?\b|\bfeed\w*|\bfed\b|\bvin\b|works?\b|operat\w*|'
                     .'wants|needs|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
             ],
         };
+    }
+
+    /**
+     * @param  array{string, string, float}  $limit
+     * @return list<array{string, string, float}> what volts say of cells
+     */
+    private static function voltsOfCells(array $limit): array
+    {
+        return [
+            $limit,
+            ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
+            ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
+            ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|'
+                .'put|dis-charge)\w*|under.?volt\w*|disconnect\w*|stops? discharg\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
+            ['empty', '/(?<!over)(?<!over.)discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|'
+                .'n\'t) (?:\w+ ){0,4}(?:under|'
+                .'below)|\bdown to|discharged? (?:down )?to|fully discharged|\bflat at/', -7.0],
+            ['full', '/(?<!dis)(?<!dis-)charg\w* (?:cut|end|limit|volt|to\b|at\b|stop)\S*|\bfull\b|fully charged|charged? (?:to|at)|end.of.charge|'
+                .'(?<!dis)(?<!dis-)\bcharg(?:e|ing)\b|topped|max(?:imum)? voltage|charging voltage/', -10.0],
+            ['output voltage', '/\bout(?:put)?s?\b|\bport\b|usb-?a\b|boost/', 2.0],
+            ['output voltage', '/usb/', 12.0],
+            ['charge input voltage', '/\binput\b|\bin\b(?=[ :]*\d)|\benter\b|charge (?:port|input|socket)|\brecharge|\bover (?:micro|usb|c\b)/', 4.0],
+            ['nominal', '/nominal|rated|voltage|label|printed|pack|cell|battery|lipo|li-ion|poly\w*|\d ?mah|\d ?ah\b/', 8.0],
+        ];
     }
 
     /** @return list<array{string, string, float}> */
@@ -98,7 +119,7 @@ final class Cues
                         .'below|under)|when (?:less|below|under))|low.?current|stays? on (?:only )?(?:for|with|at|if)/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
-                ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s\b|surge|short(?:ly|-term)/', -4.0],
+                ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s(?:ec\w*)?\b|surge|short(?:ly|-term)/', -4.0],
                 ['charge input current', '/\binput\b|charge input|\bin\b:/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
@@ -109,17 +130,21 @@ final class Cues
                 ['quiescent current', $own, -14.0],
                 ['', '/~|\bac\b|mains|trips?|over.?current|fuse|sags?|above/', -2.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge/', -3.0],
-                ['charge current', '/\bichg\b|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|(?<!dis)charg(?:e|es|ing)\b|into the (?:cell|battery|pack)|'
+                ['charge current', '/\bichg\b|\bcc\/cv|\bcc-cv|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|'
+                    .'(?<!dis)(?<!while )(?<!while it )charg(?:e|es|ing)\b|(?:into|in) the (?:cell|'
+                    .'battery|pack)|'
                     .'\bfill\w*/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|\bgo out|load|delivers|gives|rated/', 0.0],
-                ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|usb-?c|takes/', 0.0],
+                ['output current', '/\bout(?:put|s)?\b|\bgo out|load|delivers|gives|rated|\b(?:pd|qc)\b(?= ?\d)|claim\w*|advertis\w*|promis\w*/', 0.0],
+                ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|pulls|usb-?c|takes/', 0.0],
             ],
             'regulator' => [
                 ['standby draw', '/shut.?down|\bsleep|disabled|\ben low|when off|\bishdn\b/', -10.0],
                 ['quiescent current', $own, -14.0],
-                ['', '/over.?current|short.?circuit|trips?|gives up|from the (?:cell|battery|source)|input current|efficien/', -6.0],
+                ['', '/over.?current|current limit|short.?circuit|trips?|gives up|of load\b|(?:min(?:imum|\.)?|least) load|\bfolds?\b|collaps\w*|'
+                    .'from the (?:cell|'
+                    .'battery|source)|input current|efficien/', -6.0],
                 ['output peak current', '/\bpeaks?\b|burst|surge|short(?:ly)?\b|moment/', -4.0],
-                ['output current', '/\bout(?:put|s)?\b|\biout\b|\bcont(?:inuous)?\b|long.?time|load|rated|gives|delivers/', 0.0],
+                ['output current', '/\bout(?:put|s)?\b|\biout\b|\bcont(?:inuous)?\b|long.?time|all day|for hours|load|rated|gives|delivers/', 0.0],
                 ['output current', '/max(?:imum)?|current|up to/', 60.0],
             ],
             'switch' => [
@@ -135,14 +160,18 @@ final class Cues
     {
         return [
             ['', self::SUPPLY_ADVISED, -6.0],
-            ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|supplies up to|ports give|pins? (?:give|sink)|fuse|'
+            ['', '/header gives|\bgives\b|\bports?\b.{0,20}(?:give|up to|each)|hat\b|per pin|\dv pins?\b|supplies up to|ports give|pins? (?:give|sink)|fuse|'
                 .'limit(?:er)? at|led strip/', -6.0],
             ['light draw', '/\bled back.?lights?\b|led (?:forward )?current|forward current|back.?light (?:current|alone|only)|light (?:current|alone|'
                 .'only)|current of the (?:back)?light|(?:back)?light by itself|\bi_?led\b/', -10.0],
-            ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|switch.?on|power.?on|'
-                .'turn.?on|\bstarting\b/', -8.0],
+            ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|(?:switch|power|'
+                .'turn).?on(?: (?:surge|spike|peak|current|inrush))*|'
+                .'\bstarting\b/', -8.0],
+            ['start-up draw', '/(?:during|at|on|while|when(?: it)?) (?:boot|start|switch.?on|plug)\w*/', -24.0],
+            ['standby draw', '/(?:powered|switched|turned|shut) (?:off|down)\b|suspend\w*|when (?:it is )?off\b|'
+                .'goes to sleep[^.;]{0,40}(?:then|and) (?:needs|draws|takes|uses)/', -24.0],
             ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|'
-                .'hibernat'.($role === 'display' ? '|no signal' : '').'/', -6.0],
+                .'hibernat|\bhalted|(?:still|but) plugged'.($role === 'display' ? '|no signal' : '').'/', -6.0],
             ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0],
             ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],
             ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|'
@@ -162,17 +191,19 @@ final class Cues
             ],
             'cells', 'charger' => [
                 ['', '/no.?load|stand.?by|solar/', -5.0],
-                ['total output power', '/total|together|all ports|combined/', -3.0],
+                ['total output power', '/total(?: (?:output|power|max\w*))*|together|all ports|combined/', -3.0],
                 ['charge input power', '/\bin(?:put)?\b/', 2.0],
                 ['output power', '/\bout(?:put)?\b|total|max|power|up to/', 0.0],
             ],
-            'regulator' => [['heat', '/heat|dissipat|gets rid|loss/', -5.0], ['output power', '/\bout|max|power|up to/', 0.0]],
+            'regulator' => [['', '/\bidle|no.?load|stand.?by/', -8.0], ['heat', '/heat|dissipat|gets rid|'
+                .'loss/', -5.0], ['output power', '/\bout|max|power|up to/', 0.0]],
             'cooling' => [['draw power', '/fan|power|consum|draw/', 0.0], ['heat', '/heat|dissipat|tdp|carries|moves/', -3.0]],
             default => [
                 ['', self::SUPPLY_ADVISED, -8.0],
                 ['', '/power light|light power|(?:back.?light|\bleds?) (?:power|consum\w*|takes|alone)|^\W*(?:back.?light|leds?)\b/', -4.0],
-                ['heat', '/heat|dissipat|\btdp\b/', -3.0],
-                ['standby power', '/stand.?by|sleep|\boff\b/', -5.0],
+                ['heat', '/heat|dissipat|\btdp\b|gives? off/', -3.0],
+                ['standby power', '/stand.?by|sleep|(?<!gives )(?<!give )\boff\b/', -5.0],
+                ['', '/speaker|\bsound|\baudio/', -5.0],
                 ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low|pulls|eats|doing nothing|at the wall/', 0.0],
                 ['draw power', '/power/', 30.0],
             ],
@@ -188,7 +219,7 @@ final class Cues
             ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|'
                 .'tabs?\b|glass alone|tolerance|bezel/', -3.0],
             ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
-            ['travel', '/travel|stroke|slides?\b|each way|\bthrow\b/', -6.0],
+            ['travel', '/travel|stroke|slides?\b|each way|either (?:way|side|direction)|both ways|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent to|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],

@@ -31,6 +31,7 @@ final readonly class Gathering
         foreach ($finds as $find) {
             $byWhat[$find->what][] = $find;
         }
+        $byWhat = self::withoutPeaks($byWhat);
         $volts = $byWhat['supply voltage'] ?? [];
         $byWhat = self::withoutWeak($byWhat);
         if ($this->isMains) {
@@ -52,6 +53,24 @@ final readonly class Gathering
 
         return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true, 'bare' => true])),
             $gathered);
+    }
+
+    /**
+     * What a headline promises is no continuous current where the details say that it is a peak.
+     *
+     * @param  array<string, non-empty-list<Find>>  $byWhat
+     * @return array<string, non-empty-list<Find>>
+     */
+    private static function withoutPeaks(array $byWhat): array
+    {
+        $peaks = array_map(static fn (Find $one): ?float => $one->number('usual') ?? $one->number('most'), $byWhat['output peak current'] ?? []);
+        $lasting = array_values(array_filter($byWhat['output current'] ?? [],
+            static fn (Find $one): bool => ! in_array($one->number('usual') ?? $one->number('most'), $peaks, true)));
+        if ($peaks !== [] && $lasting !== []) {
+            $byWhat['output current'] = $lasting;
+        }
+
+        return $byWhat;
     }
 
     /**

@@ -17,7 +17,7 @@ final class Glossary
         'schutzschaltung|schutzelektronik' => 'protection pcb', 'innenwiderstand' => 'int resistance', 'nennspannung' => 'nom voltage',
         'versorgungsspannung|betriebsspannung' => 'supply voltage', 'eingangsspannung' => 'input voltage', 'ausgangsspannung' => 'output voltage',
         'ausgangsstrom' => 'output curr', 'eingangsstrom' => 'input curr', 'stromaufnahme' => 'draws current', 'ruhestrom' => 'quiescent',
-        'wirkungsgrad' => 'efficiency',
+        'wirkungsgrad' => 'efficiency', 'ausgang' => 'output', 'eingang' => 'input', 'innenraum' => 'inside',
         'l(?:ä|ae)nge' => 'length', 'breite' => 'width', 'dicke' => 'thick', 'h(?:ö|oe)he' => 'high', 'durchmesser' => 'diameter', 'gewicht' => 'weight',
         'aussenma(?:ß|ss)e|außenma(?:ß|ss)e|abmessungen' => 'dimension',
         'innenma(?:ß|ss)e' => 'inner size', 'kabel' => 'cable', 'litze' => 'wire', 'st(?:ü|ue)ck' => 'pcs',

@@ -18,6 +18,9 @@ final readonly class Numbers
     /** "5 V 3 A supply": what feeds the part, not what the part takes. */
     private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
 
+    /** Figures that say at which volts something happens: a bound before one is a word about that. */
+    private const AT_WHICH = ['cut-off voltage', 'recovery voltage', 'low-battery warning', 'dropout'];
+
     private BareNumbers $bare;
 
     public function __construct(private string $role, private Amounts $amounts, private bool $isMainsSupply, private bool $isBank, private bool $isGuard)
@@ -50,7 +53,8 @@ final readonly class Numbers
             && preg_match('/^\s*\?/', $clause->after($one->end - $clause->start, 3)) !== 1));
         $found = $this->bare->in($clause, $free);
         $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
-        $chosen = $clause->says('/you (?:selected|chose|picked)|selected:|your choice/') ? (int) strpos($clause->lower, 'you') : 0;
+        $chosen = preg_match('/you (?:selected|chose|picked|ordered)|(?:selected|chosen|picked|ordered|choice):|'
+            .'your choice/', $clause->lower, $pick, PREG_OFFSET_CAPTURE) === 1 ? $pick[0][1] : 0;
         foreach ($free as $amount) {
             $isLeft = ($amount->unit === 'mm' && $amount->start - $clause->start < $chosen) || ($isTicked && $amount->unit === 'mm'
                 && preg_match(self::TICKED, $clause->after($amount->end - $clause->start)) !== 1);
@@ -121,6 +125,7 @@ final readonly class Numbers
         }
 
         return match ($this->role) {
+            'cells' => preg_match('/\bcharger\b[^,;]{0,14}$/', $clause->before($from)) === 1 && $clause->isAbout('/includ|comes with|in the box|\bwith a\b/'),
             'charger' => preg_match('/^\s*(?:solar )?panels?\b/', $after) === 1 || ($clause->says('/panel/') && $amount->unit === 'W')
                 || (! $this->isMainsSupply && $this->isNear($clause, '/suggest\w*|recommend\w*|advis\w*|please use|best with/', $from, $to, $others, 30.0)
                     && $clause->says('/head\b|plug\b|adapt[eo]r|brick|charger\b/')),
@@ -178,10 +183,13 @@ final readonly class Numbers
         if ($isLoad && $amount->isOne() && $isMetered) {
             return Find::figure('draw taken at', $amount);
         }
-        if ($this->role === 'sound' && $clause->says('/^\W*out\w*.*(?:ω|Ω|ohm)/u')) {
+        if ($this->role === 'sound' && preg_match('/^\W*(?:go )?out\w*.*(?:ω|Ω|ohm)/u', trim($clause->label.' '.$clause->lower)) === 1) {
             return null;
         }
-        if ($this->role === 'regulator' && preg_match('/^\s*(?:screen|panel|monitor|board|console|amp\w*|fan|toy|camera)\b/', $after) === 1) {
+        if ($this->role === 'regulator' && preg_match('/\d ?[mµu]?a (?:from|at|off) (?:a )?$/', $before) === 1) {
+            return null;
+        }
+        if ($this->role === 'regulator' && preg_match('/^\s*(?:screens?|panels?|monitors?|boards?|consoles?|amp\w*|fans?|toys?|cameras?)\b/', $after) === 1) {
             return null;
         }
         if ($this->role === 'sound' && $this->hasUnit($others, 'W') && ($isAt || preg_match('/(?:\/|ohm|Ω)\s*$/', $before) === 1)) {
@@ -190,7 +198,8 @@ final readonly class Numbers
         if ($this->role === 'cells' && $isAt && $this->hasUnit($others, 'mAh') && $value <= 3.95) {
             return $this->ofCells($amount, 'nominal');
         }
-        if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|reconnect|switch/', $from, $to, $others, 25.0)) {
+        if (! $isLoad && $isAt && $this->role !== 'switch' && ! $this->isNear($clause, '/charg|cut|lets|full|empty|flat|\bends?\b|reconnect|recover|'
+            .'releas|\bback\b|switch/', $from, $to, $others, 25.0)) {
             return $this->role === 'charger' ? $this->byCue($clause, $amount, $others, $from, $to) : null;
         }
         if ($this->role === 'controls' && preg_match('/\d ?m?a,? *$/', $before) === 1 && str_contains(substr($clause->lower, $from, $to - $from + 3), 'dc')) {
@@ -209,7 +218,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function byCue(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        if (preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $clause->after($to)) === 1) {
+        if (self::breaksIt($clause->after($to))) {
             return new Find('absolute maximum', ['most' => $amount->value()], $amount->start, $amount->end);
         }
         if ($this->role === 'charger' && preg_match('/^\s*(?:\w+ )?(?:packs?|batter\w+|cells?|lipos?)\b/', $clause->after($to)) === 1
@@ -222,9 +231,10 @@ final readonly class Numbers
         }
         if ($this->role === 'regulator' && in_array($best[0] ?? '', ['supply voltage', 'output voltage', ''], true)) {
             $best = match (true) {
-                preg_match('/^\s*(?:in |dc )?(?:-?>|to|into)\s*\d/', $clause->after($to)) === 1 => ['supply voltage', 0.0],
-                preg_match('/\d ?v?(?:dc)? *(?:in )?(?:-?>|to|into)\s*$/', $clause->before($from)) === 1 => ['output voltage', 0.0],
+                preg_match('/^\s*(?:in |dc )?(?:-?>|(?:down |up )?to|into)\s*\d/', $clause->after($to)) === 1 => ['supply voltage', 0.0],
+                preg_match('/\d ?v?(?:olts?)?(?:dc)? *(?:in )?(?:-?>|(?:down |up )?to|into)\s*$/', $clause->before($from)) === 1 => ['output voltage', 0.0],
                 preg_match('/^\s*"?\s*(?:out )?(?:from|out of)\b/', $clause->after($to)) === 1 => ['output voltage', 0.0],
+                ($best === null || $best[1] > 25.0) && preg_match('/^\s*(?:@|\/|at)\s*[\d.,]+ ?m?a\b/', $clause->after($to)) === 1 => ['output voltage', 0.0],
                 default => $best,
             };
         }
@@ -240,6 +250,10 @@ final readonly class Numbers
             return $clause->isAbout('/\bout|usb/') ? Find::figure('output voltage', $amount) : null;
         }
         if ($this->role === 'cells' && in_array($meaning, [null, 'nominal', 'full', 'empty'], true)) {
+            if ($meaning === 'empty' && $amount->usual === null && ! $amount->isRange()) {
+                $amount = new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end);
+            }
+
             return $this->ofCells($amount, $meaning ?? (count($others) > 1 || strlen(trim($clause->text)) < 40 ? 'nominal' : ''));
         }
         if ($this->role === 'charger' && $meaning === 'full') {
@@ -255,11 +269,31 @@ final readonly class Numbers
         if ($meaning === 'logic level' && $amount->value() > 5.5) {
             return null;
         }
+
+        return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $this->settled($clause, $meaning, $amount));
+    }
+
+    /** An amount as the figure that it is of has it: where something happens is no bound, and what breaks a part is the most. */
+    private function settled(Clause $clause, string $meaning, Amount $amount): Amount
+    {
+        $isBound = $amount->usual === null && ($amount->least === null || $amount->most === null);
+        $isFromTo = $this->role === 'regulator' && preg_match('/\bfrom [\d.,]+ ?v(?:olts?)? (?:down |up )?to [\d.,]+ ?v/', $clause->lower) === 1;
+        if ($isBound && ($isFromTo || (in_array($meaning, self::AT_WHICH, true) && ! ($meaning === 'dropout' && $amount->most !== null)))) {
+            // "Never below 2.5 V": where it ends, and no limit of that.
+            $amount = new Amount($amount->unit, null, $amount->least ?? $amount->most, null, $amount->start, $amount->end);
+        }
         if ($meaning === 'absolute maximum') {
             $amount = new Amount($amount->unit, null, null, $amount->most ?? $amount->usual ?? $amount->least, $amount->start, $amount->end);
         }
 
-        return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);
+        return $amount;
+    }
+
+    /** "40 V (absolute)", "6 V, above it dies": what stands behind volts that no part survives. */
+    private static function breaksIt(string $after): bool
+    {
+        return preg_match('/^\s*,?\s*\(?abs(?:olute)?\.?(?: max\w*\.?)?\s*(?:\)|,|$)/', $after) === 1
+            || preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $after) === 1;
     }
 
     /**
@@ -373,6 +407,17 @@ final readonly class Numbers
             $meaning = null;
         }
 
+        $isDraw = $meaning === null && $amount->usual === null && $amount->least === null && in_array($this->role, ['board', 'display'], true);
+        if ($isDraw && ! $clause->isAbout('/port|header|pin\b|suppl|adapt|led/')) {
+            $meaning = 'draw';
+        }
+        if (in_array($meaning, ['peak draw', 'start-up draw', 'output peak current'], true) && $amount->usual === null && $amount->least === null
+            && preg_match('/^\s*\)?\s*peak/', $after) === 1) {
+            $amount = new Amount($amount->unit, null, $amount->most, null, $amount->start, $amount->end);
+        }
+        if ($meaning === 'switch-off current') {
+            return Find::figure($meaning, new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end));
+        }
         if ($meaning === 'draw, dimmed') {
             return new Find('draw', [...$amount->bounds(), 'state' => 'idle'], $amount->start, $amount->end);
         }
@@ -387,6 +432,10 @@ final readonly class Numbers
         $isUnsaid = $meaning === null || $this->isGuard || $meaning === 'charge input current';
         if (in_array($this->role, ['regulator', 'charger'], true) && $amount->value() < 1.0 && $isUnsaid) {
             $meaning = 'quiescent current';
+        }
+        if ($this->role === 'cells' && $meaning === 'discharge limit' && $clause->isAbout('/(?<!dis)(?<!dis-)charg/')
+            && ! $clause->isAbout('/dis-?charg|load|continuous|drain|work|deliver|good for/')) {
+            $meaning = 'charge limit';
         }
         $isForSeconds = preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1;
         if (in_array($meaning, ['output current', 'discharge limit'], true) && $isForSeconds) {
@@ -436,7 +485,8 @@ final readonly class Numbers
     private function ampsWithoutCue(Clause $clause, array $others, int $from, int $to): ?string
     {
         $isDraw = in_array($this->role, Cues::LOADS, true)
-            && ($this->hasUnit($others, 'V') || strlen(trim($clause->text)) < 40 || States::of($clause, $from, $to, $others) !== '');
+            && ($this->hasUnit($others, 'V') || (strlen(trim($clause->text)) < 60 && ! str_contains($clause->lower, '": '))
+                || States::of($clause, $from, $to, $others) !== '');
 
         return match (true) {
             $this->role === 'regulator' => 'output current',
@@ -481,7 +531,7 @@ final readonly class Numbers
             return null;
         }
         $best = $this->nearest($clause, [
-            ['', '/\bpeak|burst|pulse|for \d+ ?s\b|temp/', -4.0],
+            ['', '/\bpeak|burst|pulse|for \d+ ?s(?:ec\w*)?\b|temp/', -4.0],
             ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling/', 0.0],
             ['discharge limit', '/dis-?charg\w*|continuous|load|drain/', -2.0],
         ], $from, $to, $others);
@@ -559,11 +609,20 @@ final readonly class Numbers
             '/cable|lead/', $from, $to, $others, 20.0)) {
             return null;
         }
+        if ($amount->value() >= 20.0 && $this->role !== 'display' && preg_match('/^(?:\w+ )?(?:wires?|cables?|leads?|line|'
+            .'cord)$/', $clause->label) === 1 && preg_match('/thick|wide|diam/', $clause->before($from, 10)) !== 1) {
+            return Find::figure('lead length', $amount);
+        }
         $best = $this->nearest($clause, Cues::lengths($this->role), $from, $to, $others);
         $meaning = $best === null || $best[1] > 90.0 ? null : $best[0];
         if ($amount->isOne() && in_array(round($amount->value(), 2), [0.3, 0.5, 0.8, 1.0, 1.25], true) && $clause->says('/ribbon|\\bfpc|\\bffc/')
-            && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon|\dp\b|\bfpc|\bffc/', $from, $to, $others, 30.0)) {
+            && $this->isNear($clause, '/\\bat\\b|pins?|contacts|pitch|ribbon|\dp\b|\bfpc|\bffc/', $from, $to, $others, 70.0)
+            && preg_match('/^\s*thick/', $after) !== 1) {
             return Find::figure('ribbon pitch', $amount);
+        }
+        if (! in_array($this->role, ['display', 'board', 'case'], true) && $amount->value() >= 20.0
+            && preg_match('/^\s*(?:of |long )?(?:\w+ )?(?:wires?|cables?|leads?)\b/', $after) === 1) {
+            return Find::figure('lead length', $amount);
         }
         if ($meaning === null && $this->role === 'charger' && $this->isMainsSupply && $amount->value() >= 300.0) {
             $meaning = 'lead length';
@@ -583,6 +642,10 @@ final readonly class Numbers
         }
         if ($meaning === 'ribbon pitch' && $amount->value() > 2.6) {
             return $this->role === 'cable' && $amount->value() >= 20.0 ? Find::figure('lead length', $amount) : null;
+        }
+
+        if ($meaning === 'height above face' && $amount->usual === null && ! $amount->isRange()) {
+            $amount = new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end);
         }
 
         return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $amount);
@@ -611,7 +674,8 @@ final readonly class Numbers
         if (preg_match('/^\s*(?:box|parcel|(?:the|a|per) pair)/', $clause->after($to)) === 1) {
             return null;
         }
-        if ($amount->value() < 0.2 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {
+        if ($amount->value() < 0.2 || preg_match('/^(?:pack(?:ing|age)?|carton|box|'
+            .'shipp\w+)\b/', $clause->label) === 1 || $this->isNear($clause, $skip, $from, $to, $others, 22.0)) {
             return null;
         }
         $isWeak = $this->isNear($clause, '/with (?:the )?(?:stand|cable|case|lens|battery|batteries|feet|cells?)|each|per cell/', $from, $to, $others, 16.0)
@@ -648,6 +712,12 @@ final readonly class Numbers
             return null;
         }
 
+        $isLoad = $this->isNear($clause, '/\bload\b|min(?:imum|\.)? (?:speaker )?impedance|speakers? (?:from|of at least)/', $from, $to, $others, 46.0)
+            && $this->isNear($clause, '/\b(?:min|load)/', $from, $to, $others, 46.0) && ! $clause->says('/\d ?w\b/');
+        if ($isLoad) {
+            return Find::figure('least load', new Amount('ohm', null, $amount->least ?? $amount->value(), null, $amount->start, $amount->end));
+        }
+
         return new Find('ohm', $amount->bounds(), $amount->start, $amount->end);
     }
 
@@ -664,6 +734,9 @@ final readonly class Numbers
         if (preg_match('/^\s*(?:\/s|ps|bit)/', $clause->after($to, 6)) === 1) {
             return null;
         }
+        if ($this->role === 'board' && preg_match('/^\s*(?:micro ?)?(?:sd ?)?card/', $clause->after($to)) === 1) {
+            return null;
+        }
         $meaning = $best[0] ?? ($this->role === 'storage' ? 'storage capacity' : '');
 
         return $meaning === '' || ($meaning === 'storage capacity' && ! in_array($this->role, ['storage', 'board'], true)) ? null : Find::figure($meaning,
@@ -674,13 +747,14 @@ final readonly class Numbers
     private function heat(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|shut.?down temp\w*|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|'
-            .'under.?clock\w*|'
+            .'under.?clock\w*|clock (?:drops|falls|goes down)|gets slow\w*|'
             .'over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
         $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
 
         return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 60.0) && ! $this->isNear($clause, $not, $from, $to, $others,
             40.0)
-            ? Find::figure('temperature limit', $amount) : null;
+            ? Find::figure('temperature limit', $amount->isRange() ? $amount
+                : new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end)) : null;
     }
 
     /** @param  list<Amount>  $others */

@@ -120,15 +120,20 @@ final readonly class Phrases
     private static function display(): array
     {
         return [
-            'touch' => ['no' => 'touch\W.{0,14}\bnot on|\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|not touch', 'yes' => 'touch(?!pad)'],
+            'touch' => ['no' => 'touch\W.{0,14}\bnot on|(?:there(?:.s| is)|they (?:do|sell|have|make|offer)|also|exists) (?:also )?(?:with |'
+                .'an? )?touch (?:version|one|model|variant)|\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|'
+                .'not touch', 'yes' => 'touch(?!pad)'],
             'dimming' => [
-                'wheel' => '(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
-                    .'software (?:dimm|bright)|pwm (?:dimm|pin|bright|input)|ddc',
+                'wheel' => '\bpoti\b|(?:dim|bright)\w*[^.;]{0,20}\bknob|(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'dimm\w* in software|'
+                    .'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
+                    .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
+                    .'input)|ddc',
                 'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
                     .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
                             .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
-                'none' => 'brightness(?: is)? fixed|no (?:brightness|dimm)|not dimmable|fixed brightness|brightness is fixed|cannot be dimmed|no dimming',
+                'none' => 'brightness(?: is)? fixed|brightness (?:cannot|can.?t|can not) be|no (?:brightness|dimm)|not dimmable|fixed brightness|'
+                    .'brightness is fixed|cannot be dimmed|no dimming',
             ],
         ];
     }
@@ -163,7 +168,8 @@ final readonly class Phrases
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
             'sealed bank' => ['yes' => 'power ?bank'],
-            'loose cells' => ['yes' => 'loose cells|taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|'
+            'loose cells' => ['yes' => 'loose cells|(?:must|has|have|need) (?:to )?be (?:removed|taken out)[^.;]{0,20}charg|remove[^.;]{0,20} charg|'
+                .'taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|'
                 .'charge outside'],
         ];
     }
@@ -176,14 +182,17 @@ final readonly class Phrases
             'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|'
                 .'plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
-                'no' => 'no output while charg|no (?:load.?shar\w+|power.?path|pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
+                'no' => 'no output while charg|output (?:switches|goes|turns|is) off (?:when|while|as soon)|no (?:load.?shar\w+|power.?path|'
+                    .'pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'power.?path|power (?:goes|passes) through|works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
+                'yes' => '(?:gives|feeds|powers|runs|supplies)[^.;]{0,30}while (?:it )?charg|power.?path|power (?:goes|passes) through|'
+                    .'works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
                     .'feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
-                    .'without|the output stays|works)|same time|while plugged in|output stays on|(?:also|even) (?:during|while) charging|during charging|'
+                    .'without|the output stays|works)|same time|while plugged in|output stays (?:on|up|alive)|(?:also|even) (?:during|while) charging|'
+                    .'during charging|'
                         .'play (?:and|'
-                        .'while) charg|use (?:it )?while charging|does feed|charge.and.play|simultaneous',
+                        .'while) (?:it |you )?charg|(?:use|used|usable) (?:it )?while (?:it )?(?:is )?charging|does feed|charge.and.play|simultaneous',
             ],
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching',
                 'linear' => '\blinear\b'],
@@ -213,9 +222,10 @@ final readonly class Phrases
     {
         return [
             'speaks' => [
-                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?ghz',
+                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?g(?:hz)?\b',
                 'membrane' => 'membrane|carbon pads|rubber (?:pads|mat)|conductive rubber',
-                'usb' => '\busb\b(?! (?:charging|to charge))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|common ground|'
+                'usb' => '\busb\b(?! (?:charging|to charge|receiver|dongle|stick))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|'
+                    .'common ground|'
                     .'analog(?:ue)? out|gpio',
             ],
             'pad mode' => [
@@ -225,7 +235,7 @@ final readonly class Phrases
                 'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|'
                     .'plain switches',
             ],
-            'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?',
+            'analogue triggers' => ['yes' => 'analog(?:ue)? triggers?|hall triggers?|triggers?,? \(?analog',
                 'no' => 'digital triggers?|triggers? (?:are )?(?:on\/?off|digital|clicky)'],
         ];
     }
@@ -286,6 +296,15 @@ final readonly class Phrases
             $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find($prefix, ['usual' => self::number($match[1][0])], $from, $to);
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d|one|two|three|four|six) (?:cells )?(?:in )?parallel,? (?:and )?(\d|one|two|three|four|'
+            .'six) (?:cells )?(?:in )?series/',
+            $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find('parallel', ['usual' => self::number($match[1][0])], $from, $to);
+            $found[] = new Find('series', ['usual' => self::number($match[2][0])], $from, $to);
+        } elseif ($this->role === 'charger' && preg_match('/\b(\d) ?(?:to|-) ?(\d) cells/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
         } elseif ($this->role === 'charger' && preg_match('/\b(\d|one|single|two|three|four)[- ](?:\S+ (?:or \S+ )?)?(?:cells?\b(?! is| low| when)|18650|'
             .'21700|lipo\b)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
@@ -294,17 +313,22 @@ final readonly class Phrases
             PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => (int) $match[1][0]], $from, $to);
-        } elseif ($this->role === 'charger' && preg_match('/\b(\d) ?(?:to|-) ?(\d) cells/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
-            [$from, $to] = self::place($clause, $match[0]);
-            $found[] = new Find($prefix, ['least' => (int) $match[1][0], 'most' => (int) $match[2][0]], $from, $to);
         } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower,
             $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => self::number($match[1][0])], $from, $to);
         }
-        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|cycles)\b(?: on it| so far| used|'
+        if ($found === [] && $this->role === 'cells' && preg_match('/(?<![\w.-])([2-9])p\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+            && $clause->says('/mah|\bah\b|cells?\b/')) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find('parallel', ['usual' => (int) $match[1][0]], $from, $to);
+        }
+        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|(?:charge[- ]?)?cycles)\b(?: on it|'
+            .' so far| used|'
             .' done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
-            && preg_match('/so far|on it|used|\bhas (?:been|seen)|been through|counter/', $clause->lower) === 1) {
+            && (preg_match('/so far|on it|used|\bhas (?:been|seen)|been through|counter|\bdone\b/', $clause->lower) === 1
+                || (preg_match('/^(?:ca|about|approx|~)/', $match[0][0]) === 1 && preg_match('/life|promis|rated|guarant|\bup to|>|'
+                .'\+/', $clause->lower) !== 1))) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('cycles so far', ['usual' => (int) $match[1][0]], $from, $to);
         }
@@ -341,7 +365,8 @@ final readonly class Phrases
         $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
             $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|\b(?:4|four|8|eight)[- ]way (?:pad|cross)|arcade (?:stick|"
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|joystick,? (?:8|eight|4|four)[- ]way|\b(?:4|four|8|"
+            .'eight)[- ]way (?:pad|cross)|arcade (?:stick|'
             ."joystick)|\b(?:eight|8|four|4).way (?:lever|"
             .'joystick|stick|switch))/',
             $text, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && ! str_contains($text, 'no d-pad')) {
@@ -414,7 +439,9 @@ final readonly class Phrases
             || preg_match('/triggers? \(x?(\d)\)/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
             $add('triggers', self::number($match[1][0]), $match[0][0], $match[0][1]);
         }
-        if (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+        if (preg_match('/(?<!\w )\brotary (?:knob|encoder)\b/', $text, $match, PREG_OFFSET_CAPTURE) === 1) {
+            $add('knobs', 1, $match[0][0], $match[0][1]);
+        } elseif (preg_match("/\b{$count} (?:rotary |volume )?(?:knobs?|encoders?|spinners?|wheels?)\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
             $add('knobs', self::number($match[1][0]), $match[0][0], $match[0][1]);
         }
         if (preg_match("/\b{$count} players?\b/", $text, $match, PREG_OFFSET_CAPTURE) === 1) {
@@ -447,8 +474,11 @@ final readonly class Phrases
     /** @return list<Find> */
     private function threads(Clause $clause): array
     {
+        // In a name it stands between other words with capitals: "Model M2 Quad".
+        $name = '(?<=[a-z] )(?-i:M)\d (?-i:(?=[A-Z]))(?!\w+ ?[x×]|hole|screw)';
         if (! in_array($this->role, ['board', 'display', 'case', 'regulator', 'charger', 'sound'], true)
-            || preg_match('/(?<![\w.\/])m(1[.,]6|2[.,]5|2|3|4)(?:\b|(?=x\d))(?![.,]\d)(?!\.2)/', $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
+            || preg_match("/(?:{$name})(*SKIP)(*F)|(?<![\\w.\\/])m(1[.,]6|2[.,]5|2|3|4)(?:\\b|(?=x\\d))(?![.,]\\d)(?!\\.2)/i", $clause->text, $match,
+                PREG_OFFSET_CAPTURE) !== 1
             || preg_match('/^\s*(?:slot|key|ssd|socket)/', $clause->after($match[0][1] + strlen($match[0][0]), 8)) === 1) {
             return [];
         }

@@ -12,7 +12,8 @@ final readonly class Prices
         'SEK' => 'sek|kr(?= ?\(sek\))|kr', 'NOK' => 'nok', 'DKK' => 'dkk', 'CZK' => 'czk|kč', 'JPY' => '¥|jpy|yen', 'HUF' => 'huf|ft(?= )',
     ];
 
-    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10,
+    private const NUMBERS = ['one' => 1, 'a' => 1, 'two' => 2, 'pair' => 2, 'both' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8,
+        'ten' => 10,
         'twelve' => 12, 'twenty' => 20, 'dozen' => 12];
 
     /** A sum that is not what the part costs: post, what it cost once, what another costs, more pieces. */
@@ -136,12 +137,13 @@ final readonly class Prices
         }
         usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
         // "15 eur, 2 for 25": the second sum is in the same money.
-        if ($sums !== [] && preg_match("/\b(\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)/", $clause->lower, $match,
-            PREG_OFFSET_CAPTURE) === 1) {
-            $from = $match[0][1];
-            $isNew = array_filter($sums, static fn (array $sum): bool => $sum[2] < $from + strlen($match[0][0]) && $sum[3] > $from) === [];
+        $two = "/\b(?:\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)|\b(?:or|and) ({$number})(?= for (?:the (?:two|pair|three|four|lot)|both|"
+            .'all))/';
+        if ($sums !== [] && preg_match($two, $clause->lower, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1) {
+            [$said, $from] = [(string) $match[0][0], (int) $match[0][1]];
+            $isNew = array_filter($sums, static fn (array $sum): bool => $sum[2] < $from + strlen($said) && $sum[3] > $from) === [];
             if ($isNew) {
-                $sums[] = [$this->money($match[2][0]), $sums[0][1], $from, $from + strlen($match[0][0])];
+                $sums[] = [$this->money((string) ($match[1][0] ?? $match[2][0])), $sums[0][1], $from, $from + strlen($said)];
             }
         }
 
@@ -164,7 +166,8 @@ final readonly class Prices
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
-        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk) (?:up|and up|and more|plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|'
+        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk|off|units)?\.? (?:up|and up|and more|or more|'
+            .'plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|'
             .'\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
             || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
             || preg_match('/^\s*(?:each )?for \d+ ?\+/', $after) === 1
@@ -182,7 +185,7 @@ final readonly class Prices
 
     private function packetBeside(Clause $clause, int $from, int $to): ?int
     {
-        $words = '\d+|two|three|four|five|six|eight|ten|twelve|twenty';
+        $words = '\d+|two|both|three|four|five|six|eight|ten|twelve|twenty';
         $near = substr($clause->lower, max(0, $from - 30), min(30, $from)).' # '.$clause->after($to, 24);
         $match = match (true) {
             preg_match("/# \W*for all ({$words})\b/", $near, $found) === 1 => $found[1],
@@ -217,7 +220,8 @@ final readonly class Prices
             if (preg_match('/\d+[ -]?(?:pcs|pack|pieces)\b\W{0,2}\?/', $text) === 1) {
                 continue;
             }
-            if (preg_match('/slots?\b|package includ|in the box|carton|in stock|\bstock\b|from \d+ p|minimum order|\bmoq\b|sold out|per tray|shipping box/',
+            if (preg_match('/slots?\b|package includ|in the box|carton|(?:one|a|per|each) box|^pack(?:ing|age):? |in stock|\bstock\b|from \d+ p|'
+                .'minimum order|\bmoq\b|sold out|per tray|shipping box/',
                 $text) === 1) {
                 continue;
             }
@@ -225,7 +229,8 @@ final readonly class Prices
                 || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |"
                     ."packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
                     $found) === 1
-                || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|screws|stands|cells? in))/", $text, $found) === 1
+                || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|and (?:more|up|above)|or more|screws|stands|"
+                .'cells? in))/', $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1
                 || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|"
                     ."set)\b/", $text, $found) === 1) {

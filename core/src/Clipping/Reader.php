@@ -28,7 +28,8 @@ final readonly class Reader
         $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell/', $plain->lower) === 1);
         [$finds, $money] = (new Prices)->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
-        $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger/', $plain->lower) === 1,
+        $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger|'
+            .'\bout(?:put)?\W{1,3}5(?:[.,]\d)? ?v/', $plain->lower) === 1,
             $isGuard);
         $sockets = new Sockets($role->value, $isMains);
         $phrases = new Phrases($isGuard ? 'guard' : $role->value);

@@ -11,7 +11,7 @@ final readonly class Sockets
     private const NAMES = [
         'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|'
             .'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
-            .'micro plug \(d\)|hdmi \((?:the )?micro(?: plug| one)?\)',
+            .'micro plug \(d\)|hdmi \((?:the )?micro(?:-d| plug| one)?\)',
         'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|'
             .'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
@@ -28,14 +28,16 @@ final readonly class Sockets
                     .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
-        'rca' => '(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
+        'rca' => '\bav\d\b|(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
         'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
-            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug|'
+            .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|'
+            .'2[.,][15](?: ?mm)? ?[x\/*] ?5[.,]5(?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug|'
                 .' socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'
                 .'socket|barrel)|hollow plug',
         'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
         'barrel-3.5' => '(?:(?:dc )?(?:barrel|jack|plug|socket)\W{0,3})?3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
-        'jack-3.5' => '3[.,]5 ?(?:mm )?(?:audio |stereo |headphone |trrs |trs )?(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|socket|out)|'
+        'jack-3.5' => '3[.,]5 ?(?:mm )?(?:(?:audio|stereo|headphone|trr?s|input|output|line) )*(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|'
+            .'socket|out)|'
             .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
         'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot|\btf(?= ?\*)',
@@ -43,15 +45,17 @@ final readonly class Sockets
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
         'network-8' => '\bgbe\b|gigabit|net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
         'xt30' => '\bxt-?30u?\b',
+        'other:xt60' => '\bxt-?60\b',
         'other:blade' => 'blade (?:tabs?|terminals?)|faston',
-        'terminal' => 'screw[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
+        'terminal' => '(?:screw|speaker)[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
         'cell-holder' => 'cell holders?|battery holders?',
-        'pads' => 'solder(?:ing)? pads?|pads only|weld holes?|pads for (?:in|out|wires)|bare pads',
+        'pads' => 'solder(?:ing)? (?:pads?|tabs?|tags?)|pads only|weld holes?|nickel (?:strips?|tabs?)|pads for (?:in|out|wires)|bare pads',
     ];
 
     private const JST = ['ph' => '2.0', 'xh' => '2.5', 'sh' => '1.0', 'gh' => '1.25', 'zh' => '1.5'];
 
-    private const COUNTS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'dual' => 2, 'twin' => 2, 'pair of' => 2];
+    private const COUNTS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12,
+        'dual' => 2, 'twin' => 2, 'pair of' => 2];
 
     public function __construct(private string $role, private bool $isMainsSupply) {}
 
@@ -63,9 +67,11 @@ final readonly class Sockets
         }
         $found = [];
         $free = $clause->lower;
-        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|socket|\bport|vga|display ?port|rca|\bav\b|composite|cvbs|barrel|\bdc\b|[45][.,][05]|3[.,]5|'
+        $isNamed = preg_match('/usb|hdmi|micro|mini|plug|jack|socket|\bport|vga|display ?port|rca|\bav\d?\b|nickel|composite|cvbs|barrel|\bdc\b|'
+            .'[45][.,][05]|3[.,]5|'
             .'2[.,]5|sd\b|'
-            .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?30|blade|faston|terminal|clamp|holder|pads|weld|type[- ]?c|aux|headphone|'
+            .'sd(?:hc|xc)|\btf\b|m\.?2|ethernet|gbe|gigabit|network|rj|\blan\b|xt-?[36]0|blade|faston|terminal|clamp|holder|pads|\btabs?\b|\btags?\b|weld|'
+            .'type[- ]?c|aux|headphone|'
                 .'earphone|'
                 .'audio/', "{$clause->label} {$free}") === 1;
         foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
@@ -146,7 +152,8 @@ final readonly class Sockets
         $saysPower = preg_match('/power|suppl|feed|charg|\bdc\b|\d ?v\b|runs (?:off|from)|\bfed\b|consum/', $near) === 1;
         $saysData = preg_match('/\bdata\b|\botg\b|\bhost\b|keyboard|joystick|controllers?\b|peripher/', $near) === 1;
         if ($isBarrel) {
-            $gives = ($this->role === 'charger' && $this->isMainsSupply) || ($this->role === 'cells' && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1);
+            $gives = ($this->role === 'charger' && ($this->isMainsSupply || preg_match('/\bout(?:put)?\b/', $near) === 1)) || ($this->role === 'cells'
+                && preg_match('/\bin(?:put)?\b|charg/', $near) !== 1);
 
             return [[$gives ? 'out' : 'in', 'power']];
         }
@@ -160,7 +167,7 @@ final readonly class Sockets
                 in_array($connector, ['microsd', 'sd', 'm2-slot'], true) => [['', 'storage']],
                 $connector === 'rca' => [['out', 'composite']],
                 $connector === 'jack-3.5' => [['out', '']],
-                $connector === 'terminal' => [['in', 'power']],
+                $connector === 'terminal' => preg_match('/speaker/', $near) === 1 ? [['out', 'speaker']] : [['in', 'power']],
                 default => [['', '']],
             },
             'display' => match (true) {
@@ -240,8 +247,10 @@ final readonly class Sockets
     /** @return list<Find> */
     private function jst(Clause $clause): array
     {
-        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector )?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
-            && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
+        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector |'
+            .'socket )?\(?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
+            && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
+            && preg_match('/\b(?:\d[.,]\d{1,2}) ?mm (ph|xh|sh|gh|zh)\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
             return [];
         }
         $pitch = isset($found[2]) ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
@@ -265,12 +274,14 @@ final readonly class Sockets
     /** @return list<Find> */
     private function ribbons(Clause $clause): array
     {
-        $pattern = '/(?:ribbon|fpc|ffc|flex)[^.;]{0,40}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2})[- ]?(?:pin|way|contact|'
-            .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b/';
+        $pattern = '/(?:ribbon|fpc|ffc|flex|\bedp|\blvds|\bmipi|\bdsi)[^.;]{0,40}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2}|four|five|six|'
+            .'eight|ten|twelve)[- ]?(?:pin|way|contact|'
+            .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex|tail)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b|^\W*pins?:? (\d{1,2})\b(?=.*pitch)/';
         if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
         }
-        $contacts = (int) ($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? $found[4][0] ?? 0);
+        $said = (string) ($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? $found[4][0] ?? $found[5][0] ?? '');
+        $contacts = self::COUNTS[$said] ?? (int) $said;
         if ($contacts < 4 || $contacts > 60) {
             return [];
         }
@@ -297,6 +308,10 @@ final readonly class Sockets
     /** @return list<Find> */
     private function headers(Clause $clause): array
     {
+        if ($this->role === 'board' && preg_match('/\bfan (?:header|connector|socket|pins|plug)\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) === 1) {
+            return [$this->find('socket', ['connector' => 'pins', 'direction' => 'out', 'carries' => 'fan'], $clause, $found[0][1],
+                $found[0][1] + strlen($found[0][0]))];
+        }
         if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|'
             .'(\d{2})[- ]pin gpio/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
