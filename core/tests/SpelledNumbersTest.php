@@ -23,7 +23,7 @@ it('reads numbers that are written out, in the unit behind them', function (stri
 
 it('leaves alone what is no number of a unit', function (string $text): void {
     expect(SpelledNumbers::inFigures($text))->toBe($text);
-})->with(['one of my volts meters', 'two boards, 5 V', 'a third of an ounce', 'five pins and a volt', 'half way to the amp board', 'ten of them']);
+})->with(['one of my volts meters', 'two boards, 5 V', 'a third of an ounce', 'five screws and a volt', 'half way to the amp board', 'ten of them']);
 
 it('keeps every number where it stood', function (): void {
     $text = 'it takes four hundred and ten milliamps at five volts';

@@ -12,11 +12,19 @@ final readonly class Amounts
     /** Units of which a number has no three decimals. */
     private const IN_THOUSANDS = [['mAh', 1.0], ['mA', 1.0]];
 
+    /** Signs over which a number takes the unit of another. */
+    private const FAR = 90;
+
+    /** How many times another a number may be that takes its unit. */
+    private const ALIKE = ['V' => [0.15, 4.0], 'mA' => [0.01, 100.0], 'W' => [0.1, 10.0]];
+
     public const NUMBER = '(?:\d{1,3}(?:[ \']\d{3})+(?!\d)(?:[.,]\d+)?|\d{1,3}(?:,\d{3})+(?![\d,])(?:\.\d+)?|\d+(?:[.,]\d+)?|[.]\d+)';
 
     /** What one of each unit is, in the unit that an amount has. */
     private const UNITS = [
-        'mah' => ['mAh', 1.0], 'ah' => ['mAh', 1000.0], 'wh' => ['Wh', 1.0], 'mwh' => ['Wh', 0.001],
+        'mah' => ['mAh', 1.0], 'ah' => ['mAh', 1000.0], 'wh' => ['Wh', 1.0], 'watt-hours' => ['Wh', 1.0], 'watt hours' => ['Wh', 1.0], 'amp-hours' => ['mAh',
+            1000.0], 'amp hours' => ['mAh', 1000.0],
+        'milliamp-hours' => ['mAh', 1.0], 'milliamp hours' => ['mAh', 1.0], 'mwh' => ['Wh', 0.001],
         'a' => ['mA', 1000.0], 'amp' => ['mA', 1000.0], 'amps' => ['mA', 1000.0], 'ampere' => ['mA', 1000.0], 'ma' => ['mA', 1.0],
         'milliamp' => ['mA', 1.0], 'milliamps' => ['mA', 1.0], 'ua' => ['mA', 0.001], 'microamp' => ['mA', 0.001], 'microamps' => ['mA', 0.001],
         'v' => ['V', 1.0], 'volt' => ['V', 1.0], 'volts' => ['V', 1.0], 'vdc' => ['V', 1.0], 'vac' => ['V~', 1.0], 'mv' => ['V', 0.001],
@@ -27,25 +35,27 @@ final readonly class Amounts
         'lbs' => ['g', Constants::GRAMS_PER_POUND],
         'mm' => ['mm', 1.0], 'cm' => ['mm', 10.0], 'm' => ['mm', 1000.0], 'metre' => ['mm', 1000.0], 'metres' => ['mm', 1000.0],
         'meters' => ['mm', 1000.0], 'in' => ['mm', Constants::MM_PER_INCH], 'inch' => ['mm', Constants::MM_PER_INCH],
-        'inches' => ['mm', Constants::MM_PER_INCH], 'zoll' => ['mm', Constants::MM_PER_INCH],
+        'inches' => ['mm', Constants::MM_PER_INCH], 'incher' => ['mm', Constants::MM_PER_INCH], 'zoll' => ['mm', Constants::MM_PER_INCH],
         '"' => ['mm', Constants::MM_PER_INCH], 'feet' => ['mm', Constants::MM_PER_FOOT], 'foot' => ['mm', Constants::MM_PER_FOOT],
         'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
         'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
         'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
-        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degrees c' => ['°C', 1.0], 'deg c' => ['°C', 1.0],
+        '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degree' => ['°C', 1.0], 'degrees c' => ['°C', 1.0],
+        'deg c' => ['°C', 1.0],
         'deg' => ['°C', 1.0],
         'celsius' => ['°C', 1.0], '%' => ['%', 0.01], 'percent' => ['%', 0.01], 'per cent' => ['%', 0.01],
         'gb' => ['GB', 1.0], 'gig' => ['GB', 1.0], 'gigs' => ['GB', 1.0], 'gigabytes' => ['GB', 1.0], 'gigabyte' => ['GB', 1.0], 'mb' => ['GB', 0.001],
         'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
-        'awg' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0], 'c' => ['C', 1.0],
+        'awg' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], 'degrees per watt' => ['K/W', 1.0], 'kelvin per watt' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0],
+        'c' => ['C', 1.0],
     ];
 
     private const AFTER = [
-        'most' => '/^\s*[()]?\s*(?:max\b|maximum|at (?:the )?most|peak|or less|tops|biggest|highest|dc max|top end)/',
-        'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|at least|upwards|above\b|over\b)/',
+        'most' => '/^\s*[()]?\s*(?:max\b|maximum|and no more|at (?:the )?most|peak|or less|tops|biggest|highest|dc max|top end)/',
+        'least' => '/^\s*\)?\s*(?:min\b|minimum|or more|and (?:more|up)|still (?:works?|fine|ok|runs?)\b|at least|upwards|above\b|over\b)/',
         'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
 
@@ -55,7 +65,8 @@ final readonly class Amounts
         'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|(?<![-\dv])(?<![\dv] )>=?|\bat least|\bmore than|\bfrom|\babove|'
             .'\bstarts (?:from|at)|(?:\bnot?|'
             .'n\'t|\bnever)(?: go| be| start| run| work| boot| wake)? (?:under|below|less than)|\bdown to)[ :=]*(?:approx\.? |about )?$/',
-        'most' => '/(?:\bmax(?:imum|\.)?(?: (?:of|draw|current|load|power|consumption|charg(?:e|ing)|discharg(?:e|ing)|input|output|continuous|operating|'
+        'most' => '/(?:(?:\bnot|n\'t|\bnever)[^,;.]{0,24}(?:faster|more|quicker|higher|harder) than|\bmax(?:imum|\.)?(?: (?:of|draw|current|load|power|'
+            .'consumption|charg(?:e|ing)|discharg(?:e|ing)|input|output|continuous|operating|'
             .'working|supply|voltage))*|\bup to|\bbis zu|≤|<=?|\bless than|\bat (?:the )?most|\bnot? (?:over|more than|above|'
             .'exceed(?:ing)?)|\bexceeds? |\bbelow|\bunder|\bbiggest|\bwithin)[ :=]*(?:approx\.? |about )?$/',
         'usual' => '/(?:\btyp(?:ical|\.)?|\bnominal)[ :=]*(?:approx\.? |about )?$/',
@@ -100,9 +111,9 @@ final readonly class Amounts
     {
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
-        $guard = '(?<![A-Za-z0-9_.,])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
+        $guard = '(?<![A-Za-z0-9_.,])|(?<=\d[vV])(?=\d+(?:[.,]\d+)?\s?m?[AaWw])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
         $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch|zoll)|"
-            ."\s{0,2})(?<ua>{$unit})?(?![A-Za-z0-9²])"
+            ."\s{0,2})(?<ua>{$unit})?(?:(?![A-Za-z0-9²])|(?<=\d[vV])(?=\d+(?:[.,]\d+)?\s?m?[AaWw]\b))"
             ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bbis\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
                 ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
         $found = [];
@@ -111,7 +122,7 @@ final readonly class Amounts
             $found[] = self::one('V', 'usual', (float) "{$short[1][0]}.{$short[2][0]}", $offset + $short[0][1],
                 $offset + $short[0][1] + strlen($short[0][0]));
         }
-        $listed = "/[a-z] ({$number})(?=[,;(]| \(| (?:in|at|when|with|and) |$)/i";
+        $listed = "/[a-z] ({$number})(?=[,;(]| \(| (?:in|at|when|with|and|flat|idle|full|max|typ|dimmed|doing|for)\b|$)/i";
         if (preg_match('/\((?:(?:all|everything)(?: in)? )?(mA|A|W)(?=[,)])/', $piece, $all) === 1 && preg_match_all($listed, $piece,
             $bare, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             // "menu 240, game 410 (all mA)": the unit is said once for all.
@@ -125,6 +136,52 @@ final readonly class Amounts
             $read = $this->read($match, $piece, $offset);
             $at = $read === [] ? $match[0][1] + max(1, strlen((string) $match['a'][0])) : end($read)->end - $offset;
             $found = [...$found, ...$read];
+        }
+
+        return $found;
+    }
+
+    /**
+     * Numbers that take the unit of one before them in the same sentence: "it pulls 0.48 A, dimmed right down 0.17".
+     *
+     * @param  list<Amount>  $known  the amounts with a unit of their own
+     * @return list<Amount>
+     */
+    public function inherited(string $piece, array $known, int $offset): array
+    {
+        $behind = '(?=\s*(?:$|[;)]|,(?!\d)|\.(?:\s|$))|\s(?:in|at|when|with|without|while|on|for (?=the|a\b|any)|idle|under|but|and|or|once|before|if|as|'
+            .'because|dimmed)\b)';
+        $ahead = '/(?:\b(?:to|at|above|over|below|under|only|about|around|like|nor|steady|just|roughly|near|nearer|than|and|or|takes?|pulls?|draws?|gives?|'
+            .'down|up|full|loud|quiet)|,(?: (?:at|with|in|when|dimmed|otherwise)\b)?(?: [a-z]+){0,3})\s+(?:a |an )?$/';
+        if (preg_match_all('/(?<![\w.,\/x*-])(?:'.self::NUMBER.")(?![\w%\"°])(?!\s?(?:mm|x|\*)){$behind}/i", $piece, $all, PREG_OFFSET_CAPTURE) < 1) {
+            return [];
+        }
+        $found = [];
+        foreach ($all[0] as [$text, $at]) {
+            $before = strtolower(substr($piece, max(0, $at - 40), min(40, $at)));
+            $source = null;
+            $units = [];
+            foreach ($known as $one) {
+                if ($one->start - $offset <= $at && $one->end - $offset > $at) {
+                    continue 2;
+                }
+                if ($one->end - $offset <= $at) {
+                    $units[$one->unit] = true;
+                }
+                $source = $one->end - $offset <= $at && in_array($one->unit, ['V', 'mA', 'W'], true) ? $one : $source;
+            }
+            // "2.1 A, but sags to 4.6 V above 1.5": of which of the two, nobody says.
+            $isEither = count(array_intersect_key($units, self::ALIKE)) > 1 && preg_match('/\b(?:at|above|over|below|under|from)\s+$/', $before) === 1;
+            if ($source === null || $isEither || $at - ($source->end - $offset) > self::FAR || preg_match($ahead, $before) !== 1) {
+                continue;
+            }
+            $isAmps = preg_match('/(?<![mµu])(?<!milli)(?:a|amps?|amperes?)$/i', substr($piece, $source->start - $offset, $source->end - $source->start)) === 1;
+            $value = $this->number($text) * ($isAmps ? 1000.0 : 1.0);
+            $times = $value / max(1e-9, $source->value());
+            [$least, $most] = self::ALIKE[$source->unit];
+            if ($times >= $least && $times <= $most) {
+                $found[] = $this->bounded($source->unit, $value, $at, $at + strlen($text), $piece, $offset);
+            }
         }
 
         return $found;
@@ -208,7 +265,7 @@ final readonly class Amounts
         $before = strtolower(substr($piece, max(0, $start - 44), min(44, $start)));
         $after = strtolower(substr($piece, $end, 24));
         // "3000 mAh min 2900": that word belongs to what follows, where nothing stands behind it.
-        $isOfNext = preg_match('/^\s*(?:min|max|typ)\.?\s*'.self::NUMBER.'\s?[a-z]{0,3}\s*(?:$|[,;)])/', $after) === 1;
+        $isOfNext = preg_match('/^\s*(?:min|max|typ|biggest|highest)\.?\s*'.self::NUMBER.'\s?[a-z]{0,3}\s*(?:$|[,;()])/', $after) === 1;
         foreach ($isOfNext ? [] : self::AFTER as $bound => $pattern) {
             if (preg_match($pattern, $after) === 1 && ! ($bound !== 'usual' && preg_match('/^\s*\)?,\s*(?:max|min|peak)\b[^,;)]{0,3}\d/', $after) === 1)) {
                 return self::one($unit, $bound, $value, $start + $offset, $end + $offset);
@@ -246,9 +303,12 @@ final readonly class Amounts
         $isApart = $at > 0 && $piece[$at - 1] === ' ';
         $after = substr($piece, $at + strlen($sign), 12);
         $isWord = match (true) {
+            // "Perle 35" is a name in quotation marks.
+            $sign === '"' && preg_match('/(?:^|[\s(])"(?=[A-Za-z])[^"]*$/', substr($piece, 0, $at)) === 1 => true,
             // "2 a piece", "12 V in", "10 r": small words and not units.
             in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart,
-            $sign === 'in' => $isApart && preg_match('/^\s*(?:x\b|by\b|[,.)]|\(\d|$|high|wide|long|thick|deep)/i', $after) !== 1,
+            $sign === 'in' => $isApart && preg_match('/^\s*(?:x\b|by\b|[,.)]|\(\d|$|(?:screen|monitor|display|panel|lcd|tft)\b|high|wide|long|thick|'
+                .'deep)/i', $after) !== 1,
             default => false,
         };
 

@@ -59,6 +59,28 @@ final readonly class BareNumbers
             'says' => '/(?<![\w.,])'.self::N.' (?:v )?at the (?:plug|socket|board|input|barrel|pins)\b/', 'unless' => '/\d ?(?:ma|a) at the/',
         ],
         [
+            'what' => 'draw taken at', 'bound' => 'usual', 'roles' => Cues::LOADS,
+            'says' => '/\d ?ma?\b[^,;.\d]{0,24}\bat '.self::N.'(?![\w.,]*\s?(?:v|volts?|ma|a|%|mm|hz|c|deg\w*|°)\b)(?!\d|[.,]\d)(?=\s|[.,;]|$)/',
+        ],
+        [
+            'what' => 'draw', 'bound' => 'usual', 'roles' => Cues::LOADS,
+            'says' => '/\bmeter (?:says|shows|reads?|showed) (?:about |around )?(0[.,]\d{1,3})(?!\d|[\w.]*\s?(?:a|ma|v|w)\b)/',
+        ],
+        [
+            'what' => 'capacity', 'bound' => 'usual', 'roles' => ['cells'],
+            'says' => '/\b(?:measured|tested|got)\b[^.;\d]{0,16}'.self::N.'(?![\w.,]*\s?(?:mah|ah|wh|mm|g|v|ma|a|mohm|mω|cycles|times)\b)(?!\d)/',
+        ],
+        [
+            'what' => 'capacity', 'bound' => 'usual', 'roles' => ['cells'], 'says' => '/(?<![\w.,])'.self::N.' (?:measured|tested|real)\b/',
+        ],
+        [
+            'what' => 'supply voltage', 'bound' => 'range', 'roles' => self::LOADS_AND_CONVERTERS,
+            'says' => '/\b(?:takes|accepts|eats|runs)(?: anything| everything| any input)? (?:from|'
+                .'between) '.self::N.' (?:to|and) '.self::N.self::WITHOUT_UNIT.'/',
+        ],
+        ['what' => 'wall', 'bound' => 'usual', 'roles' => ['case'], 'says' => '/(?<![\w.,])'.self::N.' walls?\b/', 'unless' => '/(?<![.,\d])(?:two|[234]|'
+            .'three|four) walls/'],
+        [
             'what' => 'travel', 'bound' => 'usual', 'roles' => ['switch', 'controls'],
             'says' => '/\b(?:travel|stroke)[ :=]{1,3}(?:of |is )?'.self::N.'(?!\w|[.,]?\d|\s?(?:mm|cm|n|g|x|±)\b)/',
         ],
@@ -72,7 +94,8 @@ final readonly class BareNumbers
         ],
         [
             'what' => 'temperature limit', 'bound' => 'usual', 'roles' => [],
-            'says' => '/(?<!never )(?:throttl\w+|slows down) (?:until|at|from|above|before) '.self::N.'(?! ?%)(?![\w.]*\s?(?:°|degrees|deg|c\b))/',
+            'says' => '/(?<!never )(?:throttl\w+|slows (?:itself down|itself|down)) (?:until|at|from|above|before) '.self::N.'(?! ?%)(?![\w.]*\s?(?:°|'
+                .'degrees|deg|c\b))/',
         ],
         ['what' => 'storage capacity', 'bound' => 'usual', 'roles' => ['board', 'storage'], 'says' => '/(?:emmc|flash|storage|ssd)\W{0,3}'.self::N.' ?g\b/'],
         ['what' => 'wire gauge', 'bound' => 'usual', 'roles' => [], 'says' => '/\bawg ?'.self::N.'/'],
@@ -180,6 +203,7 @@ final readonly class BareNumbers
         // "0.36 A, 0.72, never above 0.97": amps as those beside it.
         $value *= str_contains($what, 'draw') && $what !== 'draw taken at' && $value < 10.0 ? 1000.0 : 1.0;
         $isNone = match ($what) {
+            'draw taken at' => $value < 2.5 || $value > 30.0,
             'capacity' => $value < 100.0 || $value > 50_000.0,
             'ribbon pitch' => array_filter($amounts, static fn (Amount $one): bool => $one->unit === 'mm' && $one->value() <= self::MOST_PITCH) !== [],
             'height above face' => self::isBeside('mm', $amounts),

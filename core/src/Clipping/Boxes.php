@@ -129,9 +129,10 @@ final readonly class Boxes
                 .'carton(?: size)?|shipping(?: size)?|for (?:an? |the )?boards? ?$|stands?\b|screen (?:size )?cut|plug|barrel|'
                 .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)(?! \|)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
-            'picture area' => '/active|\b[av]a\b|visible|sichtbar|view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
-            'room inside' => '/(?:\binner\b|\binside\b|internal|interior)(?: size| dimensions?| measurements?)?|cavity/',
-            'opening' => '/cut-?out|opening|window|aperture/',
+            'picture area' => '/active|effective|picture (?:bit|part)|you (?:actually |can |really )*see(?: measures| is)?|\b[av]a\b|visible|sichtbar|'
+                .'view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
+            'room inside' => '/(?:\binner\b|\binside\b|internal|interior|room (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
+            'opening' => '/cut-?out|hole for(?: the| a)?(?: \w+)?|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
             'size' => '/size|dimension|\bdim\b|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
         ];
@@ -173,7 +174,7 @@ final readonly class Boxes
         $patterns = [
             "/^[^.;\d]{0,28}?\b(?:and|about|with|,)?\s*({$number})\s*(?:mm|cm)?\s*(?:high|thick|tall|deep|in height)\b/",
             "/^[^.;\d]{0,12}\b(?:highest (?:part|point)|height|highest|thickness|thick|tallest\s*\w*)\s*(?:of |is )?({$number})/",
-            "/^[^.;\d]{0,12}\b({$number})\s*(?:mm )?(?:over|including|incl\.?|across|counting) (?:the )?[a-z]/",
+            "/^[^.;\d]{0,12}\b({$number})\s*(?:mm |cm )?(?:over|including|incl\.?|across|counting|with|where) (?:the )?[a-z]/",
             "/^[^.;\d]{0,10}\bwith (?:the )?[^\d,.;]{3,28}?({$number})\s*(?:mm)?(?!\s*(?:g|kg|v|ma|cm|mm x)\b)/",
         ];
         foreach ($patterns as $pattern) {
@@ -201,7 +202,7 @@ final readonly class Boxes
     {
         $after = $clause->after($to, 24);
         $hz = preg_match('/^\D{0,14}?(\d{2,3})(?:\/(\d{2,3}))?\s*hz/', $after, $rate) === 1 ? (float) ($rate[2] ?? $rate[1]) : null;
-        $hz ??= preg_match('/^(?:p|\s*@\s*)(\d{2,3})\b/', $after, $rate) === 1 ? (float) $rate[1] : null;
+        $hz ??= preg_match('/^(?:p|\s*@\s*|\s*at )(\d{2,3})\b(?! ?%)/', $after, $rate) === 1 ? (float) $rate[1] : null;
         $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|'
             .'any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
         if ($this->role === 'board') {
@@ -242,18 +243,19 @@ final readonly class Boxes
                 return [[...$found, new Find('size', $sides, $clause->start + (int) $all[0][1], $clause->start + $to)], [[(int) $all[0][1], $to]]];
             }
         }
-        $spacing = "/\\bhole\\w*[^.;\\d]{0,24}({$number}) ?\\/ ?({$number}) ?mm\\b/";
-        if (preg_match($spacing, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
-            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
-            $says = ['length' => $this->amounts->number($all[1][0]), 'width' => $this->amounts->number($all[2][0])];
-            $found[] = new Find('hole spacing', $says, $clause->start + $stretch[0], $clause->start + $stretch[1]);
-            $taken[] = $stretch;
-        }
+        [$inWords, $stretches] = $this->inWords($clause);
+        $found = [...$found, ...$inWords];
+        $taken = [...$taken, ...$stretches];
         [$flat, $stretches] = $this->flat($clause);
         if ($flat !== []) {
             return [[...$found, ...$flat], $stretches];
         }
         [$sides, $all] = $this->axes($clause);
+        if ($this->role === 'cells' && count($all) === 2 && isset($sides['length'], $sides['height']) && $sides['height'] >= 13.0 && $sides['height'] <= 27.0
+            && $sides['length'] >= 40.0 && $sides['length'] <= 75.0) {
+            // A round cell has no width.
+            $sides = ['length' => $sides['length'], 'width' => $sides['height'], 'height' => $sides['height']];
+        }
         if (count($all) >= 2) {
             $start = $all[0][0][1];
             $last = $all[count($all) - 1][0];
@@ -266,6 +268,47 @@ final readonly class Boxes
             $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
             // What stands between the sides is said of something else.
             $taken = [...$taken, ...array_map(static fn (array $one): array => [$one[0][1], $one[0][1] + strlen($one[0][0])], $all)];
+        }
+
+        return [$found, $taken];
+    }
+
+    /** @return array{list<Find>, list<array{int, int}>} "hole distance 58/49 mm", "1024 dots across and 600 down", "18 mm high" */
+    private function inWords(Clause $clause): array
+    {
+        $number = Amounts::NUMBER;
+        $found = $taken = [];
+        $spacing = "/\\bhole\\w*[^.;\\d]{0,24}({$number}) ?\\/ ?({$number}) ?mm\\b/";
+        if (preg_match($spacing, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $this->amounts->number($all[1][0]), 'width' => $this->amounts->number($all[2][0])];
+            $found[] = new Find('hole spacing', $says, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
+        }
+        $ways = "/\\bholes?\\b[^.;\\d]{0,30}({$number}) ?(?:mm )?(?:apart )?(?:along|long|one way)[^.;\\d]{0,12}({$number}) ?(?:mm )?(?:across|wide|"
+            .'the other)/';
+        if (preg_match($ways, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $says = ['length' => $this->amounts->number($all[1][0]), 'width' => $this->amounts->number($all[2][0])];
+
+            $found[] = new Find('hole spacing', $says, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
+        }
+        if ($this->role === 'display' && preg_match('/(?<!\d)(\d{3,4}) (?:dots|pixels|px) (?:across|wide)[^.;\d]{0,10}(\d{3,4})/', $clause->lower, $all,
+            PREG_OFFSET_CAPTURE) === 1) {
+            $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
+            $found[] = new Find('pixels', ['width' => (float) $all[1][0], 'height' => (float) $all[2][0]], $clause->start + $stretch[0],
+                $clause->start + $stretch[1]);
+            $taken[] = $stretch;
+        }
+        [$sides, $all] = $this->axes($clause);
+        $isTall = count($all) === 1 && array_keys($sides) === ['height'] && in_array($this->role, ['board', 'display', 'regulator', 'charger', 'sound'], true)
+            && preg_match('/\b\d[\d.,]* ?(?:mm|cm) (?:high|tall)\b|^\W*height\b/', $clause->lower) === 1 && ! $clause->isAbout('/above|cap\b|stand|wall|'
+                .'head|button/');
+        if ($isTall) {
+            $stretch = [$all[0][0][1], $all[0][0][1] + strlen($all[0][0][0])];
+            $found[] = new Find('size', $sides, $clause->start + $stretch[0], $clause->start + $stretch[1]);
+            $taken[] = $stretch;
         }
 
         return [$found, $taken];
@@ -293,7 +336,8 @@ final readonly class Boxes
             return [[new Find($what, ['length' => $side, 'width' => $side], $clause->start + $stretch[0], $clause->start + $stretch[1])],
                 [$stretch]];
         }
-        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)? ?[x×*] ?({$number})/u", $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
+        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)?(?: ?max)? ?[x×*] ?({$number})/u", $clause->lower, $all,
+            PREG_OFFSET_CAPTURE) === 1) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
             $says = ['length' => $this->amounts->number($all[2][0]), 'width' => $side, 'height' => $side];
@@ -328,18 +372,21 @@ final readonly class Boxes
      */
     private function axes(Clause $clause): array
     {
-        $number = Amounts::NUMBER;
+        $number = '(?:\d+[ -]\d\/\d+|\d\/\d+|'.substr(Amounts::NUMBER, 3);
+        $units = 'mm|millimet(?:re|er)s?|centimet(?:re|er)s?|cm|inches|inch';
         $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across|round';
-        $sides = $all = [];
+        /** @var array<string, float> $sides */
+        $sides = [];
+        $all = [];
         $used = -1;
         preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
         foreach ($axes[0] as [$word, $at]) {
             // "92 long 60 wide" and "thick 6.0 wide 60": each number belongs to one word.
-            if (preg_match("/({$number})\\s*(mm|cm|inches|inch|in|\")?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1
+            if (preg_match("/({$number})\\s*({$units}|in|\")?\\s*$/", substr($clause->lower, 0, $at), $one, PREG_OFFSET_CAPTURE) === 1
                 && $one[1][1] > $used && preg_match('/[\\w.,]$/', substr($clause->lower, 0, $one[1][1])) !== 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $one[1][1], $at + strlen($word)];
                 $used = $one[1][1];
-            } elseif (preg_match("/^\\.?\\s*(?:[:=]|of|is|about|approx\\.?)?(?: the \\w+)?\\s*({$number})\\s*(mm|cm|inches|inch|\")?/", substr($clause->lower,
+            } elseif (preg_match("/^\\.?\\s*(?:[:=]|of|is|about|approx\\.?)?(?: the \\w+)?\\s*({$number})\\s*({$units}|\")?/", substr($clause->lower,
                 $at + strlen($word)), $one, PREG_OFFSET_CAPTURE) === 1) {
                 [$figure, $unit, $from, $to] = [$one[1][0], $one[2][0] ?? '', $at, $at + strlen($word) + strlen($one[0][0])];
                 $used = $at + strlen($word) + $one[1][1];
@@ -355,9 +402,15 @@ final readonly class Boxes
             if (preg_match('/cable|lead|wire|cord/', substr($clause->lower, max(0, $from - 12), min(12, $from))) !== 1) {
                 // Wide and high without a length: the face of it.
                 $key = $key === 'height' && isset($sides['height']) && ! isset($sides['length']) ? 'length' : $key;
+                if ($key === 'length' && isset($sides['height']) && in_array($word, ['thick', 'thickness', 'deep', 'depth'], true)) {
+                    // High and thick: what is thick is the height, and what is high the length.
+                    $sides['length'] = $sides['height'];
+                    unset($sides['height']);
+                    $key = 'height';
+                }
                 $unitSaid = $unit === '' ? $unitSaid ?? '' : $unit;
-                $sides[$key] ??= round($this->amounts->number($figure) * match ($unitSaid) {
-                    'cm' => 10.0,
+                $sides[$key] ??= round($this->amounts->part($figure) * match ($unitSaid) {
+                    'cm', 'centimetres', 'centimeters', 'centimetre', 'centimeter' => 10.0,
                     'in', 'inch', 'inches', '"' => Constants::MM_PER_INCH,
                     default => 1.0,
                 }, 3);

@@ -40,9 +40,9 @@ final class Clause
         /** @var array{int, int}|null the row that this was written out of: its finds stand there */
         public readonly ?array $row = null,
     ) {
-        $this->lower = Glossary::plain(strtolower($text));
-        $this->label = Glossary::plain($label);
         $this->figures = SpelledNumbers::inFigures($text);
+        $this->lower = Glossary::plain(strtolower($this->figures));
+        $this->label = Glossary::plain($label);
     }
 
     public function says(string $pattern): bool

@@ -19,7 +19,8 @@ final class Clauses
         'vin' => 'input voltage', 'vout' => 'output voltage', 'iout' => 'output current', 'iin' => 'input current', 'i' => 'current', 'v' => 'supply voltage',
         'u' => 'supply voltage', 'p' => 'power', 'l' => 'length', 'w' => 'width', 'h' => 'height', 't' => 'height', 'd' => 'height', 'm' => 'weight',
         'wt' => 'weight', 'cap' => 'capacity', 'diag' => 'diagonal', 'res' => 'resolution', 'port' => 'socket', 'iq' => 'quiescent current',
-        'masse' => 'weight', 'eff' => 'efficiency', 'len' => 'length', 'ichg' => 'charge current', 'chem' => 'chemistry',
+        'masse' => 'weight', 'eff' => 'efficiency', 'len' => 'length', 'wid' => 'width', 'hgt' => 'height', 'thk' => 'height', 'ht' => 'height',
+        'ichg' => 'charge current', 'chem' => 'chemistry',
     ];
 
     /** What a heading says that is no more than a unit. */
@@ -49,11 +50,18 @@ final class Clauses
         $clauses = [];
         $heading = $unit = '';
         $skip = 0;
+        $isSettled = preg_match('/\bthis (?:lot|one|offer|listing|item)\b|you (?:chose|selected)/i', $plain->text) === 1;
         foreach ($lines as $index => [$line, $start]) {
+            [$line, $start] = self::ofThisOffer($line, $start);
             if ($skip > 0) {
                 $skip--;
 
                 continue;
+            }
+            if ($isSettled && preg_match('/^\W*(?:choose|select|pick)\b[^.]*\./i', $line) === 1) {
+                // "Choose 10 / 20 cm. This lot: 20 cm."
+                $cut = (int) strpos($line, '.') + 1;
+                [$line, $start] = [substr($line, $cut), $start + $cut];
             }
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
@@ -86,6 +94,29 @@ final class Clauses
         }
 
         return $clauses;
+    }
+
+    /**
+     * Of "Choose: A 29 EUR / B 37 EUR <- this offer", what is marked; the place of it moves along.
+     *
+     * @return array{string, int}
+     */
+    private static function ofThisOffer(string $line, int $start): array
+    {
+        $mark = '/(?:<-|<=|\()? ?(?:this (?:one|offer|item|listing)|yours|selected|chosen)\)?\W*$/i';
+        if (preg_match('/^\W*(?:please )?(?:choose|options?|variants?|versions?|'
+            .'select)\b[^:]{0,20}:\s*/i', $line, $head) !== 1 || ! str_contains($line, ' / ')) {
+            return [$line, $start];
+        }
+        $at = strlen($head[0]);
+        foreach (explode(' / ', substr($line, $at)) as $one) {
+            if (preg_match($mark, $one) === 1) {
+                return [$one, $start + $at];
+            }
+            $at += strlen($one) + 3;
+        }
+
+        return [$line, $start];
     }
 
     /**

@@ -20,7 +20,8 @@ final class Cues
             .'decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
     public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
-        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\b(?:swapped|replaced|traded|upgraded) (?:out |in )?(?:the|my)\b|\b(?:moved|'
+        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\bnot the (?=\d|[a-z]+ inch)|\b(?:swapped|replaced|traded|upgraded) (?:out |'
+        .'in )?(?:the|my)\b|\b(?:moved|'
         .'came|upgraded|switched) (?:on |up )?from (?:the|my|an?)\b|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 
     public const IN_BOX = '/in the box|box contents|package (?:contents|includes)|ships? with|comes with|includ(?:ed|es|ing)\b|\bincl\b|bundled|'
@@ -31,9 +32,10 @@ final class Cues
     {
         $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?(?: ?max\w*\.?)?(?: (?:ratings?|supply|input|voltage|vin|vdd|vcc))*|never (?:above|over|more|'
             .'exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
-            .'not exceed|never (?:connect|put|feed|apply|give it) (?:\w+ )?more|max(?:imum)?\.? ratings?|damag|\bfries\b|dies (?:above|over)|survives|'
+            .'not exceed|never (?:connect|put|feed|apply|give)\b|lets? the smoke|max(?:imum)?\.? ratings?|damag|\bfries\b|dies (?:above|over)|survives|'
             .'burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/(?<!supply )(?<!supply \()\blogic\b(?! supply)|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|\bio (?:level|voltage|pins)|'
+        $logic = ['logic level', '/(?<!supply )(?<!supply \()\blogic\b(?! (?:supply|electric|power))|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|'
+            .'\bio (?:level|voltage|pins)|'
             .'signal level|tolerant|'
             .'\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
 
@@ -42,10 +44,11 @@ final class Cues
             'charger' => [
                 $limit,
                 ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|droops?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
+                ['recovery voltage', '/before it (?:comes|starts|wakes)|comes? back/', -26.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
                 ['cut-off', '/lets (?:\w+ )?go|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|over.?discharge|disconnect|under.?volt/', -6.0],
                 ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging (?:voltage|cut.?off|end|stop)|\bfloat\b|full (?:charge|volt)|'
-                    .'end.of.charge|termination|'
+                    .'end.of.charge|termination|stops (?:at|charging)|'
                     .'final voltage/', -8.0],
                 ['output voltage', '/\bout(?:put|s)?\b|vout|\b(?:pd|qc)\b(?= ?\d)|gives|delivers|provides|boost(?:s|ed)? to|sag|droop/', 0.0],
                 ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bworks\b|'
@@ -61,22 +64,23 @@ final class Cues
                     .'\bvdrop/', -14.0],
                 ['', '/under.?voltage lock|uvlo/', -14.0],
                 ['cut-off', '/cut.?off|over.?discharge/', -4.0],
-                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|\bstarts?|\bfeed|runs (?:from|on)|works|eats|source/', 0.0],
+                ['supply voltage', '/\bin(?:put)?\b|\bvin\b|\bfrom\b|suppl|accepts|takes|\bstarts?|\bfeed|runs (?:from|on)|works|eats|\benter\b|source/', 0.0],
                 ['output voltage', '/\bout(?:put)?\b[^,;.\d]{0,26}\b(?:from|between)\b/', -6.0],
-                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|holds|makes|fixed|delivers|provides|regulated|adjustable|settable|set (?:by|'
+                ['output voltage', '/\bout(?:put|s)?\b|\bvout\b|\binto\b|gives|hands? out|puts? out|holds|makes|fixed|delivers|provides|regulated|'
+                    .'adjustable|settable|set (?:by|'
                     .'to)|trimmer|ldo/', 0.0],
             ],
             'switch' => [['switch rated voltage', '/\bdc\b|vdc|rated|rating|\bat\b|@/', 0.0]],
             default => [
                 $limit,
-                ['', '/dies (?:at|below|under)|gives up|goes (?:dark|out|off) (?:at|below|under)|stops (?:at|below|under)/', -12.0],
+                ['', '/\bit resets|\bit reboots|dies (?:at|below|under)|gives up|goes (?:dark|out|off) (?:at|below|under)|stops (?:at|below|under)/', -12.0],
                 ['', '/forward|\bvf\b|standby voltage|thresh|ripple|back.?light voltage|\blight (?=\d+ ?v)|brightness|dimm?ing/', -10.0],
                 $logic,
                 ['low-battery warning', '/low.?volt(?:age)? (?:warn\w*|sign|icon)|under.?voltage (?:warn|sign|icon)|\bwarns?\b|complain|lightning|'
                     .'brown.?out(?: \w*warn\w*)?/', -8.0],
-                ['output voltage', '/(?<!brown-)(?<!brown )\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
+                ['output voltage', '/(?<!brown-)(?<!brown )(?<!browned )\bout(?:put)?s?\b|\bprovides\b|\bdelivers\b|header gives/', 4.0],
                 ['supply voltage', '/suppl\w*|power\w*|\binput\b|\bdc\b|\bvdd\b|\bvcc\b|voltage|\bruns?\b|\bfeed\w*|\bfed\b|\bvin\b|works?\b|operat\w*|'
-                    .'wants|needs|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
+                    .'wants|needs|give it|\bmind\b|\blit\b|fine at|happy|\busb\b|lives|takes|\bin\b|drives?\b/', 0.0],
             ],
         };
     }
@@ -90,8 +94,10 @@ final class Cues
         return [
             $limit,
             ['', '/over.?(?:charge|fill)\w*|\boverfill|\brefill|lead.?acid|replac|ripple|\bcells? apart|balanc\w+ (?:at|from)/', -10.0],
+            ['recovery voltage', '/before it (?:comes|starts|wakes)|comes? back/', -26.0],
             ['recovery voltage', '/re-?connect\w*|releas\w+|recover\w*|lets go|re-?starts|back on/', -8.0],
-            ['cut-off', '/\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|cuts? ?(?:it )?.?off|over.?(?:discharge|'
+            ['cut-off', '/protection (?:trips|cuts|opens|stops)|\blets? go|\bopens?\b|cuts? (?:the )?(?:discharge|load|output|power)|\bcuts (?=at)|'
+                .'cuts? ?(?:it )?.?off|over.?(?:discharge|'
                 .'put|dis-charge)\w*|under.?volt\w*|disconnect\w*|stops? discharg\w*|protects? at|shuts? (?:down|off)|switches off at/', -6.0],
             ['empty', '/(?<!over)(?<!over.)discharge (?:cut|end|stop|voltage)|end of discharge|\bempty\b|final discharge|end voltage|(?:not|never|'
                 .'n\'t) (?:\w+ ){0,4}(?:under|'
@@ -109,21 +115,23 @@ final class Cues
     public static function amps(string $role): array
     {
         $own = '/quiescent|with(?:out| no) (?:a )?load|wast\w+|\bempty it\b|when empty|unloaded|nothing (?:hangs|on it)|not work|\bown (?:use|consumption|'
-            .'current)|self.?(?:consum|discharge)\w*|no.?load|\bground current|\bignd|\biq\b|\bidles?\b|drain|takes? (?:\S+ ){0,2}for itself|for itself|'
+            .'current)|self.?(?:consum|discharge)\w*|no.?load|nothing (?:hangs|hanging)|doing nothing|\bground current|\bignd|\biq\b|\bidles?\b|'
+            .'drain(?!ed)|takes? (?:\S+ ){0,2}for itself|for itself|'
                 .'itself|nothing (?:attached|connected)|stand.?by|leak/';
 
         return match ($role) {
             'cells' => [
                 ['switch-off current', '/off\b[^.;]{0,48}(?:below|under|less than)|self.?off|switch(?:es)? (?:itself )?off (?:below|under|at)|'
-                    .'shuts? (?:itself )?off (?:below|under)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|off) (?:below|under|if (?:less|'
+                    .'shuts? (?:itself )?off (?:below|under)|unless you (?:draw|take|pull)|auto.?off|turns (?:itself )?off (?:below|under)|(?:sleeps?|'
+                    .'off) (?:below|under|if (?:less|'
                         .'below|under)|when (?:less|below|under))|low.?current|stays? on (?:only )?(?:for|with|at|if)/', -10.0],
                 ['quiescent current', $own, -14.0],
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|for \d+ ?s(?:ec\w*)?\b|surge|short(?:ly|-term)/', -4.0],
-                ['charge input current', '/\binput\b|charge input|\bin\b:/', 4.0],
+                ['charge input current', '/\binput\b|charge input|\bin\b(?=:| ?\d)/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
-                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers|good for/', 0.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers|good for|\bpull\b/', 0.0],
                 ['discharge limit', '/max(?:imum)? current|current/', 24.0],
             ],
             'charger' => [
@@ -133,7 +141,7 @@ final class Cues
                 ['charge current', '/\bichg\b|\bcc\/cv|\bcc-cv|(?<!dis)charg(?:e|es|ing) (?:current|with|at|rate)|'
                     .'(?<!dis)(?<!while )(?<!while it )charg(?:e|es|ing)\b|(?:into|in) the (?:cell|'
                     .'battery|pack)|'
-                    .'\bfill\w*/', -4.0],
+                    .'\bfill\w*|\btops?\b|\bcells? at (?=\d)/', -4.0],
                 ['output current', '/\bout(?:put|s)?\b|\bgo out|load|delivers|gives|rated|\b(?:pd|qc)\b(?= ?\d)|claim\w*|advertis\w*|promis\w*/', 0.0],
                 ['charge input current', '/\bin(?:put)?\b|asks?|from (?:my|the) (?:plug|supply|charger)|draws|pulls|usb-?c|takes/', 0.0],
             ],
@@ -167,14 +175,19 @@ final class Cues
             ['start-up draw', '/\beinschalt\w*|\bboot\w*(?: spike| peak| surge)?|\binrush|plug.?in|start.?up|(?:when|as) it starts|(?:switch|power|'
                 .'turn).?on(?: (?:surge|spike|peak|current|inrush))*|'
                 .'\bstarting\b/', -8.0],
-            ['start-up draw', '/(?:during|at|on|while|when(?: it)?) (?:boot|start|switch.?on|plug)\w*/', -24.0],
-            ['standby draw', '/(?:powered|switched|turned|shut) (?:off|down)\b|suspend\w*|when (?:it is )?off\b|'
-                .'goes to sleep[^.;]{0,40}(?:then|and) (?:needs|draws|takes|uses)/', -24.0],
-            ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|(?<!light )(?<!light is )\boff\b(?! by)|'
+            ['peak draw', '/most i (?:ever )?(?:saw|caught|measured|read)|(?:i|has) ever (?:saw|seen|caught)|worst (?:i|it) (?:ever )?(?:saw|caught|'
+                .'did)/', -30.0],
+            ['light draw', '/light (?:on|by) its own|just the (?:back.?)?light/', -24.0],
+            ['start-up draw', '/(?:during|at|on|while|when(?: it)?) (?:boot|start|switch.?on|plug)\w*|when you (?:switch|turn|plug)/', -24.0],
+            ['standby draw', '/(?:powered|switched|turned|shut) (?:off|down)\b|suspend\w*|when (?:it is )?(?:off|closed?)\b|without (?:a )?(?:signal|picture)|'
+                .'(?:goes to sleep|\bsleeps)[^.;]{0,40}(?:then|and) (?:needs|draws|takes|uses)/', -24.0],
+            ['standby draw', '/\basleep|\bsleeps?\b|stand.?by|deep.?sleep|shut.?down|when off|'
+                .'(?<!light )(?<!light is )(?<!wifi )(?<!radio )(?<!sound )(?<!bluetooth )\boff\b(?! by)|'
                 .'hibernat|\bhalted|(?:still|but) plugged'.($role === 'display' ? '|no signal' : '').'/', -6.0],
-            ['peak draw', '/\bpeaks?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0],
+            ['peak draw', '/\bpeaks?\b|gulps?\b|\bkurz\w*|spitze\w*|\bhit\b|jump\w*|spikes?|surges?|bursts?|\binrush|short(?:ly)?\b|momentar|pulse/', -6.0],
             ['quiescent current', $role === 'sound' ? '/quiescent|\biq\b/' : '/\x00/', -4.0],
-            ['draw', '/draws?\b|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|zieht|braucht|\bidl\w+|game|play\w*|load|takes|eats|needs|uses|'
+            ['draw', '/draws?\b|\bexpect|reckon with|count on|\bask(?:s|ed)? for|sits at|gets by|consum\w*|leerlauf|unter (?:voll)?last|verbrauch\w*|'
+                .'zieht|braucht|\bidl\w+|game|play\w*|load|takes?|eats|needs|uses|'
                 .'pulls|took|\bat rest|meter|measur\w*|bright|silen\w+|quiet/', 0.0],
             ['draw', '/together|altogether|in all\b|all told|in total/', -6.0],
             ['draw', '/current/', 60.0],
@@ -204,7 +217,8 @@ final class Cues
                 ['heat', '/heat|dissipat|\btdp\b|gives? off/', -3.0],
                 ['standby power', '/stand.?by|sleep|(?<!gives )(?<!give )\boff\b/', -5.0],
                 ['', '/speaker|\bsound|\baudio/', -5.0],
-                ['draw power', '/consum\w*|draws?|takes|idle|uses|needs|load|low|pulls|eats|doing nothing|at the wall/', 0.0],
+                ['draw power', '/consum\w*|full on\b|in games|playing|on average|draws?|takes|idle|uses|needs|load|low|pulls|eats|doing nothing|'
+                    .'at the wall/', 0.0],
                 ['draw power', '/power/', 30.0],
             ],
         };
@@ -216,12 +230,13 @@ final class Cues
         $lead = ['lead length', '/cable|\bleads?\b|wires?\b|\bcord\b|\bline\b|\btail\b|pigtail/', 0.0];
 
         return [
-            ['', '/diagonal|radius of view|\bstand\b|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|'
+            ['', '/diagonal|radius of view|\bstand\b(?! \d)|screw|holes? (?:dia|of)|Ø|ø|plug\b|ball|drill|tape|glue|\bpad\b thick|film|away|distance to|shaft|'
                 .'tabs?\b|glass alone|tolerance|bezel/', -3.0],
-            ['ribbon pitch', '/pitch|raster|\bspacing of (?:the )?contacts/', -8.0],
-            ['travel', '/travel|stroke|slides?\b|each way|either (?:way|side|direction)|both ways|\bthrow\b/', -6.0],
+            ['ribbon pitch', '/pitch|raster|(?<=mm )apart|(?<=metre )apart|(?<=meter )apart|\bspacing of (?:the )?contacts/', -8.0],
+            ['travel', '/travel|stroke|press(?:ed|es)?\b|slides?\b|each way|either (?:way|side|direction)|both ways|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent to|radius/', -6.0],
-            ['height above face', '/(?:above|over) (?:the )?face|stands? (?:\S+ ){0,2}above|sticks out|proud|cap (?:height|stands)|protrud/', -6.0],
+            ['height above face', '/(?:above|over) (?:the )?face|out of the (?:board|face|case|shell)|stands? (?:\S+ ){0,2}above|sticks out|proud|'
+                .'cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|'

@@ -23,13 +23,15 @@ final class Glossary
         'innenma(?:ß|ss)e' => 'inner size', 'kabel' => 'cable', 'litze' => 'wire', 'st(?:ü|ue)ck' => 'pcs',
         'bis zu' => 'up to', '(?<=\d )bis(?= \d)' => 'to', 'zoll' => 'inch', '(?:stecker)?netzteil' => 'adapter', 'empfohlen' => 'suggested',
         'bildschirm|anzeige' => 'display', 'platine' => 'board',
-        'aufl(?:ö|oe)sung' => 'resolution', 'helligkeit' => 'brightness', 'ohne schutz' => 'unprotected', 'lochabstand' => 'holes', 'wandst(?:ä|'
-            .'ae)rke' => 'wall',
+        'aufl(?:ö|oe)sung' => 'resolution', 'bildfl(?:ä|ae)che' => 'visible', 'helligkeit' => 'brightness', 'ohne schutz' => 'unprotected',
+        'lochabstand' => 'holes', 'wandst(?:ä|'
+        .'ae)rke' => 'wall',
         'descending pressure|reduce pressure|drop pressure' => 'step down', '(?:ascending|rising|raise|rise) pressure' => 'boost',
         '(?:import|enter|input|entrance) (?:pressure|voltage)' => 'in voltage', '(?:export|exit|output) (?:pressure|voltage)' => 'out voltage',
         '(?:export|exit|output) (?:flow|current)' => 'out current', '(?:import|enter|input) (?:flow|'
             .'current)' => 'in current', 'work electric current' => 'working current', 'electric current' => 'current',
-        'static state' => 'quiescent', '(?:change|transform|transfer) rate' => 'efficiency', '(?:see|look|'
+        'static state' => 'quiescent', 'still electric current' => 'quiescent', 'fill electric(?:ity)?' => 'charge', 'put electric(?:ity)?' => 'discharge',
+        'inner block' => 'resistance', 'go out' => 'output', '(?:change|transform|transfer) rate' => 'efficiency', '(?:see|look|'
             .'sight) area' => 'visible', 'back of light' => 'backlight',
         'outer shape' => 'outline', '(?:foot|feet) distance' => 'pitch', 'net heavy' => 'weight', 'electricity core' => 'cell',
         '(?<=flat cable \d\d )foot' => 'pin',

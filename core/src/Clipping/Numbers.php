@@ -16,7 +16,12 @@ final readonly class Numbers
     private const TICKED = '/^ ?\((?:selected|chosen|this one)\)/';
 
     /** "5 V 3 A supply": what feeds the part, not what the part takes. */
-    private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source)\b/';
+    private const OF_A_SUPPLY = '/^(?:\s*[\/,]?\s*[\d.,]+ ?a\b)?\s*(?:[a-z]+ )?(?:supply|adapt[eo]r|brick|charger|psu|wart|source|plug(?! in))\b/';
+
+    /** A sentence that begins with the part asleep is about that, wherever its number stands; nothing else may be said in it. */
+    private const ASLEEP_FIRST = '/^\W*(?:without (?:a )?(?:signal|picture)|(?:switched|powered|turned|shut) (?:off|down)|asleep|when off|(?:in|'
+        .'on) standby|turn(?:ed)? it off|'
+        .'with everything (?:off|asleep))\b(?!.*\d ?m?a\b.*\d ?m?a\b)/';
 
     /** Figures that say at which volts something happens: a bound before one is a word about that. */
     private const AT_WHICH = ['cut-off voltage', 'recovery voltage', 'low-battery warning', 'dropout'];
@@ -52,13 +57,32 @@ final readonly class Numbers
         $free = array_values(array_filter($free, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start)
             && preg_match('/^\s*\?/', $clause->after($one->end - $clause->start, 3)) !== 1));
         $found = $this->bare->in($clause, $free);
+        $isNew = static fn (Amount $one): bool => array_filter($found, static fn (Find $find): bool => $find->start < $one->end
+            && $find->end > $one->start) === [];
+        $inherited = array_values(array_filter(array_filter($this->amounts->inherited($clause->figures, $all, $clause->start), $isFree), $isNew));
+        $free = [...$free, ...array_filter($inherited, static fn (Amount $one): bool => ! $clause->isOfAnother($one->start - $clause->start))];
+        usort($free, static fn (Amount $a, Amount $b): int => $a->start <=> $b->start);
         $isTicked = $clause->says('/\d ?(?:mm|cm|m) ?\((?:selected|chosen|this one)\)/');
         $chosen = preg_match('/you (?:selected|chose|picked|ordered)|(?:selected|chosen|picked|ordered|choice):|'
             .'your choice/', $clause->lower, $pick, PREG_OFFSET_CAPTURE) === 1 ? $pick[0][1] : 0;
+        $before = [];
         foreach ($free as $amount) {
             $isLeft = ($amount->unit === 'mm' && $amount->start - $clause->start < $chosen) || ($isTicked && $amount->unit === 'mm'
                 && preg_match(self::TICKED, $clause->after($amount->end - $clause->start)) !== 1);
             $find = $isLeft ? null : $this->read($clause, $amount, $free);
+            if ($find === null && ! $isLeft && in_array($amount, $inherited, true) && isset($before[$amount->unit])
+                && ($amount->usual === null || States::of($clause, $amount->start - $clause->start, $amount->end - $clause->start, $free) !== '')) {
+                // A bound, or another state, of what the number before it was.
+                $find = new Find($before[$amount->unit]->what, [...$amount->bounds(), ...$this->circumstances($clause, $amount->start - $clause->start,
+                    $amount->end - $clause->start, $free)], $amount->start, $amount->end);
+            }
+            $source = $before[$amount->unit] ?? null;
+            if ($find !== null && $source !== null && $source->what === $find->what && isset($source->says['metered']) && in_array($amount, $inherited, true)) {
+                $find = $find->saying([...$find->says, 'metered' => 'yes']);
+            }
+            if ($find !== null) {
+                $before[$amount->unit] = $find;
+            }
             if ($find !== null) {
                 $found[] = $find;
             }
@@ -91,7 +115,7 @@ final readonly class Numbers
             'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
             'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank
                 && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $others, 24.0))
-                && preg_match('/^\s*(?:out\b|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
+                && preg_match('/^\s*(?:out\b(?! of)|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
             'mm²' => $this->role === 'case' || $this->role === 'cooling' ? $this->vent($clause, $amount, $after) : null,
@@ -106,7 +130,8 @@ final readonly class Numbers
             's' => $this->isNear($clause, '/shut.?down|power(?:s|ed)? (?:off|down)|\bhalts?\b|before you cut|led off|switch(?:es)? off cleanly|'
                 .'safe to (?:cut|unplug)|cut the power/', $from, $to, $others, 70.0)
                 && ! $this->isNear($clause, '/starts? in|boots? in|start.?up/', $from, $to, $others, 14.0) ? Find::figure('shutdown time', $amount) : null,
-            'K/W' => $this->role === 'cooling' ? Find::figure('temperature rise', $amount) : null,
+            'K/W' => $this->role === 'cooling' ? Find::figure('temperature rise', $amount->isRange() ? $amount
+                : new Amount('K/W', null, $amount->value(), null, $amount->start, $amount->end)) : null,
             'AWG' => Find::figure('wire gauge', $amount),
             default => null,
         };
@@ -129,9 +154,9 @@ final readonly class Numbers
             'charger' => preg_match('/^\s*(?:solar )?panels?\b/', $after) === 1 || ($clause->says('/panel/') && $amount->unit === 'W')
                 || (! $this->isMainsSupply && $this->isNear($clause, '/suggest\w*|recommend\w*|advis\w*|please use|best with/', $from, $to, $others, 30.0)
                     && $clause->says('/head\b|plug\b|adapt[eo]r|brick|charger\b/')),
-            'regulator' => $amount->unit === 'mA' && ((preg_match('/\bat \d[^,;]{0,16}$/', $clause->before($from)) === 1
+            'regulator' => $amount->unit === 'mA' && ((preg_match('/\bat (?:\d[^,;]{0,16})?$/', $clause->before($from)) === 1
                 && $clause->isAbout('/efficien|\beff\b|%|saw|measured/')) || preg_match('/^[\s*_]{0,3}in(?:put)?\b(?! (?:to|at))/', $after) === 1),
-            'controls' => $this->isNear($clause, '/(?<!dis)charg\w*/', $from, $to, $others, 40.0),
+            'controls' => $this->isNear($clause, '/(?<!dis)charg\w*/', $from, $to, $others, 75.0),
             default => false,
         };
     }
@@ -180,7 +205,7 @@ final readonly class Numbers
         }
         $isMetered = $clause->says('/\btester\b|\bmeter (?:says|shows)/')
             || (! $this->hasUnit($others, 'mA') && $clause->says('/\bmeter(?:ed)?\b|in line\b|bench supply/'));
-        if ($isLoad && $amount->isOne() && $isMetered) {
+        if ($isLoad && $amount->isOne() && $isMetered && preg_match('/(?:runs?|works?|feeds?|fed|powered) (?:off|from|on|with|by) $/', $before) !== 1) {
             return Find::figure('draw taken at', $amount);
         }
         if ($this->role === 'sound' && preg_match('/^\W*(?:go )?out\w*.*(?:ω|Ω|ohm)/u', trim($clause->label.' '.$clause->lower)) === 1) {
@@ -205,7 +230,8 @@ final readonly class Numbers
         if ($this->role === 'controls' && preg_match('/\d ?m?a,? *$/', $before) === 1 && str_contains(substr($clause->lower, $from, $to - $from + 3), 'dc')) {
             return null;
         }
-        if ($isLoad && preg_match('/\bnot\s+$/', $before) === 1) {
+        if ($isLoad && preg_match('/\bnot\s+$|(?:\bnot|n.t|never) (?:feed|give|put|connect|'
+            .'use)(?: it)?\s+$/', $before) === 1 && ! $clause->says('/never (?:give|feed|put)/')) {
             return null;
         }
         if ($isLoad && ($this->isNear($clause, Cues::SUPPLY_ADVISED, $from, $to, $others, 45.0) || preg_match(self::OF_A_SUPPLY, $after) === 1)) {
@@ -242,7 +268,8 @@ final readonly class Numbers
         if ($this->role === 'cells' && ($meaning === 'absolute maximum' || ($amount->isRange() && $clause->says('/window|working range|operat\w* range/')))) {
             return null;
         }
-        $isOfTest = $meaning === 'empty' && $clause->says('/\btested\b|\bmeasured\b/') && $this->hasUnit($others, 'mAh');
+        $isOfTest = $meaning === 'empty' && $clause->says('/\btested\b|\bmeasured\b/')
+            && ($this->hasUnit($others, 'mAh') || $clause->says('/\bdown to\b/'));
         if ($isOfTest || ($meaning === 'output voltage' && $this->role === 'controls')) {
             return null;
         }
@@ -266,6 +293,9 @@ final readonly class Numbers
             $meaning = 'cut-off voltage';
         }
         $meaning ??= $this->voltsWithoutCue($clause, $amount, $others, $from, $to);
+        if (in_array($meaning, ['supply voltage', 'weak output voltage'], true) && $this->isAboveWindow($clause, $amount, $others, $from)) {
+            $meaning = 'absolute maximum';
+        }
         if ($meaning === 'logic level' && $amount->value() > 5.5) {
             return null;
         }
@@ -273,11 +303,29 @@ final readonly class Numbers
         return $meaning === null || $meaning === '' ? null : Find::figure($meaning, $this->settled($clause, $meaning, $amount));
     }
 
+    /**
+     * "6 to 32 V, maximal 35 V": a most that stands above the window beside it is where it breaks.
+     *
+     * @param  list<Amount>  $others
+     */
+    private function isAboveWindow(Clause $clause, Amount $amount, array $others, int $from): bool
+    {
+        $most = $amount->most ?? $amount->usual;
+        if ($most === null || $amount->least !== null || preg_match('/\bmax\w*\.?\W{0,3}$/', $clause->before($from)) !== 1) {
+            return false;
+        }
+        $windows = array_filter($others, static fn (Amount $one): bool => $one->unit === 'V' && $one->isRange() && $one->most < $most
+            && $most <= 1.5 * $one->most);
+
+        return $windows !== [];
+    }
+
     /** An amount as the figure that it is of has it: where something happens is no bound, and what breaks a part is the most. */
     private function settled(Clause $clause, string $meaning, Amount $amount): Amount
     {
         $isBound = $amount->usual === null && ($amount->least === null || $amount->most === null);
-        $isFromTo = $this->role === 'regulator' && preg_match('/\bfrom [\d.,]+ ?v(?:olts?)? (?:down |up )?to [\d.,]+ ?v/', $clause->lower) === 1;
+        $isFromTo = $this->role === 'regulator' && preg_match($meaning === 'output voltage' ? '/\bdown to\b/' : '/\bfrom [\d.,]+ ?v(?:olts?)? (?:down |'
+            .'up )?to [\d.,]+ ?v/', $clause->lower) === 1;
         if ($isBound && ($isFromTo || (in_array($meaning, self::AT_WHICH, true) && ! ($meaning === 'dropout' && $amount->most !== null)))) {
             // "Never below 2.5 V": where it ends, and no limit of that.
             $amount = new Amount($amount->unit, null, $amount->least ?? $amount->most, null, $amount->start, $amount->end);
@@ -412,7 +460,7 @@ final readonly class Numbers
             $meaning = 'draw';
         }
         if (in_array($meaning, ['peak draw', 'start-up draw', 'output peak current'], true) && $amount->usual === null && $amount->least === null
-            && preg_match('/^\s*\)?\s*peak/', $after) === 1) {
+            && (preg_match('/^\s*\)?\s*peak/', $after) === 1 || preg_match('/(?:hair|just|little|bit) (?:under|below)\s*$/', $clause->before($from)) === 1)) {
             $amount = new Amount($amount->unit, null, $amount->most, null, $amount->start, $amount->end);
         }
         if ($meaning === 'switch-off current') {
@@ -436,6 +484,9 @@ final readonly class Numbers
         if ($this->role === 'cells' && $meaning === 'discharge limit' && $clause->isAbout('/(?<!dis)(?<!dis-)charg/')
             && ! $clause->isAbout('/dis-?charg|load|continuous|drain|work|deliver|good for/')) {
             $meaning = 'charge limit';
+        }
+        if (in_array($this->role, Cues::LOADS, true) && in_array($meaning, ['draw', null], true) && $clause->says(self::ASLEEP_FIRST)) {
+            $meaning = 'standby draw';
         }
         $isForSeconds = preg_match('/^\s*\)?\s*(?:max\.? ?|peak ?)?\(?(?:for )?(?:\d+ ?|a few |some )?s(?:ec\w*)?\b/', $after) === 1;
         if (in_array($meaning, ['output current', 'discharge limit'], true) && $isForSeconds) {
@@ -473,7 +524,8 @@ final readonly class Numbers
         $isLoad = in_array($this->role, Cues::LOADS, true);
         // "5 V/3 A" beside a socket is what to feed it with.
         $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?[\/,]?\s?$/', $before) === 1
-            && $amount->isOne() && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|\btyp(?:ical)?\b|takes/');
+            && ($amount->isOne() || $amount->isRange()) && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|'
+                .'\btyp(?:ical)?\b|takes/');
 
         return $isSupply
             || ($isLoad && preg_match(self::OF_A_SUPPLY, $after) === 1)
@@ -504,7 +556,9 @@ final readonly class Numbers
      */
     private function circumstances(Clause $clause, int $from, int $to, array $others): array
     {
-        $isMetered = $this->isNear($clause, States::MEASURED, $from, $to, $others, 70.0);
+        $isMetered = $this->isNear($clause, States::MEASURED, $from, $to, $others, 70.0)
+            || (in_array($this->role, ['board', 'display'], true) && $clause->says(States::MEASURED) && ! $clause->says('/\b(?:reckoned|calculated|says|'
+            .'claims?|printed|sheet|label|seller|shop|rated|stated?)\b/'));
 
         return ['state' => States::of($clause, $from, $to, $others), ...($isMetered ? ['metered' => 'yes'] : [])];
     }
@@ -591,7 +645,7 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function length(Clause $clause, Amount $amount, array $others, int $from, int $to, string $after): ?Find
     {
-        if (preg_match('/(?:"|in|inch|inches)$/', substr($clause->lower, $from, $to - $from)) === 1) {
+        if (preg_match('/(?:"|in|inch|inches|incher)$/', substr($clause->lower, $from, $to - $from)) === 1) {
             if ($this->role === 'cable' && $amount->isOne()) {
                 return Find::figure('lead length', $amount);
             }
@@ -712,6 +766,9 @@ final readonly class Numbers
             return null;
         }
 
+        if (preg_match('/(?:\bnot\b|n.t\b|never|nothing)[^.;]{0,30}\b(?:below|under|less than)\s*$/', $clause->before($from)) === 1) {
+            return new Find('least load', ['usual' => $amount->value()], $amount->start, $amount->end);
+        }
         $isLoad = $this->isNear($clause, '/\bload\b|min(?:imum|\.)? (?:speaker )?impedance|speakers? (?:from|of at least)/', $from, $to, $others, 46.0)
             && $this->isNear($clause, '/\b(?:min|load)/', $from, $to, $others, 46.0) && ! $clause->says('/\d ?w\b/');
         if ($isLoad) {
@@ -747,11 +804,11 @@ final readonly class Numbers
     private function heat(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
         $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|shut.?down temp\w*|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|'
-            .'under.?clock\w*|clock (?:drops|falls|goes down)|gets slow\w*|'
+            .'under.?clock\w*|pulls? (?:itself )?back|clock (?:drops|falls|goes down)|gets slow\w*|'
             .'over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
         $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
 
-        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 60.0) && ! $this->isNear($clause, $not, $from, $to, $others,
+        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 128.0) && ! $this->isNear($clause, $not, $from, $to, $others,
             40.0)
             ? Find::figure('temperature limit', $amount->isRange() ? $amount
                 : new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end)) : null;

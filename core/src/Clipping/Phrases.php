@@ -74,7 +74,7 @@ final readonly class Phrases
                     if (preg_match('/^\s*\?/', $clause->after($from + strlen($match[0][0]), 3)) === 1) {
                         continue;
                     }
-                    if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never)\s+(?:an? |any |built.in )?$/',
+                    if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never|neither|nor)\s+(?:an? |any |built.in )?$/',
                         $clause->before($from, 20)) === 1) {
                         continue;
                     }
@@ -120,19 +120,24 @@ final readonly class Phrases
     private static function display(): array
     {
         return [
-            'touch' => ['no' => 'touch\W.{0,14}\bnot on|(?:there(?:.s| is)|they (?:do|sell|have|make|offer)|also|exists) (?:also )?(?:with |'
-                .'an? )?touch (?:version|one|model|variant)|\bno touch|without touch|touch\W{1,3}(?:no\b|none)|non.?touch|'
-                .'not touch', 'yes' => 'touch(?!pad)'],
+            'touch' => ['no' => 'not a touch|not react[^.;]{0,10}(?:fingers|touch)|touch\W.{0,14}\bnot on|(?:there(?:.s| is)|they (?:do|sell|have|make|'
+                .'offer)|also|exists) (?:also )?(?:with |'
+                .'an? )?touch (?:version|one|model|variant)|\bno touch|without touch|touch\W{1,3}(?:no\b|none|have not|has not|nein)|\b(?:kein|'
+                .'ohne) touch|non.?touch|'
+                .'not touch', 'yes' => 'touch(?!pad)|\bfeels?\b[^.;]{0,16}fingers|react\w* to fingers'],
             'dimming' => [
-                'wheel' => '\bpoti\b|(?:dim|bright)\w*[^.;]{0,20}\bknob|(?:thumb ?)?wheel|\bpot\b|potentiometer|trimmer', 'software' => 'dimm\w* in software|'
+                'wheel' => '\bpoti\b|(?:dim|bright)\w*[^.;]{0,20}\bknob|(?:thumb ?)?wheel|\bpot\b|potentiometer|'
+                    .'trimmer', 'software' => 'dimm\w* in software|\bdim\w*[^.;]{0,30}(?:from the computer|by software|over (?:two|i2c))|'
                     .'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
                     .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
                     .'input)|ddc',
                 'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
-                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|osd keys?|key ?pad for|buttons on the (?:back|control|side|'
+                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|(?:light|brightness) [^.;,]{0,36}\bbuttons?\b|osd keys?|'
+                    .'key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
                             .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
-                'none' => 'brightness(?: is)? fixed|brightness (?:cannot|can.?t|can not) be|no (?:brightness|dimm)|not dimmable|fixed brightness|'
+                'none' => '(?:cannot|can.?t|can not) dim|brightness(?: is)? f(?:ixed|est)\b|brightness (?:cannot|can.?t|can not) be|no (?:brightness|'
+                    .'dimm)|not dimmable|fixed brightness|'
                     .'brightness is fixed|cannot be dimmed|no dimming',
             ],
         ];
@@ -161,13 +166,14 @@ final readonly class Phrases
         return [
             ...self::chemistry('chemistry'),
             'protection' => [
-                'none' => 'unprotected|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
+                'none' => 'unprotected|bare,? no board|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
-                'built-in' => 'protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|protection (?:board|circuit|pcb|plate|ic)|protect plate|'
+                'built-in' => '(?:little|small|tiny) board[^.;]{0,30}(?:cuts|protect)|protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|'
+                    .'protection (?:board|circuit|pcb|plate|ic)|protect plate|'
                     .'\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
-            'sealed bank' => ['yes' => 'power ?bank'],
+            'sealed bank' => ['yes' => 'power ?bank|\b(?:old|my|this|the) bank\b'],
             'loose cells' => ['yes' => 'loose cells|(?:must|has|have|need) (?:to )?be (?:removed|taken out)[^.;]{0,20}charg|remove[^.;]{0,20} charg|'
                 .'taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|'
                 .'charge outside'],
@@ -182,11 +188,12 @@ final readonly class Phrases
             'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|'
                 .'plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
-                'no' => 'no output while charg|output (?:switches|goes|turns|is) off (?:when|while|as soon)|no (?:load.?shar\w+|power.?path|'
+                'no' => 'no output while charg|output (?:switches|goes|turns|is) off (?:when|while|as soon)|no (?:(?:load.?)?shar\w+|power.?path|'
                     .'pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
-                'yes' => '(?:gives|feeds|powers|runs|supplies)[^.;]{0,30}while (?:it )?charg|power.?path|power (?:goes|passes) through|'
+                'yes' => 'pull the plug[^.;]{0,40}(?:keeps|goes on|stays)|side (?:fill|charge)\W? ?side (?:put|use|discharge)|(?:gives|feeds|powers|runs|'
+                    .'supplies)[^.;]{0,30}while (?:it )?charg|power.?path|power (?:goes|passes) through|'
                     .'works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
                     .'feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
                     .'without|the output stays|works)|same time|while plugged in|output stays (?:on|up|alive)|(?:also|even) (?:during|while) charging|'
@@ -207,7 +214,8 @@ final readonly class Phrases
             'conversion' => [
                 'buck-boost' => 'step.?up.{0,5}step.?down|buck.?\/?.?boost|step.?(?:up.?(?:and|\/).?(?:step.?)?down|down.?(?:and|\/).?up)|up.?(?:and|or|'
                     .'\/).?down|sepic',
-                'boost' => '\bboost\w*\b|step.?up\b|stepup', 'buck' => '\bbuck\b|step.?down\b|stepdown|voltage reduc',
+                'boost' => 'aufw(?:ä|ae)rtswandler|\bboost\w*\b|step.?up\b|stepup', 'buck' => 'abw(?:ä|ae)rtswandler|\bbuck\b|step.?down\b|stepdown|'
+                    .'voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
             'enable pin' => ['no' => 'no enable|without enable|no en\b|(?:enable|\ben)\W{1,3}(?:no|none)\b',
@@ -313,20 +321,34 @@ final readonly class Phrases
             PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => (int) $match[1][0]], $from, $to);
-        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four) ?x? ?(?:cells?|18650s?|21700s?) in (?:series|a row)/', $clause->lower,
+        } elseif ($this->role === 'cells' && preg_match('/\b(\d|two|three|four|five|six) ?x? ?(?:cells?|18650s?|21700s?|of (?:them|these)) in (?:series|'
+            .'a row)/', $clause->lower,
             $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('series', ['usual' => self::number($match[1][0])], $from, $to);
         }
-        if ($found === [] && $this->role === 'cells' && preg_match('/(?<![\w.-])([2-9])p\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
+
+        return $this->role === 'cells' ? [...$found, ...$this->besides($clause, $found !== [])] : $found;
+    }
+
+    /** @return list<Find> strings side by side, and the charges that cells have been through */
+    private function besides(Clause $clause, bool $isSaid): array
+    {
+        $found = [];
+        if (preg_match('/\b(two|three|four|[2-4])(?: of them|'
+            .' cells)? side by side\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
+            [$from, $to] = self::place($clause, $match[0]);
+            $found[] = new Find('parallel', ['usual' => self::number($match[1][0])], $from, $to);
+        }
+        if (! $isSaid && $found === [] && preg_match('/(?<![\w.-])([2-9])p\b/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
             && $clause->says('/mah|\bah\b|cells?\b/')) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('parallel', ['usual' => (int) $match[1][0]], $from, $to);
         }
-        if ($this->role === 'cells' && preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|(?:charge[- ]?)?cycles)\b(?: on it|'
+        if (preg_match('/\b(?:ca\.? |about |approx\.? |~)?(\d{1,4}) (?:full )?(?:charges|(?:charge[- ]?)?cycles)\b(?: on it|'
             .' so far| used|'
             .' done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
-            && (preg_match('/so far|on it|used|\bhas (?:been|seen)|been through|counter|\bdone\b/', $clause->lower) === 1
+            && (preg_match('/so far|on (?:it|them)|used|\bhas (?:been|seen)|been through|counter|\bdone\b/', $clause->lower) === 1
                 || (preg_match('/^(?:ca|about|approx|~)/', $match[0][0]) === 1 && preg_match('/life|promis|rated|guarant|\bup to|>|'
                 .'\+/', $clause->lower) !== 1))) {
             [$from, $to] = self::place($clause, $match[0]);
@@ -458,7 +480,7 @@ final readonly class Phrases
             return [new Find('amp channels', ['usual' => (int) $match[1][0]], $clause->start, $clause->start + strlen(rtrim($clause->text)))];
         }
         $patterns = ['2' => '\bstereo (?:amp|class|digital|board|power)\w*|\bstereo\b(?! jack| plug| socket|,| you)|two (?:sound road|channels)|\b2 ?(?:x|'
-            .'\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|two.channel|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w',
+            .'\*) ?\d+(?:[.,]\d+)? ?w\b|\bdual channel|two.channel|per (?:side|channel)|2 channels|2-channel|\d+ ?w ?\+ ?\d+ ?w',
             '1' => '\bmono\b(?!chrome)|single channel|1 channel|one channel'];
         foreach ($patterns as $channels => $pattern) {
             if (preg_match("/{$pattern}/", $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1 && preg_match('/(?:for|need two for|two for)\s*$/',

@@ -110,7 +110,8 @@ final readonly class Prices
     private function sums(Clause $clause): array
     {
         $sums = [];
-        if (preg_match('/[€$£¥]|\d|\bzł/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|gbp|pound|quid|chf|frank|pln|z[łl]\b|sek\b|'
+        if (preg_match('/[€$£¥]|\d|\bzł|quid|pound|euro|dollar|bucks|fiver|tenner/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|'
+            .'gbp|pound|quid|chf|frank|fiver|tenner|pln|z[łl]\b|sek\b|'
             .'\bkr\b|nok|dkk|czk|kč|jpy|yen|huf|\bft\b/u', $clause->lower) !== 1) {
             return [];
         }
@@ -135,6 +136,11 @@ final readonly class Prices
                 }
             }
         }
+        foreach ($this->spelled($clause) as $one) {
+            if (array_filter($sums, static fn (array $sum): bool => $one[2] < $sum[3] && $one[3] > $sum[2]) === []) {
+                $sums[] = $one;
+            }
+        }
         usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
         // "15 eur, 2 for 25": the second sum is in the same money.
         $two = "/\b(?:\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)|\b(?:or|and) ({$number})(?= for (?:the (?:two|pair|three|four|lot)|both|"
@@ -148,6 +154,31 @@ final readonly class Prices
         }
 
         return $sums;
+    }
+
+    /** @return list<array{float, string, int, int}> "six quid", "a fiver", as sums() gives them */
+    private function spelled(Clause $clause): array
+    {
+        $words = ['two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'twelve' => 12,
+            'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50];
+        $names = implode('|', array_keys($words));
+        $found = [];
+        if (preg_match_all("/\b(?:({$names}) (quid|pounds?|euros?|dollars?|bucks)|a (fiver|tenner))\b/", $clause->lower, $all,
+            PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
+            foreach ($all as $match) {
+                $note = (string) ($match[3][0] ?? '');
+                $currency = match (true) {
+                    $note !== '', preg_match('/quid|pound/', (string) $match[2][0]) === 1 => 'GBP',
+                    str_starts_with((string) $match[2][0], 'euro') => 'EUR',
+                    default => 'USD',
+                };
+                $found[] = [(float) ($note === '' ? ($words[(string) $match[1][0]] ?? 0) : ['fiver' => 5, 'tenner' => 10][$note]), $currency,
+                    (int) $match[0][1],
+                    (int) $match[0][1] + strlen((string) $match[0][0])];
+            }
+        }
+
+        return $found;
     }
 
     private function money(string $text): float
@@ -229,7 +260,8 @@ final readonly class Prices
                 || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |"
                     ."packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
                     $found) === 1
-                || preg_match("/(?<![\d.x])\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|and (?:more|up|above)|or more|screws|stands|"
+                || preg_match("/(?<![\d.x])(?<!ab )(?<!from )\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|and (?:more|up|above)|"
+                .'or more|screws|stands|'
                 .'cells? in))/', $text, $found) === 1
                 || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1
                 || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|"

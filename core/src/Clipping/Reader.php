@@ -25,7 +25,8 @@ final readonly class Reader
             $plain->lower) === 1;
         $isGuard = $role === Role::Regulator && preg_match('/protection (?:board|circuit|module|plate)|protect plate|\bbms\b|\bpcm\b|battery guard/',
             $plain->lower) === 1 && preg_match('/buck|boost|step.?(?:up|down)|\bldo\b/', $plain->lower) !== 1;
-        $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell/', $plain->lower) === 1);
+        $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell|^[^.;\n]{0,40}\b(?:brick|laptop supply|desktop supply|'
+            .'wall ?wart)\b/', $plain->lower) === 1);
         [$finds, $money] = (new Prices)->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
         $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger|'

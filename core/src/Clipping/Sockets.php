@@ -10,11 +10,12 @@ final readonly class Sockets
     /** What each connector is called, the special before the plain. */
     private const NAMES = [
         'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|'
-            .'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type[- ]?d|hdmi[- ]d\b|'
-            .'micro plug \(d\)|hdmi \((?:the )?micro(?:-d| plug| one)?\)',
+            .'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type?[- ]?d\b|hdmi[- ]d\b|'
+            .'micro plug \(d\)|hdmi (?:sockets?|ports?|outputs?)?,? ?(?:(?:is|of) )?(?:the )?micro (?:kind|one|type|sort)|hdmi \((?:the )?micro(?:-d|'
+            .' plug| one)?\)',
         'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|'
-            .'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type[- ]?c|hdmi[- ]c\b|'
-            .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)',
+            .'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type?[- ]?c\b|hdmi[- ]c\b|'
+            .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)|hdmi (?:is|of) the mini (?:sort|kind|type|one)',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
@@ -22,7 +23,8 @@ final readonly class Sockets
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
             .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |'
-                .'outlets of )usb\b(?![- ]?[cb]\b)|\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb (?:big|large) (?:mouth|plug|'
+                .'outlets of )usb\b(?![- ]?[cb]\b)|(?<!\d )\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb mouth|usb (?:big|'
+                .'large) (?:mouth|plug|'
                     .'socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
                 .'(?<=\d x )usb\b(?![- ]?[cb]\b)|(?<=\d )usb\b(?![- ]?[cb]\b)(?= ?(?:[,.;)]|$|and))|(?<=two |four )usb\b(?= ?(?:[,.;)]|$|and))|'
                     .'(?<=three )usb\b(?= ?(?:[,.;)]|$|and))',
@@ -40,7 +42,7 @@ final readonly class Sockets
             .'socket|out)|'
             .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
-        'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?slot|\btf(?= ?\*)',
+        'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?(?:slot|mouth)|\btf(?= ?\*)',
         'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
         'network-8' => '\bgbe\b|gigabit|net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
@@ -233,12 +235,13 @@ final readonly class Sockets
         $inside = substr($clause->lower, $from, $to - $from);
 
         return match (true) {
-            preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?[x*] ?([2-9])\b/', $after, $found) === 1 => (int) $found[1],
+            preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?(?:[x*] ?|mouths? |'
+                .'(?<=mouth )(?=\d))([2-9])\b/', $after, $found) === 1 => (int) $found[1],
             preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
             preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9]) (?:channels?|ports?|outlets?) of $/', $before, $found) === 1 => (int) $found[1],
-            preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:full[- ]size |normal |standard )?$/', $before,
+            preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:of the )?(?:full[- ]size |normal |standard |small |little |big )?$/', $before,
                 $found) === 1 => self::COUNTS[$found[1]],
             default => 1,
         };
@@ -250,7 +253,7 @@ final readonly class Sockets
         if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector |'
             .'socket )?\(?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
             && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
-            && preg_match('/\b(?:\d[.,]\d{1,2}) ?mm (ph|xh|sh|gh|zh)\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
+            && preg_match('/\b(?:\d(?:[.,]\d{1,2})?) ?mm (ph|xh|sh|gh|zh)\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
             return [];
         }
         $pitch = isset($found[2]) ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
@@ -276,11 +279,12 @@ final readonly class Sockets
     {
         $pattern = '/(?:ribbon|fpc|ffc|flex|\bedp|\blvds|\bmipi|\bdsi)[^.;]{0,40}?\b(\d{1,2})[- ]?(?:contacts|pins?|way|p\b)|\b(\d{1,2}|four|five|six|'
             .'eight|ten|twelve)[- ]?(?:pin|way|contact|'
-            .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex|tail)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b|^\W*pins?:? (\d{1,2})\b(?=.*pitch)/';
+            .'p)s?[ ,-]{1,2}(?:\S+ ){0,3}?(?:ribbon|fpc|ffc|flex|tail)|(?:fpc|ffc)[- ](\d{1,2})\b|\b(\d{1,2}) contacts\b|'
+            .'^\W*pins?:? (\d{1,2})\b(?=.*pitch)|'.($this->role === 'cable' ? '\b(\d{1,2}) ?pins?\b(?=.*pitch)' : '(\x00)').'/';
         if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
         }
-        $said = (string) ($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? $found[4][0] ?? $found[5][0] ?? '');
+        $said = (string) ($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? $found[4][0] ?? $found[5][0] ?? $found[6][0] ?? '');
         $contacts = self::COUNTS[$said] ?? (int) $said;
         if ($contacts < 4 || $contacts > 60) {
             return [];

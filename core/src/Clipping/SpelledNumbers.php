@@ -23,17 +23,21 @@ final class SpelledNumbers
     private const PART = 'half|third|quarter|fifth|eighth|sixteenth';
 
     private const UNIT = '(?:volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es)?|feet|foot|'
-        .'grams?|grammes?|ounces?|ohms?|seconds?)\b';
+        .'grams?|grammes?|ounces?|ohms?|seconds?|degrees?|contacts|pins|cycles|charges|gigs?)\b';
 
     private const FORMS = [
         // "1 lb 5 oz"
         'pounds' => '/(?<![\w.])(\d+) ?lbs?,? (?:and )?(\d+(?:\.\d+)?) ?oz\b/i',
         // "two and a half volts"
         'sum' => '/\b('.self::ONE.'|\d+) and (?:an? |one |three )('.self::PART.')s? (?='.self::UNIT.')/i',
+        // "a metre and a half"
+        'one and a half' => '/\ban? (met(?:re|er)|foot|volt|amp|inch|watt) and a half\b/i',
         // "0.1 of an amp"
         'decimal' => '/(?<![\w.])(\d+(?:[.,]\d+)?) of an? (?='.self::UNIT.')/i',
         // "half an amp", "five eighths of an inch"; a third of an ounce is meant about as exactly as it is said.
         'part' => '/\b(?:(an?|'.self::ONE.') )?('.self::PART.')s?(?: of)?(?: an?)? (?=(?!ounce)'.self::UNIT.')/i',
+        // "seven to twenty volts"
+        'range' => '/\b('.self::ONE.')(?= (?:to|or) (?:'.self::ONE.')[ -]'.self::UNIT.')/i',
         // "four hundred and ten milliamps", "one point nine ounces"
         'words' => '/\b(?:'.self::ONE.')(?:[ -](?:'.self::ONE.'|hundred|and|point))*[ -](?='.self::UNIT.')/i',
     ];
@@ -41,7 +45,7 @@ final class SpelledNumbers
     /** The same text in as many bytes: each number ends where its words ended, so that finds keep their places. */
     public static function inFigures(string $text): string
     {
-        if (preg_match('/\b(?:'.self::ONE.'|'.self::PART.')\b|\d ?lbs?\b|\d of an? /i', $text) !== 1) {
+        if (preg_match('/\b(?:'.self::ONE.'|'.self::PART.')\b|\d ?lbs?\b|\d of an? |and a half/i', $text) !== 1) {
             return $text;
         }
         foreach (self::FORMS as $form => $pattern) {
@@ -60,6 +64,8 @@ final class SpelledNumbers
         return match ($form) {
             'pounds' => round((int) $found[1] * Constants::GRAMS_PER_POUND + (float) $found[2] * Constants::GRAMS_PER_OUNCE, 1).' g',
             'sum' => (self::one($found[1]) + self::part($found[2])).' ',
+            'range' => (string) self::one($found[1]),
+            'one and a half' => "1.5 {$found[1]}",
             'decimal' => "{$found[1]} ",
             'part' => round(self::one($found[1]) * self::part($found[2]), 4).' ',
             'words' => self::value($found[0]).' ',

@@ -8,11 +8,12 @@ namespace PocketPlot\Clipping;
 final class States
 {
     private const WORDS = [
-        'idle' => '/\bidl\w+|\bwithout (?=\d)|without (?:the )?(?:back.?)?light|light off|light is off|launcher|doing nothing|no signal|no music|at rest|'
+        'idle' => '/\bidl\w+|right down|\bwithout (?=\d)|without (?:the )?(?:back.?)?light|light off|light is off|launcher|doing nothing|no signal|'
+            .'no music|at rest|'
             .'\bquiet\b|silen\w+|\bblack\b|\bdesktop\b|\bmenu\b|'
-            .'\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|at half\b|standing still|resting|lightest|leerlauf|ruhe\w*/',
+            .'\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|at half\b|standing still|\bstanding\b|resting|lightest|leerlauf|ruhe\w*/',
         'heavy' => '/heavy|quick|\bfast\b|rapid|\bfull\w*|bright\w*|all \d? ?cores|stress|under load|full load|worst|\bloud|flat out|all the way up|'
-            .'white 100|wifi on|neighbours|'
+            .'white 100|wifi on|neighbours|shout|white (?:page|screen|picture)|lit up|heavier|'
             .'\bmax\w*\b|at most|at the most|the worst|hardest|busy|hammer|unter (?:voll)?last|volllast|made it sweat/',
         'usual' => '/\btyp\w*|\bcontinuous|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|factory|default|as delivered|average|ordinary|standard|recommend\w*|'
             .'suggest\w*|'
