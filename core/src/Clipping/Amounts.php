@@ -16,7 +16,7 @@ final readonly class Amounts
     private const FAR = 90;
 
     /** How many times another a number may be that takes its unit. */
-    private const ALIKE = ['V' => [0.15, 4.0], 'mA' => [0.01, 100.0], 'W' => [0.1, 10.0]];
+    private const ALIKE = ['V' => [0.15, 4.0], 'mA' => [0.002, 100.0], 'W' => [0.1, 10.0]];
 
     public const NUMBER = '(?:\d{1,3}(?:[ \']\d{3})+(?!\d)(?:[.,]\d+)?|\d{1,3}(?:,\d{3})+(?![\d,])(?:\.\d+)?|\d+(?:[.,]\d+)?|[.]\d+)';
 

@@ -34,7 +34,7 @@ final readonly class BareNumbers
         ],
         [
             'what' => 'absolute maximum', 'bound' => 'most', 'roles' => self::LOADS_AND_CONVERTERS,
-            'says' => '/\b'.self::N.' (?:kills?|destroys?|fries|breaks|smokes)/',
+            'says' => '/\b'.self::N.' (?:is the end of it|kills?|destroys?|fries|breaks|smokes)/',
         ],
         [
             'what' => 'capacity', 'bound' => 'usual', 'roles' => ['cells'],
@@ -102,6 +102,11 @@ final readonly class BareNumbers
         [
             'what' => 'draw', 'bound' => 'most', 'roles' => Cues::LOADS, 'beside' => 'mA',
             'says' => '/\bnever (?:above|over|more than) '.self::N.'(?![\w.]*\s?(?:ma|a|v|w|mm|g)\b)/',
+        ],
+        [
+            'what' => 'peak draw', 'bound' => 'usual', 'roles' => Cues::LOADS,
+            'says' => '/never (?:seen|had|saw|caught) (?:it )?(?:take |draw )?(?:more than|over|above) '.self::N.'(?![\w.]*\s?(?:ma|a|v|w|mm|g|'
+                .'h)\b)[^.;]{0,20}(?:blink|moment|second|split)/',
         ],
         [
             'what' => 'draw', 'bound' => 'usual', 'roles' => Cues::LOADS, 'beside' => 'mA',

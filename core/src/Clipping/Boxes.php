@@ -9,7 +9,7 @@ use PocketPlot\Quantity\Constants;
 /** Lengths by width by height, and pixels by pixels. */
 final readonly class Boxes
 {
-    private const UNIT = '(?:\s*(?:mm|cm|inches|inch|in(?=[\s,.;)x]|$))|")';
+    private const UNIT = '(?:\s*(?:mm|cm|inches|inch|in(?=[,.;)x]|\s*$|\s*x|\s+(?:and|with|board|overall|high|thick|outside|wide|long)\b))|")';
 
     public function __construct(private string $role, private Amounts $amounts) {}
 
@@ -62,7 +62,8 @@ final readonly class Boxes
         $near = $clause->label.' | '.$clause->before($from, 48);
         $isBy = preg_match('/\bby\b/', substr($clause->lower, $from, $to - $from)) === 1;
         $isWhole = array_filter($sides, static fn (float $side): bool => floor($side) !== $side) === [];
-        if ($unit === '' && count($sides) === 2 && $isWhole && self::arePixels($sides)) {
+        if ($unit === '' && count($sides) === 2 && $isWhole && self::arePixels($sides) && preg_match('/\b(?:size|dimensions?|measures|'
+            .'outside)\W{1,3}$/', $near) !== 1) {
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
@@ -131,8 +132,8 @@ final readonly class Boxes
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|effective|picture (?:bit|part)|you (?:actually |can |really )*see(?: measures| is)?|\b[av]a\b|visible|sichtbar|'
                 .'view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
-            'room inside' => '/(?:\binner\b|\binside\b|internal|interior|room (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
-            'opening' => '/cut-?out|hole for(?: the| a)?(?: \w+)?|opening|window|aperture/',
+            'room inside' => '/(?:\binner\b|\binsides?\b|internal|interior|room (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
+            'opening' => '/(?:screen|picture|display|panel) (?:hole|window|cut)|cut-?out|hole for(?: the| a)?(?: \w+)?|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
             'size' => '/size|dimension|\bdim\b|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
         ];
@@ -143,6 +144,9 @@ final readonly class Boxes
                 $at = $last === false ? -1 : $last[1] + strlen($last[0]);
                 $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
             }
+        }
+        if ($role === 'display' && preg_match('/^\s*(?:mm)?\s*(?:lit|visible|active)\b/', $after) === 1) {
+            return 'picture area';
         }
         if (preg_match('/^\s*(?:mm)?\s*(?:extra|separate)/', $after) === 1) {
             return '';
@@ -318,7 +322,7 @@ final readonly class Boxes
     private function flat(Clause $clause): array
     {
         $number = Amounts::NUMBER;
-        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b/";
+        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b(?!,? (?:and )?[\\d.]+ ?(?:mm )?(?:high|tall))/";
         if (preg_match($flat, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
@@ -377,7 +381,7 @@ final readonly class Boxes
         $words = 'long|length|wide|width|thick|thickness|high|height|deep|depth|tall|diameter|dia\.?|Ø|across|round';
         /** @var array<string, float> $sides */
         $sides = [];
-        $all = [];
+        $all = $raw = [];
         $used = -1;
         preg_match_all("/\\b(?:{$words})\\b|Ø/u", $clause->lower, $axes, PREG_OFFSET_CAPTURE);
         foreach ($axes[0] as [$word, $at]) {
@@ -393,6 +397,8 @@ final readonly class Boxes
             } else {
                 continue;
             }
+            // "17 in height" is no inch.
+            $unit = $unit === 'in' && $word === 'height' ? '' : $unit;
             $key = match (true) {
                 str_starts_with($word, 'l') => 'length',
                 str_starts_with($word, 'w') => 'width',
@@ -414,8 +420,14 @@ final readonly class Boxes
                     'in', 'inch', 'inches', '"' => Constants::MM_PER_INCH,
                     default => 1.0,
                 }, 3);
+                $raw[['depth' => 'deep', 'tall' => 'high', 'height' => 'high'][$word] ?? $word] = $sides[$key];
                 $all[] = [[substr($clause->lower, $from, $to - $from), $from]];
             }
+        }
+
+        if (isset($raw['deep'], $raw['high']) && count($all) >= 3) {
+            // "148 across, 87 deep and 31 high" stands before one.
+            $sides = ['length' => $sides['diameter'] ?? $sides['width'] ?? $raw['deep'], 'width' => $raw['deep'], 'height' => $raw['high']];
         }
 
         return [$sides, $all];

@@ -19,7 +19,8 @@ final class Cues
         .'needs? an? (?:proper|good|strong|decent|stable)|(?:proper|good|strong|'
             .'decent|stable) supply|the label (?:wants|says|asks)|bundl\w+|supplied with/';
 
-    public const OTHER_PART = '/\bthe old\b|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
+    public const OTHER_PART = '/\bthe old\b|\bmy old (?=\d|[a-z]+ (?:inch|one|panel|board|screen|bank))|got rid of|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|'
+        .'went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
         .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\bnot the (?=\d|[a-z]+ inch)|\b(?:swapped|replaced|traded|upgraded) (?:out |'
         .'in )?(?:the|my)\b|\b(?:moved|'
         .'came|upgraded|switched) (?:on |up )?from (?:the|my|an?)\b|(?:my|the) (?:last|previous) (?:one|board|panel)/';
@@ -34,7 +35,7 @@ final class Cues
             .'exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
             .'not exceed|never (?:connect|put|feed|apply|give)\b|lets? the smoke|max(?:imum)?\.? ratings?|damag|\bfries\b|dies (?:above|over)|survives|'
             .'burns? out|breaks? (?:at|above)|smoke/', -12.0];
-        $logic = ['logic level', '/(?<!supply )(?<!supply \()\blogic\b(?! (?:supply|electric|power))|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|'
+        $logic = ['logic level', '/(?<!supply )(?<!supply \()\blogic\b(?! (?:supply|electric|power|side))|\biovcc|\bvddio|\bio ?vdd|\bgpio|\bi\/o\b|'
             .'\bio (?:level|voltage|pins)|'
             .'signal level|tolerant|'
             .'\blevel\b|data pins|^\W*pins|\bpins\b(?! (?:are )?not)/', -4.0];
@@ -46,11 +47,12 @@ final class Cues
                 ['', '/over.?(?:charge|fill)\w* protect|\bripple|sags?|droops?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
                 ['recovery voltage', '/before it (?:comes|starts|wakes)|comes? back/', -26.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
-                ['cut-off', '/lets (?:\w+ )?go|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|over.?discharge|disconnect|under.?volt/', -6.0],
+                ['cut-off', '/lets (?:\w+ )?go|cuts? out|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|over.?discharge|disconnect|under.?volt/', -6.0],
                 ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging (?:voltage|cut.?off|end|stop)|\bfloat\b|full (?:charge|volt)|'
                     .'end.of.charge|termination|stops (?:at|charging)|'
                     .'final voltage/', -8.0],
-                ['output voltage', '/\bout(?:put|s)?\b|vout|\b(?:pd|qc)\b(?= ?\d)|gives|delivers|provides|boost(?:s|ed)? to|sag|droop/', 0.0],
+                ['output voltage', '/(?<!cuts )(?<!cut )\bout(?:put|s)?\b|vout|\b(?:pd|qc)\b(?= ?\d)|gives|delivers|provides|boost(?:s|ed)? to|sag|'
+                    .'droop/', 0.0],
                 ['charge input voltage', '/\bin(?:put)?\b|\benter\b|\bvin\b|\bfrom\b|suppl|usb-?c|micro-?(?:usb|b)|\bfeed|accepts|takes|\bworks\b|'
                     .'\bdc in\b|panel/', 0.0],
             ],
@@ -131,7 +133,7 @@ final class Cues
                 ['charge input current', '/\binput\b|charge input|\bin\b(?=:| ?\d)/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
-                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers|good for|\bpull\b/', 0.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continuous|\bload\b|drain|delivers|good for|\bpull\b|for as long as/', 0.0],
                 ['discharge limit', '/max(?:imum)? current|current/', 24.0],
             ],
             'charger' => [
@@ -237,7 +239,8 @@ final class Cues
             ['bend room', '/\bbend|\bbent to|radius/', -6.0],
             ['height above face', '/(?:above|over) (?:the )?face|out of the (?:board|face|case|shell)|stands? (?:\S+ ){0,2}above|sticks out|proud|'
                 .'cap (?:height|stands)|protrud/', -6.0],
-            ['wall', '/\bwalls?\b|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|all round/', -4.0],
+            ['wall', '/\bwalls?\b|\bsides? (?:are|is)\b|tinplate|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|'
+                .'all round/', -4.0],
             ...(in_array($role, ['display', 'board'], true) ? [] : [$lead]),
             ...($role === 'display' || $role === 'board' ? [['lead length', '/(?:fixed|attached|captive|own|permanent|soldered) (?:\w+ )?(?:cable|lead|'
                 .'wire)|(?:cable|lead|wire) (?:fixed|attached)/', -6.0]] : []),

@@ -99,7 +99,7 @@ final readonly class Numbers
         $before = $clause->before($from);
         $after = $clause->after($to);
         // "IOUT = 10 mA", "(R = 1.2k)": a condition of a test, not a word about the part.
-        if (preg_match('/\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/')
+        if (preg_match('/(?<!\d )(?<!\d)\b[a-z]{1,5}\d? ?= ?$/', $before) === 1 && ($clause->label !== '' || $clause->says('/unless|condition|noted/')
             || preg_match('/\([^)]*$/', $before) === 1)) {
             return null;
         }
@@ -191,6 +191,9 @@ final readonly class Numbers
     private function volts(Clause $clause, Amount $amount, array $others, int $from, int $to, string $before, string $after): ?Find
     {
         $value = $amount->value();
+        if ($this->role === 'display' && $clause->says('/^\W*(?:the |its )?(?:bl|leds?|back.?light)\b/')) {
+            return null;
+        }
         $isLoad = in_array($this->role, Cues::LOADS, true);
         if ($value >= 90.0 || in_array($this->role, ['case', 'storage', 'cable'], true) || ($this->role === 'switch' && $clause->isAbout('/\bac\b|~/')
             && ! $clause->isAbout('/dc/'))) {
@@ -211,7 +214,7 @@ final readonly class Numbers
         if ($this->role === 'sound' && preg_match('/^\W*(?:go )?out\w*.*(?:ω|Ω|ohm)/u', trim($clause->label.' '.$clause->lower)) === 1) {
             return null;
         }
-        if ($this->role === 'regulator' && preg_match('/\d ?[mµu]?a (?:from|at|off) (?:a )?$/', $before) === 1) {
+        if ($this->role === 'regulator' && preg_match('/\d ?[mµu]?a (?:from|at|off|out of) (?:a )?$/', $before) === 1) {
             return null;
         }
         if ($this->role === 'regulator' && preg_match('/^\s*(?:screens?|panels?|monitors?|boards?|consoles?|amp\w*|fans?|toys?|cameras?)\b/', $after) === 1) {
@@ -355,7 +358,7 @@ final readonly class Numbers
             return '';
         }
         if ($this->role === 'display' && (preg_match('/^(?:led|back.?light|bright|dimm)/', $clause->label) === 1
-            || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
+            || $clause->says('/^\W*(?:the |its )?(?:bl|leds?|back.?light)\b/'))) {
             return '';
         }
         if ($this->isGuard && $meaning === 'empty') {
@@ -499,7 +502,8 @@ final readonly class Numbers
                 default => '',
             };
         }
-        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light)/', $clause->label) === 1 || $clause->says('/^\W*(?:bl|leds?|back.?light)\b/'))) {
+        if ($this->role === 'display' && (preg_match('/^(?:led|back.?light)/', $clause->label) === 1 || $clause->says('/^\W*(?:the |its )?(?:bl|leds?|'
+            .'back.?light)\b/'))) {
             $meaning = 'light draw';
         }
         if ($meaning === 'standby draw' && $this->role === 'display' && $clause->isAbout('/back.?light|brightness|\blamp\b/')) {
@@ -603,6 +607,9 @@ final readonly class Numbers
                 [...$amount->bounds(), 'ohm' => $this->ohmOf($clause, $amount, $others)], $amount->start, $amount->end);
         }
         if (in_array($this->role, ['case', 'storage', 'cable', 'switch', 'controls'], true) && ! $clause->isAbout('/consum|power|draw/')) {
+            return null;
+        }
+        if ($this->role === 'cooling' && preg_match('/^\s*(?:board|chip|computer|cpu)\b/', $clause->after($to)) === 1) {
             return null;
         }
         $best = $this->nearest($clause, Cues::watts($this->role), $from, $to, $others);
@@ -722,6 +729,11 @@ final readonly class Numbers
     {
         $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|'
             .'holds|rated for|screw|per metre|up to/';
+        if (preg_match('/memory|\bram\b|disk|\bstate\b|storage|flash/', $clause->label) === 1) {
+            // "Solid state: 64G" are no grams.
+            return in_array($this->role, ['board', 'storage'], true) && preg_match('/memory|\bram\b/', $clause->label) !== 1
+                ? Find::figure('storage capacity', $amount) : null;
+        }
         if (preg_match('/(?:emmc|flash|storage|ssd|memory|ram)\W{0,3}$/', substr($clause->lower, 0, $from)) === 1) {
             return null;
         }
@@ -805,13 +817,15 @@ final readonly class Numbers
     {
         $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|shut.?down temp\w*|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|'
             .'under.?clock\w*|pulls? (?:itself )?back|clock (?:drops|falls|goes down)|gets slow\w*|'
-            .'over.?temp\w*|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
+            .'over.?temp\w*|auto(?:matic(?:ally)?)? (?:close|off|shut)|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
         $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
 
-        return $amount->value() >= 50.0 && $this->isNear($clause, $limit, $from, $to, $others, 128.0) && ! $this->isNear($clause, $not, $from, $to, $others,
-            40.0)
+        return $amount->value() >= 50.0 && ($this->isNear($clause, $limit, $from, $to, $others, 60.0)
+            || $this->isNear($clause, '/throttl\w*|slows? (?:itself )?down/', $from, $to, $others, 128.0))
+            && ! $this->isNear($clause, $not, $from, $to, $others,
+                40.0)
             ? Find::figure('temperature limit', $amount->isRange() ? $amount
-                : new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end)) : null;
+                    : new Amount($amount->unit, null, $amount->value(), null, $amount->start, $amount->end)) : null;
     }
 
     /** @param  list<Amount>  $others */

@@ -97,7 +97,7 @@ final readonly class Phrases
     {
         return preg_match('/\boptional(?:ly)?\s+(?:an? )?$/', $clause->before($from, 20)) === 1
             || preg_match('/^\s*(?:module|card|stick|dongle|board)?\s*(?:is |are )?\(?\s*(?:not included|optional|sold separately|'
-                .'as an extra)/', $clause->after($to)) === 1;
+                .'as an extra|only with)/', $clause->after($to)) === 1;
     }
 
     /** @return array<string, array<string, string>> */
@@ -132,7 +132,7 @@ final readonly class Phrases
                     .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
                     .'input)|ddc',
                 'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
-                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|(?:light|brightness) [^.;,]{0,36}\bbuttons?\b|osd keys?|'
+                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|(?:light|brightness):? [^.;,]{0,36}\bbuttons?\b|osd keys?|'
                     .'key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
                             .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
@@ -168,7 +168,8 @@ final readonly class Phrases
             'protection' => [
                 'none' => 'unprotected|bare,? no board|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
-                'built-in' => '(?:little|small|tiny) board[^.;]{0,30}(?:cuts|protect)|protection (?:inside|built|board|on board)|\bbms\b|\bpcm\b|\bpcb\b|'
+                'built-in' => '(?:little|small|tiny) board[^.;]{0,40}(?:cuts|protect|over-?(?:dis)?charge)|protection (?:inside|built|board|on board)|'
+                    .'\bbms\b|\bpcm\b|\bpcb\b|'
                     .'protection (?:board|circuit|pcb|plate|ic)|protect plate|'
                     .'\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
@@ -188,7 +189,8 @@ final readonly class Phrases
             'powered by' => ['mains' => '\b(?:100|110|220|230)\s?-?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|wall (?:plug|supply|charger|adapter)|'
                 .'plug-in (?:power )?supply', 'sun' => '\bsolar'],
             'power path' => [
-                'no' => 'no output while charg|output (?:switches|goes|turns|is) off (?:when|while|as soon)|no (?:(?:load.?)?shar\w+|power.?path|'
+                'no' => 'not for playing while charg|unplugging makes a gap|no output while charg|output (?:switches|goes|turns|is) off (?:when|while|'
+                    .'as soon)|no (?:(?:load.?)?shar\w+|power.?path|'
                     .'pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
@@ -203,7 +205,8 @@ final readonly class Phrases
             ],
             'charger type' => ['switching' => 'switch(?:ing|ed)?[ -](?:mode|type|charger|converter|buck)|buck (?:charger|type|switching)|switching',
                 'linear' => '\blinear\b'],
-            'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up'],
+            'conversion' => ['buck-boost' => 'buck.?boost|up.?(?:and|\/).?down', 'boost' => '\bboost|step.?up|makes 5[\d.]* ?v out of (?:the|one|'
+                .'a) (?:single )?cell'],
         ];
     }
 
@@ -214,7 +217,8 @@ final readonly class Phrases
             'conversion' => [
                 'buck-boost' => 'step.?up.{0,5}step.?down|buck.?\/?.?boost|step.?(?:up.?(?:and|\/).?(?:step.?)?down|down.?(?:and|\/).?up)|up.?(?:and|or|'
                     .'\/).?down|sepic',
-                'boost' => 'aufw(?:ä|ae)rtswandler|\bboost\w*\b|step.?up\b|stepup', 'buck' => 'abw(?:ä|ae)rtswandler|\bbuck\b|step.?down\b|stepdown|'
+                'boost' => 'aufw(?:ä|ae)rtswandler|\bboost\w*\b|step.?up\b|stepup', 'buck' => 'abw(?:ä|ae)rtswandler|\bbuck\b|(?<!\d )\bbucks\b|'
+                    .'step.?down\b|stepdown|'
                     .'voltage reduc',
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
@@ -253,7 +257,8 @@ final readonly class Phrases
     {
         return [
             'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b',
-                'metal' => 'alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|beech', 'card' => 'cardboard',
+                'metal' => 'tinplate|\btin\b|alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|'
+                    .'beech', 'card' => 'cardboard',
                 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
                 'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)',
@@ -387,7 +392,8 @@ final readonly class Phrases
         $add = static function (string $what, int $number, string $match, int $at) use (&$found, $clause): void {
             $found[] = self::counted($clause, $what, $number, $match, $at);
         };
-        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|joystick,? (?:8|eight|4|four)[- ]way|\b(?:4|four|8|"
+        if (preg_match("/(?:\b{$count} )?(?:\bcross\b(?! ?over)|d-?pads?\b|direction(?:al)? pad|joystick,? (?:8|eight|4|four)[- ]way|"
+            ."(?:ball.?top )?lever\b|\b(?:4|four|8|"
             .'eight)[- ]way (?:pad|cross)|arcade (?:stick|'
             ."joystick)|\b(?:eight|8|four|4).way (?:lever|"
             .'joystick|stick|switch))/',
@@ -396,7 +402,7 @@ final readonly class Phrases
         }
         $total = 0;
         $first = null;
-        if (preg_match_all("/\b{$count} (?:(?:face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|big|"
+        if (preg_match_all("/\b{$count} (?:(?:\d+ ?mm|face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|clicky|rubber|big|"
             ."small) )*(?:push ?)?(?:buttons?|keys)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all as $match) {
                 if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/',

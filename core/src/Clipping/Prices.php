@@ -118,7 +118,7 @@ final readonly class Prices
         $number = Amounts::NUMBER;
         foreach (self::CURRENCIES as $currency => $signs) {
             $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|"
-                ."(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:{$signs})(?![a-z])@iu";
+                ."(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:in )?(?:{$signs})(?![a-z])@iu";
             if (preg_match_all($pattern, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
                 foreach ($all as $match) {
                     $from = $match[0][1];
@@ -143,7 +143,7 @@ final readonly class Prices
         }
         usort($sums, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
         // "15 eur, 2 for 25": the second sum is in the same money.
-        $two = "/\b(?:\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)|\b(?:or|and) ({$number})(?= for (?:the (?:two|pair|three|four|lot)|both|"
+        $two = "/\b(?:\d+|two|three|four) for ({$number})(?!\s*(?:mm|v|a|w|g)\b)|(?:\b(?:or|and)|,) ({$number})(?= for (?:the (?:two|pair|three|four|lot)|both|"
             .'all))/';
         if ($sums !== [] && preg_match($two, $clause->lower, $match, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1) {
             [$said, $from] = [(string) $match[0][0], (int) $match[0][1]];
@@ -216,7 +216,7 @@ final readonly class Prices
 
     private function packetBeside(Clause $clause, int $from, int $to): ?int
     {
-        $words = '\d+|two|both|three|four|five|six|eight|ten|twelve|twenty';
+        $words = '\d+|one|two|both|three|four|five|six|eight|ten|twelve|twenty';
         $near = substr($clause->lower, max(0, $from - 30), min(30, $from)).' # '.$clause->after($to, 24);
         $match = match (true) {
             preg_match("/# \W*for all ({$words})\b/", $near, $found) === 1 => $found[1],
@@ -270,7 +270,8 @@ final readonly class Prices
                     return self::count($found[1]);
                 }
             }
-            if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b|price (?:per|for the) pair|pair of)/', $text) === 1) {
+            if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b(?! of)|price (?:per|for the) pair|pair of (?:them|these|cells|speakers|boards|'
+                .'panels|pads|controllers|modules|batteries))/', $text) === 1) {
                 return 2;
             }
         }

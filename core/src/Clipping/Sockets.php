@@ -11,15 +11,17 @@ final readonly class Sockets
     private const NAMES = [
         'hdmi-micro' => 'micro \((?:type )?d\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?d\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?micro[^)]*\)|'
             .'micro[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(micro\)|hdmi[- ]?micro|micro[- ]hdmi|hdmi type?[- ]?d\b|hdmi[- ]d\b|'
-            .'micro plug \(d\)|hdmi (?:sockets?|ports?|outputs?)?,? ?(?:(?:is|of) )?(?:the )?micro (?:kind|one|type|sort)|hdmi \((?:the )?micro(?:-d|'
-            .' plug| one)?\)',
+            .'micro plug \(d\)|hdmi (?:sockets?|ports?|outputs?)?,? ?(?:(?:is|of) )?(?:the )?micro (?:kind|one|type|sort)|hdmi \((?:the )?micro(?:[- ]d|'
+            .' plug| one)?\)|hdmi[^.;,]{0,24}\bmicro (?:socket|plug|one)\b',
         'hdmi-mini' => 'mini \((?:type )?c\)|hdmi ?(?:\d\.\d[a-c]? )?\((?:type |typ )?c\b[^)]*\)|hdmi ?\d\.\d[a-c]? \((?:the )?mini[^)]*\)|'
             .'mini[- ]?hdmi(?: sockets?)?|hdmi (?:x ?\d )?\(mini\)|hdmi[- ]?mini|hdmi type?[- ]?c\b|hdmi[- ]c\b|'
-            .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)|hdmi (?:is|of) the mini (?:sort|kind|type|one)',
+            .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)|hdmi (?:is|of) the mini (?:sort|kind|type|one)|hdmi[^.;,]{0,24}\bmini (?:socket|plug|'
+            .'one)\b',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
         'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
-        'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b',
+        'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b|(?<=the )c(?= (?:does|gives|takes|'
+            .'one|is)\b)',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
             .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |'
@@ -124,7 +126,9 @@ final readonly class Sockets
         if ($this->role === 'cable') {
             return [$this->find('lead end', ['connector' => $connector], $clause, $from, $to)];
         }
-        $near = preg_match('/^\s*\(([^)]{2,30})\)/', $clause->after($to), $inside) === 1 && preg_match('/power|data|otg|host|in\b|out\b/', $inside[1]) === 1
+        $near = (preg_match('/^\s*\(([^)]{2,30})\)/', $clause->after($to), $inside) === 1 && preg_match('/power|data|otg|host|in\b|out\b/', $inside[1]) === 1)
+            || preg_match('/^\s*(?:is )?(?:only )?for ((?:the )?(?:data|power|charging|touch|pads?|'
+            .'keyboard)\b[^,.;]{0,12})/', $clause->after($to), $inside) === 1
             ? $inside[1] : $clause->label.' '.substr($clause->lower, max(0, $from - 26), min(26, $from)).' '.$clause->after($to, 34);
         $ways = $this->ways($clause, $connector, $near);
         $finds = [];
@@ -239,7 +243,7 @@ final readonly class Sockets
                 .'(?<=mouth )(?=\d))([2-9])\b/', $after, $found) === 1 => (int) $found[1],
             preg_match('/^\s*\(([2-9]) x a\)/', $after, $found) === 1 => (int) $found[1],
             preg_match('/x ?([2-9]) \(/', $inside, $found) === 1 => (int) $found[1],
-            preg_match('/(?<![\d.])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
+            preg_match('/(?<![\d.*])([1-9])\s?x?\s*(?:full[- ]size |standard |normal |usb 3\.\d )?$/', $before, $found) === 1 => (int) $found[1],
             preg_match('/(?<![\d.])([1-9]) (?:channels?|ports?|outlets?) of $/', $before, $found) === 1 => (int) $found[1],
             preg_match('/\b(one|two|three|four|dual|twin|pair of)\s+(?:of the )?(?:full[- ]size |normal |standard |small |little |big )?$/', $before,
                 $found) === 1 => self::COUNTS[$found[1]],
@@ -317,11 +321,11 @@ final readonly class Sockets
                 $found[0][1] + strlen($found[0][0]))];
         }
         if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|'
-            .'(\d{2})[- ]pin gpio/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
+            .'(\d{2})[- ]pin gpio|\bheader[^.;\d]{0,30}\((\d{2}) pins\)/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
         }
 
-        return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? '')], $clause, (int) $found[0][1],
+        return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? '')], $clause, (int) $found[0][1],
             (int) $found[0][1] + strlen((string) $found[0][0]))];
     }
 
