@@ -60,6 +60,20 @@ it('tells the room inside from the size', function (string $text, array $expecte
     ['dimensions 130 x 80 x 30 mm', ['size' => [130, 80, 30]]],
 ]);
 
+it('names the part of a text', function (string $text, string $name): void {
+    expect(Names::first($text))->toBe($name);
+})->with([
+    ['★ SANDLARK 5 inch HDMI panel ★ 800x480', 'SANDLARK 5 inch HDMI panel 800x480'], ['Perlin C2 board, second hand', 'Perlin C2 board'],
+    ['Quick write-up on the Dunlin Core since somebody asked. Bought it in March.', 'Dunlin Core'],
+    ['Got rid of my old 5 inch (0.6 A) and put in this: a bare panel with its driver', 'Bare panel'],
+    ['Selling four flat cells out of unused medical things. Marked 3.7 V', 'Four flat cells'],
+    ['Gutted a cheap wireless pad for this. What is left is the main board', 'Cheap wireless pad'],
+    ["It's a biscuit tin, oval no, square.", 'Biscuit tin'], ['Thinking about the Oxbow shell: moulded, grey', 'Oxbow'],
+    ['Re: which cells for the brick? I ended up with the green ones from Teasel, 21700 size.', 'Teasel'],
+    ['can anyone settle this. the sheet of my "Pennock R3" says 5V 1A', 'Pennock R3'],
+    ['I have no word for it', 'I have no word for it'],
+]);
+
 it('guesses what a part is from its German name', function (string $name, Role $role): void {
     expect(RoleGuess::of($name))->toBe($role);
 })->with([

@@ -14,6 +14,30 @@ final class Names
 
     private const BEGINS_WITH_PRICE = '/^\s*(?:[€$£]|\d[\d.,]*\s?(?:eur\b|usd\b|gbp\b|€))/iu';
 
+    /** Words that a name has at most. */
+    private const MOST_WORDS = 7;
+
+    /** A line that begins so tells something, and is no name. */
+    private const TELLS = '/^(?:quick|got|selling|sold|bought|i|i.ve|i.m|i.d|my|we|it|it.s|its|this|that|the .{2,30} (?:is|was|in)|here|hi|hello|'
+        .'for (?:sale|parts)|anyone|can|has|'
+        .'so|thinking|up for|swapped|went|gutted|pulled|there|when|if|re|new here|finally|just|lot of|verkaufe)\b|\b(?:is|are|was|were|has|have)\b/iu';
+
+    /** Words with a capital that are no names of parts. */
+    private const NO_NAMES = ['HDMI', 'USB', 'LCD', 'TFT', 'IPS', 'DSI', 'LED', 'OLED', 'Bluetooth', 'Wifi', 'January', 'February', 'March', 'April', 'May',
+        'June', 'July',
+        'August', 'September', 'October', 'November', 'December', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday', 'LiPo', 'Power',
+        'Input', 'Output', 'Type', 'Mini', 'Micro', 'Germany'];
+
+    /** Words before a thing that say nothing of it. */
+    private const SMALL = 'the|a|an|my|this|that|these|those|some|one|of|in|for|from|with|and|or|to|on|by|at|its|it|is|was|old|out|is|which|new|their|'
+        .'your|his|her|our';
+
+    private const THINGS = 'boards?|amps?|amplifiers?|panels?|displays?|monitors?|screens?|cells?|packs?|power ?banks?|bank|pads?|controllers?|'
+        .'loudspeakers?|speakers?|shells?|'
+        .'cases?|enclosures?|tin|toolbox|lunch ?box|fans?|blowers?|heat ?sinks?|supply|chargers?|modules?|sticks?|encoders?|tft|lcd|regulators?|bucks?|'
+        .'boosts?|converters?|'
+        .'ribbons?|cables?|leads?|switch(?:es)?|cards?|buttons?';
+
     /** Whether a text is a list of names rather than the text of one part: short lines without figures of their own. */
     public static function areIn(string $text): bool
     {
@@ -52,8 +76,33 @@ final class Names
         return $names;
     }
 
-    /** A name for the part of a text: its first line, without what a shop shouts around it. */
+    /** A name for the part of a text: its first line, without what a shop shouts around it; of a story, what it is about. */
     public static function first(string $text): string
+    {
+        $name = self::firstLine($text);
+
+        return preg_match(self::TELLS, $name) === 1 || count(explode(' ', $name)) > self::MOST_WORDS ? self::told($text) ?? $name : $name;
+    }
+
+    /** What a story calls the part: its name in quotation marks or with a capital, or else the thing that it is, "Stereo amp". */
+    private static function told(string $text): ?string
+    {
+        if (preg_match('/["“«]([\p{L}\p{N}][^"“”«»\n]{1,30})["”»]/u', $text, $found) === 1) {
+            return trim($found[1]);
+        }
+        $not = implode('|', self::NO_NAMES);
+        $capitals = "/\\b(?:the|an?|my|this|called|named|from)\\s((?!(?:{$not})\\b)\\p{Lu}\\p{Ll}[\\p{L}\\p{N}-]+(?:\\s(?!(?:{$not})\\b)[\\p{Lu}\\p{N}][\\p{L}\\p{N}.-]*)*)/u";
+        if (preg_match($capitals, $text, $found) === 1) {
+            return trim($found[1], ' .-');
+        }
+        if (preg_match('/\b((?:(?!(?:'.self::SMALL.')\b)[\p{L}-]+ ){0,2}(?:'.self::THINGS.'))\b/iu', $text, $found) === 1) {
+            return mb_strtoupper(mb_substr($found[1], 0, 1)).mb_substr($found[1], 1);
+        }
+
+        return null;
+    }
+
+    private static function firstLine(string $text): string
     {
         $line = self::of((string) preg_replace('/[^\p{L}\p{N}\p{P}\p{Zs}\s\$€£+=×°Ωµ<>|]/u', ' ', $text))[0] ?? '';
         $name = (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', preg_split('/\s[|–—]\s|\t|,\s|;|\.\s/u', $line)[0] ?? '');

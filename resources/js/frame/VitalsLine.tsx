@@ -111,7 +111,7 @@ export function VitalsLine({
         <section ref={whole} aria-label="Vitals" className="mx-4 my-3 border-y-2 border-ink sm:mx-6">
             {isAway && <Folded vitals={now} />}
             <div className="flex flex-wrap">
-                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.1fr_1.55fr_1.2fr_.75fr_.6fr_.65fr_.85fr_.8fr]">
+                <dl className="grid min-w-0 flex-[6] max-xl:basis-full grid-cols-[1fr_1.2fr_1.1fr] sm:grid-cols-4 xl:grid-cols-[1.05fr_1.45fr_1.1fr_.8fr_.72fr_.72fr_1.02fr_.8fr]">
                     {vitals.map((vital) => {
                         const is = vital.show(now);
                         const was = before === null ? is : vital.show(before);
