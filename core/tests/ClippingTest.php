@@ -11,6 +11,7 @@ use PocketPlot\Clipping\Names;
 use PocketPlot\Clipping\Plain;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
+use PocketPlot\Clipping\Variants;
 use PocketPlot\File\PartReader;
 use PocketPlot\Part\Role;
 
@@ -59,6 +60,29 @@ it('tells the room inside from the size', function (string $text, array $expecte
     ["Außenmaße 130 x 80 x 30 mm\nInnenmaße 120 x 70 x 25 mm", ['size' => [130, 80, 30], 'room inside' => [120, 70, 25]]],
     ['dimensions 130 x 80 x 30 mm', ['size' => [130, 80, 30]]],
 ]);
+
+it('leaves of several variants the one that is meant, where the text says which', function (string $text, string $left): void {
+    $chosen = Variants::chosen($text);
+    expect(strlen($chosen))->toBe(strlen($text))->and((string) preg_replace('/ {2,}/', ' ', $chosen))->toBe($left);
+})->with([
+    'rows of a table' => ["size | mA\n4.3\" | 160\n5.0\" | 240\nYour selection: 5.0\"", "size | mA\n \n5.0\" | 240\nYour selection: 5.0\""],
+    'lines with letters' => ["A) 1000 mAh\nB) 2000 mAh\nYou ordered: B", " \nB) 2000 mAh\nYou ordered: B"],
+    'lines with names' => ["Corry-3: 3.3 V\nCorry-5: 5 V\nThis is the Corry-5.", " \nCorry-5: 5 V\nThis is the Corry-5."],
+    'items in a line' => ['PA-1 (3 W), PA-2 (2 x 3 W), PA-2H (10 W). Item you are viewing: PA-2', ' , PA-2 (2 x 3 W), . Item you are viewing: PA-2'],
+    'items between slashes' => ['Supplies: 5 V 3 A / 12 V 1.5 A / 15 V 1 A. In this offer: 12 V', 'Supplies: / 12 V 1.5 A / In this offer: 12 V'],
+    'a choice in brackets' => ['RAM 1 GB | 2 GB | [4 GB]', 'RAM | | 4 GB'],
+    'nobody says which' => ["A) 1000 mAh\nB) 2000 mAh", "A) 1000 mAh\nB) 2000 mAh"],
+    'a choice that is none of them' => ["A) 1000 mAh\nB) 2000 mAh\nYou ordered: C", "A) 1000 mAh\nB) 2000 mAh\nYou ordered: C"],
+    'units in brackets' => ['current [mA] | | 190 |', 'current [mA] | | 190 |'],
+    'letters of two bytes' => ["Größe A: 1\nGröße B: 2\nyours is Größe B", " \nGröße B: 2\nyours is Größe B"],
+]);
+
+it('keeps places where other variants were left out', function (): void {
+    $found = Reader::read("A) Ø 18 mm, 1000 mAh\nB) Ø 18 mm, 2000 mAh\nYou ordered: B", Role::Cells);
+    $capacity = array_values(array_filter($found, static fn (Find $find): bool => $find->what === 'capacity'));
+    expect($capacity)->toHaveCount(1)
+        ->and(mb_substr("A) Ø 18 mm, 1000 mAh\nB) Ø 18 mm, 2000 mAh\nYou ordered: B", $capacity[0]->start, $capacity[0]->end - $capacity[0]->start))->toBe('2000 mAh');
+});
 
 it('names the part of a text', function (string $text, string $name): void {
     expect(Names::first($text))->toBe($name);
@@ -128,6 +152,7 @@ it('reads what stands there and falls into no trap', function (string $file, flo
     'other kinds of text for each kind of part' => ['hard13', 0.98, 0.96],
     'whole stories, told at length' => ['hard14', 0.98, 0.95],
     'more of them' => ['hard15', 0.97, 0.93],
+    'variants of which one is meant, questions and answers' => ['hard16', 0.96, 0.92],
 ]);
 
 it('takes anything without harm', function (string $text): void {
@@ -230,7 +255,7 @@ it('makes a proposal of whatever it finds in any text', function (string $file):
         }
     }
     expect(Texts::of($file))->not->toBe([]);
-})->with(['before', 'after', 'later', 'blind', 'last', 'hard', 'hard2', 'hard3', 'hard4', 'hard5', 'hard6', 'hard7', 'hard8', 'hard9', 'hard10', 'hard11', 'hard12', 'hard13', 'hard14', 'hard15']);
+})->with(['before', 'after', 'later', 'blind', 'last', 'hard', 'hard2', 'hard3', 'hard4', 'hard5', 'hard6', 'hard7', 'hard8', 'hard9', 'hard10', 'hard11', 'hard12', 'hard13', 'hard14', 'hard15', 'hard16']);
 
 it('says of a price without a currency in which money it would be taken', function (): void {
     $filling = new Filling(Reader::read('Tarn mini pc, want 45 ono', Role::Board), Role::Board, '2026-11-27', '', 'GBP');

@@ -112,7 +112,7 @@ final readonly class Amounts
         $number = self::NUMBER;
         $unit = "(?:{$this->unit})";
         $guard = '(?<![A-Za-z0-9_.,])|(?<=\d[vV])(?=\d+(?:[.,]\d+)?\s?m?[AaWw])|(?<=[DA]C)|(?<=[dD]c)|(?<=\d[x*])';
-        $pattern = "@(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch|zoll)|"
+        $pattern = "@(?=[\d.-])(?:{$guard})(?<sign>-(?=[\d.]))?(?<a>{$number}(?:[ -]\d/\d+)?|\d/\d{1,2}(?=\s?\"))(?:-(?=inch|zoll)|"
             ."\s{0,2})(?<ua>{$unit})?(?:(?![A-Za-z0-9²])|(?<=\d[vV])(?=\d+(?:[.,]\d+)?\s?m?[AaWw]\b))"
             ."(?:\s{0,2}(?<op>\bup to\b|\bto\b|\bbis\b|\bthrough\b|\band\b|\bor\b|\.{2,3}|…|~|÷|±|\+/-|\+-|"
                 ."-)\s{0,2}(?<b>[-+]?{$number})\s{0,2}(?<ub>{$unit})?(?![A-Za-z0-9²]))?@iu";
@@ -153,7 +153,7 @@ final readonly class Amounts
             .'because|dimmed)\b)';
         $ahead = '/(?:\b(?:to|at|above|over|below|under|only|about|around|like|nor|steady|just|roughly|near|nearer|than|and|or|takes?|pulls?|draws?|gives?|'
             .'down|up|full|loud|quiet)|,(?: (?:at|with|in|when|dimmed|otherwise)\b)?(?: [a-z]+){0,3})\s+(?:a |an )?$/';
-        if (preg_match_all('/(?<![\w.,\/x*-])(?:'.self::NUMBER.")(?![\w%\"°])(?!\s?(?:mm|x|\*)){$behind}/i", $piece, $all, PREG_OFFSET_CAPTURE) < 1) {
+        if (preg_match_all('/(?=[\d.])(?<![\w.,\/x*-])(?:'.self::NUMBER.")(?![\w%\"°])(?!\s?(?:mm|x|\*)){$behind}/i", $piece, $all, PREG_OFFSET_CAPTURE) < 1) {
             return [];
         }
         $found = [];

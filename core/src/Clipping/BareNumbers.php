@@ -168,6 +168,9 @@ final readonly class BareNumbers
      */
     public function in(Clause $clause, array $amounts): array
     {
+        if (! self::hasBare($clause, $amounts)) {
+            return [];
+        }
         $found = [];
         foreach (self::FORMS as $form) {
             $applies = ($form['roles'] === [] || in_array($this->role, $form['roles'], true))
@@ -181,6 +184,23 @@ final readonly class BareNumbers
         }
 
         return $found;
+    }
+
+    /**
+     * Whether any number stands without a unit, or two share one: asked first, for most clauses have none. Grams may be gigabytes.
+     *
+     * @param  list<Amount>  $amounts
+     */
+    private static function hasBare(Clause $clause, array $amounts): bool
+    {
+        $rest = $clause->lower;
+        foreach ($amounts as $one) {
+            if ($one->unit !== 'g') {
+                $rest = substr_replace($rest, str_repeat(' ', $one->end - $one->start), $one->start - $clause->start, $one->end - $one->start);
+            }
+        }
+
+        return strpbrk($rest, '0123456789') !== false || str_contains($rest, 'cm');
     }
 
     /**

@@ -16,14 +16,14 @@ final readonly class Boxes
     /** @return array{list<Find>, list<array{int, int}>} what was found, and the stretches of the clause that it was read from */
     public function of(Clause $clause): array
     {
-        if (preg_match('/\d/', $clause->text) !== 1) {
+        if (strpbrk($clause->figures, '0123456789') === false) {
             return [[], []];
         }
         $number = '(?:\d{1,3}(?: \d{3})+(?!\d)|\d+[ -]\d/\d+|\d/\d+|'.substr(Amounts::NUMBER, 3);
         $unit = self::UNIT;
         $side = "({$number})({$unit})?\s*(?:\((?:l|w|h|d|t|v|hor|ver|rgb|horizontal|vertical|length|width|height|long|wide|high|thick)\)\s*)?(?:rgb\s*)?";
         $by = '\s*(?:x|\*|\bby\b)\s*';
-        $pattern = "@(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d|(?<=\d)\s(?:w|watts?|v|volts?|"
+        $pattern = "@(?=[\d.])(?<![\w.,])(?:{$side}){$by}(?:rgb\s*x\s*)?(?:{$side})(?:{$by}(?:{$side}))?(?![\w]*\d*[vw]\b|\d|(?<=\d)\s(?:w|watts?|v|volts?|"
             ."ohms?)\b(?!\/))@iu";
         $found = $taken = [];
         if (preg_match_all($pattern, $clause->text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
@@ -66,20 +66,18 @@ final readonly class Boxes
             .'outside)\W{1,3}$/', $near) !== 1) {
             return $this->pixels($clause, $sides, $from, $to, $near);
         }
+        if ($clause->isOfAnother($from)) {
+            return null;
+        }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
+        $what = $what === 'hole spacing' && count($sides) === 3 ? 'size' : $what;
         if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && count($this->withHeight($clause, $sides, $to)[0]) === 2
             && preg_match('/size|dimension|outside|outline|outer|measur|calliper|caliper|without|connector|sockets|board|pcb|\bits?\b|about|body|glass|'
                 .'panel|screen|mm\b/',
                 $near.$clause->after($to, 20)) !== 1)) {
             return null;
         }
-        if ($what === 'hole spacing' && count($sides) === 2 && floor($sides[0]) === $sides[0] && $sides[0] <= 8.0 && $sides[1] < 6.0) {
-            // "4 x 2.7 mm holes": so many, so wide.
-            return null;
-        }
-        if (count($sides) === 2
-            && in_array([$sides[0], $sides[1]], [[5.5, 2.1], [5.5, 2.5], [2.1, 5.5], [2.5, 5.5], [4.0, 1.7], [3.5, 1.35], [3.5, 1.3], [3.5, 1.1]], true)) {
-            // A round plug.
+        if (self::isNoBox($what, $sides)) {
             return null;
         }
         if (preg_match('/[\w)]\s*[x*]\s*$/', $clause->before($from, 6)) === 1 || max($sides) > 3000) {
@@ -113,6 +111,22 @@ final readonly class Boxes
         $says = array_combine(array_slice($keys, 0, count($sides)), $sides);
 
         return new Find($what, $says, $clause->start + $from, $clause->start + $end);
+    }
+
+    /**
+     * "4 x 2.7 mm holes" are so many, so wide; 5.5 by 2.1 is a round plug.
+     *
+     * @param  non-empty-list<float>  $sides
+     */
+    private static function isNoBox(string $what, array $sides): bool
+    {
+        if (count($sides) !== 2) {
+            return false;
+        }
+        $plugs = [[5.5, 2.1], [5.5, 2.5], [2.1, 5.5], [2.5, 5.5], [4.0, 1.7], [3.5, 1.35], [3.5, 1.3], [3.5, 1.1]];
+
+        return in_array([$sides[0], $sides[1]], $plugs, true) || ($what === 'hole spacing' && floor($sides[0]) === $sides[0] && $sides[0] <= 8.0
+            && $sides[1] < 6.0);
     }
 
     /** @param  non-empty-list<float>  $sides */
@@ -209,6 +223,9 @@ final readonly class Boxes
         $hz ??= preg_match('/^(?:p|\s*@\s*|\s*at )(\d{2,3})\b(?! ?%)/', $after, $rate) === 1 ? (float) $rate[1] : null;
         $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|'
             .'any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
+        if (preg_match('/not included|sold separately/', $clause->after($to, 40)) === 1) {
+            return null;
+        }
         if ($this->role === 'board') {
             return new Find('video mode', ['width' => $sides[0], 'height' => $sides[1], ...($hz === null ? [] : ['hz' => $hz])], $clause->start + $from,
                 $clause->start + $to);
@@ -322,7 +339,8 @@ final readonly class Boxes
     private function flat(Clause $clause): array
     {
         $number = Amounts::NUMBER;
-        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|tall)\\b(?!,? (?:and )?[\\d.]+ ?(?:mm )?(?:high|tall))/";
+        $flat = "/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|round|across),? [^\\d;]{0,12}({$number}) ?(?:mm )?(?:deep|thick|high|"
+            .'tall)\\b(?!,? (?:and )?[\\d.]+ ?(?:mm )?(?:high|tall))/';
         if (preg_match($flat, $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];

@@ -129,7 +129,7 @@ final class Clause
     public function isOfAnother(int $at): bool
     {
         foreach ($this->cues[Cues::OTHER_PART] ??= self::places(Cues::OTHER_PART, $this->lower) as [, $end]) {
-            if ($end <= $at && preg_match('/, |;|\\bbut\\b|\\bwhile\\b|\\bthis(?: one\\b|:)|\\bfor (?:an?|the|my|this)\\b|\\bto (?:an?|the|my|'
+            if ($end <= $at && preg_match('/, |;|\\bbut\\b|\\bwhile\\b|\\bthis(?: one\\b|:| \\()|\\bfor (?:an?|the|my|this)\\b|\\bto (?:an?|the|my|'
                 .'this)\\b/', substr($this->lower, $end, $at - $end)) !== 1) {
                 return true;
             }

@@ -48,7 +48,7 @@ final class Clauses
         }
         $isChosen = preg_match('/^\s*[\[(][xX✓✔]\]?[\])]?/m', $plain->text) === 1;
         $clauses = [];
-        $heading = $unit = '';
+        $heading = $unit = $question = '';
         $skip = 0;
         $isSettled = preg_match('/\bthis (?:lot|one|offer|listing|item)\b|you (?:chose|selected)/i', $plain->text) === 1;
         foreach ($lines as $index => [$line, $start]) {
@@ -58,10 +58,12 @@ final class Clauses
 
                 continue;
             }
-            if ($isSettled && preg_match('/^\W*(?:choose|select|pick)\b[^.]*\./i', $line) === 1) {
-                // "Choose 10 / 20 cm. This lot: 20 cm."
-                $cut = (int) strpos($line, '.') + 1;
-                [$line, $start] = [substr($line, $cut), $start + $cut];
+            [$line, $start] = $isSettled ? self::withoutChoices($line, $start) : [$line, $start];
+            if (preg_match('/^\s*>+\s*([^?\n]{2,60})\?\s*$/', $line, $asked) === 1) {
+                // A question of somebody else's is the label of the answer below it.
+                $question = strtolower(trim($asked[1]));
+
+                continue;
             }
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
@@ -77,6 +79,7 @@ final class Clauses
             }
             if (preg_match('/^[^\d]{3,40}:\s*$/', $line) === 1) {
                 $heading = strtolower(trim($line, " :\t"));
+                $clauses[] = new Clause($line, $start);
 
                 continue;
             }
@@ -90,10 +93,25 @@ final class Clauses
             } else {
                 $unit = '';
             }
-            array_push($clauses, ...self::line($line, $start, $heading));
+            array_push($clauses, ...self::line($line, $start, $heading, $question));
+            $question = '';
         }
 
         return $clauses;
+    }
+
+    /**
+     * "Choose 10 / 20 cm. This lot: 20 cm.": what is behind the choices, and where it begins.
+     *
+     * @return array{string, int}
+     */
+    private static function withoutChoices(string $line, int $start): array
+    {
+        if (preg_match('/^\W*(?:choose|select|pick)\b[^.]*\./i', $line, $choices) !== 1) {
+            return [$line, $start];
+        }
+
+        return [substr($line, strlen($choices[0])), $start + strlen($choices[0])];
     }
 
     /**
@@ -173,7 +191,7 @@ final class Clauses
     }
 
     /** @return list<Clause> */
-    private static function line(string $line, int $start, string $heading): array
+    private static function line(string $line, int $start, string $heading, string $question = ''): array
     {
         $row = self::withUnit($line, $start, $heading);
         if ($row !== null) {
@@ -204,7 +222,7 @@ final class Clauses
             if (preg_match(self::QUESTION, ltrim($piece)) === 1) {
                 continue;
             }
-            $clauses[] = new Clause($piece, $start + $from + $at, $label, $heading);
+            $clauses[] = new Clause($piece, $start + $from + $at, $label === '' ? $question : $label, $heading);
         }
         if ($label !== '') {
             // The label may say something itself: "USB-C: 5 V" has a socket there.
@@ -295,7 +313,7 @@ final class Clauses
     private static function bounded(array $lines, int $index): ?array
     {
         $by = self::parting($lines[$index][0]);
-        $head = self::cells($lines[$index][0], $by);
+        $head = $by === ' ' ? array_column(self::headings($lines[$index][0]), 0) : self::cells($lines[$index][0], $by);
         $columns = [];
         foreach ($head as $at => $cell) {
             $word = strtolower(trim($cell, " .\t"));
@@ -356,7 +374,12 @@ final class Clauses
     {
         foreach ([';', "\t", '|', ','] as $by) {
             $head = array_map(trim(...), explode($by, $lines[$index][0]));
-            $next = isset($lines[$index + 1]) ? array_map(trim(...), explode($by, $lines[$index + 1][0])) : [];
+            $below = $index + 1;
+            while (isset($lines[$below]) && trim($lines[$below][0]) === '') {
+                // Rows of other variants were blanked out.
+                $below++;
+            }
+            $next = isset($lines[$below]) ? array_map(trim(...), explode($by, $lines[$below][0])) : [];
             if (count($head) < 4 || abs(count($head) - count($next)) > 1 || preg_match('/\d/', implode('', $next)) !== 1) {
                 continue;
             }
@@ -364,13 +387,13 @@ final class Clauses
             if (count($named) < count(array_filter($head, static fn (string $cell): bool => $cell !== '')) * 0.8) {
                 continue;
             }
-            [$row, $start] = $lines[$index + 1];
+            [$row, $start] = $lines[$below];
             $said = self::written($head, $next);
 
             return [array_map(
                 static fn (array $one): Clause => new Clause($one[1], $start, $one[0], '', [$start, $start + strlen($row)]),
                 $said,
-            ), 1];
+            ), $below - $index];
         }
 
         return null;
@@ -506,7 +529,7 @@ final class Clauses
             str_contains($line, "\t") => "\t",
             str_contains($line, '|') => '|',
             count(self::cells($line, '/')) > 3 => '/',
-            count(self::cells($line, ' ')) > 3 => ' ',
+            count(self::cells($line, ' ')) > 3 || preg_match('/^\s{8,}min\w*\.?\s{2,}(?:typ|nom)\w*\.?\s{2,}max/i', $line) === 1 => ' ',
             default => "\0",
         };
     }
@@ -526,6 +549,21 @@ final class Clauses
         };
     }
 
+    /** @return list<array{string, int}> what stands apart by two spaces or more, with its place */
+    private static function apart(string $line): array
+    {
+        return preg_match_all('/\S+(?:\s\S+)*/', $line, $all, PREG_OFFSET_CAPTURE) > 0 ? $all[0] : [];
+    }
+
+    /** @return list<array{string, int}> headings with their places; a column of labels before them, and one of units behind, have none of their own */
+    private static function headings(string $head): array
+    {
+        $headings = self::apart($head);
+        $first = $headings[0][1] ?? 0;
+
+        return $first < 8 ? $headings : [['', 0], ...$headings, ['unit', strlen(rtrim($head)) + 3]];
+    }
+
     /**
      * The cells of a row that stand under the headings of a table whose columns are parted by spaces; an empty cell is no more than a gap.
      *
@@ -533,9 +571,8 @@ final class Clauses
      */
     private static function under(string $head, string $row): array
     {
-        $places = static fn (string $line): array => preg_match_all('/\S+(?:\s\S+)*/', $line, $all, PREG_OFFSET_CAPTURE) > 0 ? $all[0] : [];
-        $headings = $places($head);
-        $cells = $places($row);
+        $headings = self::headings($head);
+        $cells = self::apart($row);
         if (count($cells) === count($headings)) {
             return array_column($cells, 0);
         }

@@ -21,7 +21,8 @@ final class Cues
 
     public const OTHER_PART = '/\bthe old\b|\bmy old (?=\d|[a-z]+ (?:inch|one|panel|board|screen|bank))|got rid of|\bold one\b|\bold [a-z]{0,4}\d{2,}\b|'
         .'went from|\breplaces\b|\bunlike\b|compared (?:to|with)|they sell|'
-        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\bnot the (?=\d|[a-z]+ inch)|\b(?:swapped|replaced|traded|upgraded) (?:out |'
+        .'also (?:sold|available) (?:as|in|with)|other version|predecessor|\bthat one\b|\bnot the (?=\d|[a-z]+ inch)|\b(?:swapped|replaced|traded|'
+        .'upgraded) (?:out |'
         .'in )?(?:the|my)\b|\b(?:moved|'
         .'came|upgraded|switched) (?:on |up )?from (?:the|my|an?)\b|(?:my|the) (?:last|previous) (?:one|board|panel)/';
 

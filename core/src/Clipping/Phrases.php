@@ -168,7 +168,8 @@ final readonly class Phrases
             'protection' => [
                 'none' => 'unprotected|bare,? no board|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
-                'built-in' => '(?:little|small|tiny) board[^.;]{0,40}(?:cuts|protect|over-?(?:dis)?charge)|protection (?:inside|built|board|on board)|'
+                'built-in' => 'board inside cuts|(?:little|small|tiny) board[^.;]{0,40}(?:cuts|protect|over-?(?:dis)?charge)|protection (?:inside|built|'
+                    .'board|on board)|'
                     .'\bbms\b|\bpcm\b|\bpcb\b|'
                     .'protection (?:board|circuit|pcb|plate|ic)|protect plate|'
                     .'\bprotected|with protection|built.in protect|'

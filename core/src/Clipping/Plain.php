@@ -22,7 +22,8 @@ final readonly class Plain
         '￥' => '¥', '≦' => '≤', '≧' => '≥', '，' => ',', '。' => '.', '、' => ',', '℃' => '°', '⇒' => '=', '→' => '>',
     ];
 
-    private function __construct(public string $text, public string $lower) {}
+    /** @param  ?string  $whole  the plain text, where some of it was blanked out since, in as many bytes */
+    private function __construct(public string $text, public string $lower, private ?string $whole = null) {}
 
     public static function of(string $text): self
     {
@@ -34,10 +35,16 @@ final readonly class Plain
         return new self($text, strtolower($text));
     }
 
+    /** The same with some of it blanked out, in as many bytes. */
+    public function with(string $text): self
+    {
+        return new self($text, strtolower($text), $this->whole ?? $this->text);
+    }
+
     /** Where in the original, in signs, a place in this text in bytes is. */
     public function place(int $byte): int
     {
-        return mb_strlen(substr($this->text, 0, $byte), 'UTF-8');
+        return mb_strlen(substr($this->whole ?? $this->text, 0, $byte), 'UTF-8');
     }
 
     /** @return array<string, string> full-width signs and eastern figures */

@@ -197,7 +197,8 @@ final readonly class Prices
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
-        $isForMore = preg_match('/\d+ ?(?:pcs|pieces?|pc|stk|off|units)?\.? (?:up|and up|and more|or more|'
+        $isForMore = preg_match('/(?<!\d)(?:[2-9]|\d{2,})\s?-\s?\d+ ?(?:pcs|pc|pieces?|units)?\.?\W*$/', $before) === 1 || preg_match('/\d+ ?(?:pcs|'
+            .'pieces?|pc|stk|off|units)?\.? (?:up|and up|and more|or more|'
             .'plus)\W*$/', $near) === 1 || preg_match('/(?:\bfrom|\bab|≥|>|'
             .'\bover) ?\d+ ?(?:pcs|pc|pieces|off|stk|units)?\.?\W*$/', $near) === 1
             || preg_match('/^\s*\((?:\d{2,})\)/', $after) === 1
@@ -219,6 +220,7 @@ final readonly class Prices
         $words = '\d+|one|two|both|three|four|five|six|eight|ten|twelve|twenty';
         $near = substr($clause->lower, max(0, $from - 30), min(30, $from)).' # '.$clause->after($to, 24);
         $match = match (true) {
+            preg_match('/(?<!\d)1\s?-\s?\d+ ?(?:pcs|pc|pieces|units)?\.?\W*# /', $near) === 1 => '1',
             preg_match("/# \W*for all ({$words})\b/", $near, $found) === 1 => $found[1],
             preg_match("/\ball ({$words}) for\W*# /", $near, $found) === 1 => $found[1],
             preg_match('/# \W*(?:the lot|for the lot|for everything)/', $near) === 1 => '1',

@@ -19,6 +19,7 @@ final readonly class Reader
     public static function read(string $text, Role $role): array
     {
         $plain = Plain::of(mb_substr($text, 0, self::MOST_SIGNS, 'UTF-8'));
+        $plain = $plain->with(Variants::chosen($plain->text));
         $amounts = new Amounts(Amounts::hasCommas($plain->text));
         $clauses = Clauses::of($plain);
         $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~|…)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',

@@ -56,6 +56,18 @@ final readonly class Sockets
         'pads' => 'solder(?:ing)? (?:pads?|tabs?|tags?)|pads only|weld holes?|nickel (?:strips?|tabs?)|pads for (?:in|out|wires)|bare pads',
     ];
 
+    /** Letters of which some stand wherever a name does: looked for first, for most clauses have none. */
+    private const LETTERS = [
+        'hdmi-micro' => ['micro', 'hdmi'], 'hdmi-mini' => ['mini', 'hdmi'], 'hdmi-a' => ['hdmi', '(a)'], 'usb-micro' => ['micro'],
+        'usb-mini' => ['mini'], 'usb-c' => ['c'], 'usb-b' => ['usb'], 'usb-a' => ['usb', 'a plug', 'a socket', 'a port', 'host'],
+        'other:vga' => ['vga'], 'other:dp' => ['display'], 'rca' => ['av', 'rca', 'composite', 'cvbs'],
+        'barrel-5.5' => ['5.5', '5,5', 'barrel', 'dc ', 'hollow'], 'barrel-4.0' => ['1.7', '1,7'], 'barrel-3.5' => ['3.5', '3,5'],
+        'jack-3.5' => ['3.5', '3,5', 'phone', 'audio', 'aux'], 'jack-2.5' => ['2.5', '2,5'], 'microsd' => ['micro', 'tf'], 'sd' => ['sd'],
+        'm2-slot' => ['m.2', 'm2'], 'network-8' => ['gbe', 'gigabit', 'net', 'rj', 'lan'], 'xt30' => ['xt'], 'other:xt60' => ['xt'],
+        'other:blade' => ['blade', 'faston'], 'terminal' => ['terminal', 'clamp'], 'cell-holder' => ['holder'],
+        'pads' => ['solder', 'pads', 'weld', 'nickel'],
+    ];
+
     private const JST = ['ph' => '2.0', 'xh' => '2.5', 'sh' => '1.0', 'gh' => '1.25', 'zh' => '1.5'];
 
     private const COUNTS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12,
@@ -79,6 +91,9 @@ final readonly class Sockets
                 .'earphone|'
                 .'audio/', "{$clause->label} {$free}") === 1;
         foreach ($isNamed ? self::NAMES : [] as $connector => $pattern) {
+            if (! self::hasAny($free, self::LETTERS[$connector])) {
+                continue;
+            }
             if (preg_match_all("@(?<![\w.])(?:{$pattern})@u", $free, $all, PREG_OFFSET_CAPTURE) < 1) {
                 continue;
             }
@@ -91,6 +106,18 @@ final readonly class Sockets
         }
 
         return [...$found, ...$this->jst($clause), ...$this->ribbons($clause), ...$this->headers($clause), ...$this->wires($clause)];
+    }
+
+    /** @param  list<string>  $letters */
+    private static function hasAny(string $text, array $letters): bool
+    {
+        foreach ($letters as $one) {
+            if (str_contains($text, $one)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Of a lead in the box, an instrument, another plug that fits. */

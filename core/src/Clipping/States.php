@@ -21,7 +21,8 @@ final class States
     ];
 
     /** Words of somebody who metered it himself. */
-    public const MEASURED = '/measur\w+|\bmeter(?:ed)?\b|\bi (?:read|get|got|see|saw)\b|\bread\b|on the bench|my bench|wall meter|usb meter/';
+    public const MEASURED = '/measur\w+|\bmine (?:draws|takes|pulls|needs)\b|\bmeter(?:ed)?\b|\bi (?:read|get|got|see|saw)\b|\bread\b|on the bench|'
+        .'my bench|wall meter|usb meter/';
 
     /** @param  list<Amount>  $others */
     public static function of(Clause $clause, int $from, int $to, array $others): string
