@@ -152,11 +152,12 @@ final readonly class Amounts
         $behind = '(?=\s*(?:$|[;)]|,(?!\d)|\.(?:\s|$))|\s(?:in|at|when|with|without|while|on|for (?=the|a\b|any)|idle|under|but|and|or|once|before|if|as|'
             .'because|dimmed)\b)';
         $ahead = '/(?:\b(?:to|at|above|over|below|under|only|about|around|like|nor|steady|just|roughly|near|nearer|than|and|or|takes?|pulls?|draws?|gives?|'
-            .'down|up|full|loud|quiet)|,(?: (?:at|with|in|when|dimmed|otherwise)\b)?(?: [a-z]+){0,3})\s+(?:a |an )?$/';
+            .'down|up|full|loud|quiet|boot|start)|,(?: (?:at|with|in|when|dimmed|otherwise)\b)?(?: [a-z]+){0,3})\s+(?:a |an )?$/';
         if (preg_match_all('/(?=[\d.])(?<![\w.,\/x*-])(?:'.self::NUMBER.")(?![\w%\"°])(?!\s?(?:mm|x|\*)){$behind}/i", $piece, $all, PREG_OFFSET_CAPTURE) < 1) {
             return [];
         }
         $found = [];
+        $last = 0;
         foreach ($all[0] as [$text, $at]) {
             $before = strtolower(substr($piece, max(0, $at - 40), min(40, $at)));
             $source = null;
@@ -172,7 +173,7 @@ final readonly class Amounts
             }
             // "2.1 A, but sags to 4.6 V above 1.5": of which of the two, nobody says.
             $isEither = count(array_intersect_key($units, self::ALIKE)) > 1 && preg_match('/\b(?:at|above|over|below|under|from)\s+$/', $before) === 1;
-            if ($source === null || $isEither || $at - ($source->end - $offset) > self::FAR || preg_match($ahead, $before) !== 1) {
+            if ($source === null || $isEither || $at - max($source->end - $offset, $last) > self::FAR || preg_match($ahead, $before) !== 1) {
                 continue;
             }
             $isAmps = preg_match('/(?<![mµu])(?<!milli)(?:a|amps?|amperes?)$/i', substr($piece, $source->start - $offset, $source->end - $source->start)) === 1;
@@ -181,6 +182,7 @@ final readonly class Amounts
             [$least, $most] = self::ALIKE[$source->unit];
             if ($times >= $least && $times <= $most) {
                 $found[] = $this->bounded($source->unit, $value, $at, $at + strlen($text), $piece, $offset);
+                $last = $at + strlen($text);
             }
         }
 

@@ -97,6 +97,10 @@ final readonly class BareNumbers
             'says' => '/(?<!never )(?:throttl\w+|slows (?:itself down|itself|down)) (?:until|at|from|above|before) '.self::N.'(?! ?%)(?![\w.]*\s?(?:°|'
                 .'degrees|deg|c\b))/',
         ],
+        [
+            'what' => 'temperature limit', 'bound' => 'usual', 'roles' => [],
+            'says' => '/\bat '.self::N.' on the (?:chip|cpu|sensor|core)\b[^.;]{0,24}(?:drops|slows|half)/',
+        ],
         ['what' => 'storage capacity', 'bound' => 'usual', 'roles' => ['board', 'storage'], 'says' => '/(?:emmc|flash|storage|ssd)\W{0,3}'.self::N.' ?g\b/'],
         ['what' => 'wire gauge', 'bound' => 'usual', 'roles' => [], 'says' => '/\bawg ?'.self::N.'/'],
         [

@@ -146,7 +146,7 @@ final readonly class Boxes
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
             'picture area' => '/active|effective|picture (?:bit|part)|you (?:actually |can |really )*see(?: measures| is)?|\b[av]a\b|visible|sichtbar|'
                 .'view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
-            'room inside' => '/(?:\binner\b|\binsides?\b|internal|interior|room (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
+            'room inside' => '/(?:\binner\b|\binsides?\b|internal|interior|\broom (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
             'opening' => '/(?:screen|picture|display|panel) (?:hole|window|cut)|cut-?out|hole for(?: the| a)?(?: \w+)?|opening|window|aperture/',
             'printer bed' => '/\bbed\b|build (?:plate|volume|area)/',
             'size' => '/size|dimension|\bdim\b|outline|outside|outer|external|overall|body|module|board|measures|calliper/',
@@ -221,7 +221,7 @@ final readonly class Boxes
         $after = $clause->after($to, 24);
         $hz = preg_match('/^\D{0,14}?(\d{2,3})(?:\/(\d{2,3}))?\s*hz/', $after, $rate) === 1 ? (float) ($rate[2] ?? $rate[1]) : null;
         $hz ??= preg_match('/^(?:p|\s*@\s*|\s*at )(\d{2,3})\b(?! ?%)/', $after, $rate) === 1 ? (float) $rate[1] : null;
-        $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|takes (?:up|'
+        $isInput = preg_match('/supports?|accepts?|compatible|input (?:up|max|modes?|signal)|max(?:imum)? (?:input|support)|\bup to\b|\bto\b ?$|\btakes (?:up|'
             .'any)|scal(?:es|ed)/', substr($near, -34)) === 1 || preg_match('/^\s*(?:px|pixels|dots)?\s*(?:input|signal)/', $after) === 1;
         if (preg_match('/not included|sold separately/', $clause->after($to, 40)) === 1) {
             return null;

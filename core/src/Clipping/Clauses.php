@@ -68,7 +68,7 @@ final class Clauses
             if (trim($line) === '' || ($isChosen && preg_match('/^\s*(?:\[\s?\]|\(\s?\))/', $line) === 1)) {
                 continue;
             }
-            $table = self::chosen($lines, $index) ?? (preg_match('/\bm(?:in|ax)/i', $line) === 1 ? self::bounded($lines, $index) : null)
+            $table = self::chosen($lines, $index) ?? (preg_match('/\bm(?:in|ax)|\bunits?\b/i', $line) === 1 ? self::bounded($lines, $index) : null)
                 ?? (preg_match('/[;\t|,].*[;\t|,].*[;\t|,]/', $line) === 1 ? self::sheet($lines, $index) : null)
                 ?? (preg_match('/^[^\d]+$/', $line) === 1 ? self::series($lines, $index) : null);
             if ($table !== null) {
@@ -322,6 +322,7 @@ final class Clauses
                 preg_match('/^(typ|typical|nom|nominal|usual)$/', $word) === 1 => 'typ',
                 preg_match('/^(max|maximum|most)$/', $word) === 1 => 'max',
                 preg_match('/^units?$/', $word) === 1 => 'unit',
+                preg_match('/^(values?|ratings?|spec|specification|data|figure)$/', $word) === 1 => 'value',
                 preg_match('/^(conditions?|test conditions?|notes?|remarks?)$/', $word) === 1 => 'skip',
                 default => null,
             };
@@ -329,13 +330,18 @@ final class Clauses
                 $columns[$at] = $kind;
             }
         }
-        if (count(array_intersect($columns, ['min', 'typ', 'max'])) < 2) {
+        if (count(array_intersect($columns, ['min', 'typ', 'max'])) < 2 && array_diff(['value', 'unit'], $columns) !== []) {
             return null;
         }
         $clauses = [];
         $taken = 0;
         for ($next = $index + 1; isset($lines[$next]) && count(self::cells($lines[$next][0], $by)) > 1; $next++) {
             [$row, $start] = $lines[$next];
+            if (trim($row, "|-: \t") === '') {
+                $taken++;
+
+                continue;
+            }
             $label = $values = [];
             $unit = '';
             foreach ($by === ' ' ? self::under($lines[$index][0], $row) : self::cells($row, $by) as $at => $cell) {
@@ -356,7 +362,8 @@ final class Clauses
                 }
             }
             $isText = static fn (string $cell): bool => preg_match('/^[-+]?[\d., ]+$/', $cell) !== 1;
-            $said = array_map(static fn (array $one): string => $isText($one[0]) ? "{$one[0]} {$unit}" : "{$one[0]} {$unit} {$one[1]}", $values);
+            $said = array_map(static fn (array $one): string => $isText($one[0])
+                || $one[1] === 'value' ? "{$one[0]} {$unit}" : "{$one[0]} {$unit} {$one[1]}", $values);
             $clauses[] = new Clause(implode(', ', $said), $start, strtolower(implode(' ', $label)), '', [$start, $start + strlen($row)]);
             $taken++;
         }

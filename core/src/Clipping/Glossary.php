@@ -30,7 +30,8 @@ final class Glossary
         '(?:import|enter|input|entrance) (?:pressure|voltage)' => 'in voltage', '(?:export|exit|output) (?:pressure|voltage)' => 'out voltage',
         '(?:export|exit|output) (?:flow|current)' => 'out current', '(?:import|enter|input) (?:flow|'
             .'current)' => 'in current', 'work electric current' => 'working current', 'electric current' => 'current',
-        'static state' => 'quiescent', 'still electric current' => 'quiescent', 'fill electric(?:ity)?' => 'charge', 'put electric(?:ity)?' => 'discharge',
+        'static state' => 'quiescent', 'empty load' => 'no load', 'still electric current' => 'quiescent', 'fill electric(?:ity)?' => 'charge',
+        'put electric(?:ity)?' => 'discharge',
         'inner block' => 'resistance', 'go out' => 'output', '(?:change|transform|transfer) rate' => 'efficiency', '(?:see|look|'
             .'sight) area' => 'visible', 'back of light' => 'backlight',
         'outer shape' => 'outline', '(?:foot|feet) distance' => 'pitch', 'net heavy' => 'weight', 'electricity core' => 'cell',

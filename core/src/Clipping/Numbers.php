@@ -71,7 +71,8 @@ final readonly class Numbers
                 && preg_match(self::TICKED, $clause->after($amount->end - $clause->start)) !== 1);
             $find = $isLeft ? null : $this->read($clause, $amount, $free);
             if ($find === null && ! $isLeft && in_array($amount, $inherited, true) && isset($before[$amount->unit])
-                && ($amount->usual === null || States::of($clause, $amount->start - $clause->start, $amount->end - $clause->start, $free) !== '')) {
+                && ($amount->usual === null || $before[$amount->unit]->what === 'draw'
+                    || States::of($clause, $amount->start - $clause->start, $amount->end - $clause->start, $free) !== '')) {
                 // A bound, or another state, of what the number before it was.
                 $find = new Find($before[$amount->unit]->what, [...$amount->bounds(), ...$this->circumstances($clause, $amount->start - $clause->start,
                     $amount->end - $clause->start, $free)], $amount->start, $amount->end);
@@ -114,7 +115,7 @@ final readonly class Numbers
             'W' => $this->watts($clause, $amount, $others, $from, $to, $before),
             'C' => $this->role !== 'cells' ? $this->heat($clause, $amount, $others, $from, $to) : $this->multiple($clause, $amount, $others, $from, $to),
             'mAh' => in_array($this->role, ['cells', 'controls'], true) && ! ($this->isBank
-                && $this->isNear($clause, '/rated|output capacity|real output/', $from, $to, $others, 24.0))
+                && $this->isNear($clause, '/\brated|output capacity|real output/', $from, $to, $others, 24.0))
                 && preg_match('/^\s*(?:out\b(?! of)|usable|(?:at|@) ?5)/', $after) !== 1 ? Find::figure('capacity', $amount) : null,
             'Wh' => $this->role === 'cells' ? Find::figure('energy', $amount) : null,
             'mm' => $this->length($clause, $amount, $others, $from, $to, $after),
@@ -202,6 +203,9 @@ final readonly class Numbers
         $isAt = preg_match('/(?:\bat|@|\ball at|\bwhile at)\s*(?:about |approx\.? )?$/', $before) === 1
             || ($isLoad && ! $amount->isRange() && preg_match('/\(\s*$/', $before) === 1 && preg_match('/^\s*\)/', $after) === 1 && $this->hasUnit($others,
                 'mA'));
+        if ($isLoad && $clause->says('/^\W*(?:all|everything)(?: of (?:it|that|this))? at\b/')) {
+            return Find::figure('draw taken at', $amount);
+        }
         if ($isLoad && $isAt && ($this->hasUnit($others, 'mA') || preg_match('/current|consum|draw/',
             $clause->label.$clause->heading.substr($clause->lower, 0, $from)) === 1) && ! $this->hasUnit($others, 'ohm')) {
             return Find::figure('draw taken at', $amount);
@@ -268,7 +272,8 @@ final readonly class Numbers
             };
         }
         $meaning = $this->meaningOfVolts($clause, $amount, $best);
-        if ($this->role === 'cells' && ($meaning === 'absolute maximum' || ($amount->isRange() && $clause->says('/window|working range|operat\w* range/')))) {
+        if ($this->role === 'cells' && ($meaning === 'absolute maximum' || ($amount->isRange() && $clause->isAbout('/window|working range|voltage range|'
+            .'operat\w* range/')))) {
             return null;
         }
         $isOfTest = $meaning === 'empty' && $clause->says('/\btested\b|\bmeasured\b/')
@@ -485,7 +490,7 @@ final readonly class Numbers
             $meaning = 'quiescent current';
         }
         if ($this->role === 'cells' && $meaning === 'discharge limit' && $clause->isAbout('/(?<!dis)(?<!dis-)charg/')
-            && ! $clause->isAbout('/dis-?charg|load|continuous|drain|work|deliver|good for/')) {
+            && ! $clause->isAbout('/dis-?charg|\bload|continuous|drain|work|deliver|good for/')) {
             $meaning = 'charge limit';
         }
         if (in_array($this->role, Cues::LOADS, true) && in_array($meaning, ['draw', null], true) && $clause->says(self::ASLEEP_FIRST)) {
@@ -529,7 +534,7 @@ final readonly class Numbers
         // "5 V/3 A" beside a socket is what to feed it with.
         $isSupply = in_array($this->role, ['board', 'display'], true) && preg_match('/\d ?v(?:dc)?\s?[\/,]?\s?$/', $before) === 1
             && ($amount->isOne() || $amount->isRange()) && $amount->value() >= 1000.0 && ($far === null || $far > 20.0) && ! $clause->says('/draw|consum|'
-                .'\btyp(?:ical)?\b|takes/');
+                .'\btyp(?:ical)?\b|\btakes/');
 
         return $isSupply
             || ($isLoad && preg_match(self::OF_A_SUPPLY, $after) === 1)
@@ -562,7 +567,7 @@ final readonly class Numbers
     {
         $isMetered = $this->isNear($clause, States::MEASURED, $from, $to, $others, 70.0)
             || (in_array($this->role, ['board', 'display'], true) && $clause->says(States::MEASURED) && ! $clause->says('/\b(?:reckoned|calculated|says|'
-            .'claims?|printed|sheet|label|seller|shop|rated|stated?)\b/'));
+            .'claims?|printed|sheet|label|seller|shop|\brated|stated?)\b/'));
 
         return ['state' => States::of($clause, $from, $to, $others), ...($isMetered ? ['metered' => 'yes'] : [])];
     }
@@ -591,7 +596,7 @@ final readonly class Numbers
         $best = $this->nearest($clause, [
             ['', '/\bpeak|burst|pulse|for \d+ ?s(?:ec\w*)?\b|temp/', -4.0],
             ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling/', 0.0],
-            ['discharge limit', '/dis-?charg\w*|continuous|load|drain/', -2.0],
+            ['discharge limit', '/dis-?charg\w*|continuous|\bload|drain/', -2.0],
         ], $from, $to, $others);
         $meaning = $best[0] ?? 'discharge limit';
 
@@ -714,7 +719,7 @@ final readonly class Numbers
 
     private function vent(Clause $clause, Amount $amount, string $after): ?Find
     {
-        if (! $clause->isAbout('/vent|air|grill|slots?|openings?/')) {
+        if (! $clause->isAbout('/\bvent|\bair|grill|slots?|openings?/')) {
             return null;
         }
         $times = preg_match('/\b(two|three|four|six|\d+)\s+(?:\w+ )?(?:fields|grills|openings|slots|vents)/', $clause->lower, $found) === 1
@@ -727,8 +732,8 @@ final readonly class Numbers
     /** @param  list<Amount>  $others */
     private function mass(Clause $clause, Amount $amount, array $others, int $from, int $to): ?Find
     {
-        $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|load|bears|'
-            .'holds|rated for|screw|per metre|up to/';
+        $skip = '/g\. ?w\b|gross|packed|packing|carton|shipp\w+|package|parcel|with (?:box|packaging)|total weight of the (?:set|bag)|in the box|\bload|bears|'
+            .'holds|\brated for|screw|per metre|up to/';
         if (preg_match('/memory|\bram\b|disk|\bstate\b|storage|flash/', $clause->label) === 1) {
             // "Solid state: 64G" are no grams.
             return in_array($this->role, ['board', 'storage'], true) && preg_match('/memory|\bram\b/', $clause->label) !== 1
@@ -757,7 +762,7 @@ final readonly class Numbers
             && $this->isNear($clause, '/efficien\w*|\beff\b/', $from, $to, $others, 60.0) && ! $this->isNear($clause, '/thd|distortion|vat|tax|save|off\b/',
                 $from, $to, $others, 8.0);
         $isEfficiency = $isEfficiency || ($this->role === 'regulator' && $amount->value() >= 0.6
-            && ! $clause->isAbout('/vat|off\b|save|ripple|load reg|humid|thd|charge|duty|tax|discount/'));
+            && ! $clause->isAbout('/vat|off\b|save|ripple|\bload reg|humid|thd|charge|duty|tax|discount/'));
         if (! $isEfficiency || $amount->value() > 1.0 || $amount->value() < 0.3) {
             return null;
         }
@@ -782,7 +787,7 @@ final readonly class Numbers
             return new Find('least load', ['usual' => $amount->value()], $amount->start, $amount->end);
         }
         $isLoad = $this->isNear($clause, '/\bload\b|min(?:imum|\.)? (?:speaker )?impedance|speakers? (?:from|of at least)/', $from, $to, $others, 46.0)
-            && $this->isNear($clause, '/\b(?:min|load)/', $from, $to, $others, 46.0) && ! $clause->says('/\d ?w\b/');
+            && $this->isNear($clause, '/\b(?:min|\bload)/', $from, $to, $others, 46.0) && ! $clause->says('/\d ?w\b/');
         if ($isLoad) {
             return Find::figure('least load', new Amount('ohm', null, $amount->least ?? $amount->value(), null, $amount->start, $amount->end));
         }
@@ -818,7 +823,7 @@ final readonly class Numbers
         $limit = '/throttl\w*|slows? (?:itself )?down|slows\b|shut.?down temp\w*|thermal (?:shut.?down|limit|cut)|shuts? (?:itself )?(?:down|off)|'
             .'under.?clock\w*|pulls? (?:itself )?back|clock (?:drops|falls|goes down)|gets slow\w*|'
             .'over.?temp\w*|auto(?:matic(?:ally)?)? (?:close|off|shut)|\btsd\b|hot limit|max(?:imum)? (?:chip|junction|core|cpu|soc|die) temp/';
-        $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|air|room|tape|glue|melts|soften/';
+        $not = '/never (?:\w+ )?(?:slow|throttl)|operat|ambient|storage|\bair|\broom|\btape|glue|melts|soften/';
 
         return $amount->value() >= 50.0 && ($this->isNear($clause, $limit, $from, $to, $others, 60.0)
             || $this->isNear($clause, '/throttl\w*|slows? (?:itself )?down/', $from, $to, $others, 128.0))

@@ -132,7 +132,8 @@ final readonly class Phrases
                     .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
                     .'input)|ddc',
                 'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
-                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|(?:light|brightness):? [^.;,]{0,36}\bbuttons?\b|osd keys?|'
+                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|\bkeys? adjust|(?:light|'
+                    .'brightness):? [^.;,]{0,36}\bbuttons?\b|osd keys?|'
                     .'key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
                             .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
@@ -171,7 +172,7 @@ final readonly class Phrases
                 'built-in' => 'board inside cuts|(?:little|small|tiny) board[^.;]{0,40}(?:cuts|protect|over-?(?:dis)?charge)|protection (?:inside|built|'
                     .'board|on board)|'
                     .'\bbms\b|\bpcm\b|\bpcb\b|'
-                    .'protection (?:board|circuit|pcb|plate|ic)|protect plate|'
+                    .'protection (?:board|circuit|pcb|plate|ic)|protect (?:plate|board)|'
                     .'\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
@@ -198,7 +199,7 @@ final readonly class Phrases
                 'yes' => 'pull the plug[^.;]{0,40}(?:keeps|goes on|stays)|side (?:fill|charge)\W? ?side (?:put|use|discharge)|(?:gives|feeds|powers|runs|'
                     .'supplies)[^.;]{0,30}while (?:it )?charg|power.?path|power (?:goes|passes) through|'
                     .'works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
-                    .'feeds? the (?:console|load) while|while (?:it )?charg\w+,? (?:no blip|'
+                    .'feeds? the (?:console|\bload) while|while (?:it )?charg\w+,? (?:no blip|'
                     .'without|the output stays|works)|same time|while plugged in|output stays (?:on|up|alive)|(?:also|even) (?:during|while) charging|'
                     .'during charging|'
                         .'play (?:and|'
@@ -355,7 +356,7 @@ final readonly class Phrases
             .' so far| used|'
             .' done)?/', $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1
             && (preg_match('/so far|on (?:it|them)|used|\bhas (?:been|seen)|been through|counter|\bdone\b/', $clause->lower) === 1
-                || (preg_match('/^(?:ca|about|approx|~)/', $match[0][0]) === 1 && preg_match('/life|promis|rated|guarant|\bup to|>|'
+                || (preg_match('/^(?:ca|about|approx|~)/', $match[0][0]) === 1 && preg_match('/life|promis|\brated|guarant|\bup to|>|'
                 .'\+/', $clause->lower) !== 1))) {
             [$from, $to] = self::place($clause, $match[0]);
             $found[] = new Find('cycles so far', ['usual' => (int) $match[1][0]], $from, $to);
@@ -445,7 +446,7 @@ final readonly class Phrases
     private function otherControls(Clause $clause): array
     {
         $found = [];
-        if (preg_match('/\b(?:for|holds?|fits?|takes?|stretch\w*)\b[^.;\d]{0,24}\b(?:phones?|devices?|tablets?)\b[^.;\d]{0,16}(\d{2,3}) ?(?:mm ?)?(?:to|-|'
+        if (preg_match('/\b(?:for|holds?|fits?|\btakes?|stretch\w*)\b[^.;\d]{0,24}\b(?:phones?|devices?|tablets?)\b[^.;\d]{0,16}(\d{2,3}) ?(?:mm ?)?(?:to|-|'
             .'–) ?(\d{2,3}) ?mm/u',
             $clause->lower, $match, PREG_OFFSET_CAPTURE) === 1) {
             [$from, $to] = self::place($clause, $match[0]);
@@ -506,7 +507,8 @@ final readonly class Phrases
         // In a name it stands between other words with capitals: "Model M2 Quad".
         $name = '(?<=[a-z] )(?-i:M)\d (?-i:(?=[A-Z]))(?!\w+ ?[x×]|hole|screw)';
         if (! in_array($this->role, ['board', 'display', 'case', 'regulator', 'charger', 'sound'], true)
-            || preg_match("/(?:{$name})(*SKIP)(*F)|(?<![\\w.\\/])m(1[.,]6|2[.,]5|2|3|4)(?:\\b|(?=x\\d))(?![.,]\\d)(?!\\.2)/i", $clause->text, $match,
+            || preg_match("/\"[^\"]{0,24}\"(*SKIP)(*F)|(?:{$name})(*SKIP)(*F)|(?<![\\w.\\/])m(1[.,]6|2[.,]5|2|3|4)(?:\\b|"
+            .'(?=x\\d))(?![.,]\\d)(?!\\.2)/i', $clause->text, $match,
                 PREG_OFFSET_CAPTURE) !== 1
             || preg_match('/^\s*(?:slot|key|ssd|socket)/', $clause->after($match[0][1] + strlen($match[0][0]), 8)) === 1) {
             return [];

@@ -33,7 +33,7 @@ final readonly class Sockets
         'other:vga' => '\bvga\b',
         'other:dp' => 'display ?port',
         'rca' => '\bav\d\b|(?<=\d)av\b|\brca\b|\bav\b(?: in)?|composite(?: video)?(?: in)?|\bcvbs\b',
-        'barrel-5.5' => '(?:dc )?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
+        'barrel-5.5' => '(?:dc ?)?(?:barrel|hollow|coax\w*)? ?(?:plug|jack|socket|connector|'
             .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|'
             .'2[.,][15](?: ?mm)? ?[x\/*] ?5[.,]5(?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug|'
                 .' socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'

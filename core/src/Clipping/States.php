@@ -11,9 +11,10 @@ final class States
         'idle' => '/\bidl\w+|right down|\bwithout (?=\d)|without (?:the )?(?:back.?)?light|light off|light is off|launcher|doing nothing|no signal|'
             .'no music|at rest|'
             .'\bquiet\b|silen\w+|\bblack\b|\bdesktop\b|\bmenu\b|'
-            .'\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|at half\b|standing still|\bstanding\b|resting|lightest|leerlauf|ruhe\w*/',
+            .'\bdim(?:med)?\b|no load|lowest|all the way down|half (?:light|bright)|at half\b|standing still|\bsitting\b|\bstanding\b|resting|lightest|'
+            .'leerlauf|ruhe\w*/',
         'heavy' => '/heavy|quick|\bfast\b|rapid|\bfull\w*|bright\w*|all \d? ?cores|stress|under load|full load|worst|\bloud|flat out|all the way up|'
-            .'white 100|wifi on|neighbours|shout|white (?:page|screen|picture)|lit up|heavier|'
+            .'white 100|wifi on|neighbours|shout|white (?:page|screen|picture)|lit up|heavier|\b3-?d\b|'
             .'\bmax\w*\b|at most|at the most|the worst|hardest|busy|hammer|unter (?:voll)?last|volllast|made it sweat/',
         'usual' => '/\btyp\w*|\bcontinuous|\bgames?\b|\bplay\w*|\busual\w*|normal\w*|factory|default|as delivered|average|ordinary|standard|recommend\w*|'
             .'suggest\w*|'
@@ -21,7 +22,7 @@ final class States
     ];
 
     /** Words of somebody who metered it himself. */
-    public const MEASURED = '/measur\w+|\bmine (?:draws|takes|pulls|needs)\b|\bmeter(?:ed)?\b|\bi (?:read|get|got|see|saw)\b|\bread\b|on the bench|'
+    public const MEASURED = '/measur\w+|\bmine (?:draws|\btakes|pulls|\bneeds)\b|\bmeter(?:ed)?\b|\bi (?:read|get|got|see|saw)\b|\bread\b|on the bench|'
         .'my bench|wall meter|usb meter/';
 
     /** @param  list<Amount>  $others */
