@@ -190,6 +190,32 @@ final readonly class Amounts
     }
 
     /**
+     * Currents of a sentence that goes on about the one before: "it sits at 290 mA. In games that becomes 350."
+     *
+     * @param  float  $before  milliamps
+     * @param  bool  $isAmps  whether those were written in amps
+     * @return list<Amount>
+     */
+    public function goingOn(string $piece, float $before, bool $isAmps, int $offset): array
+    {
+        $ahead = '(?:becomes|goes to|go to|went to|gets to|rises to|climbs to|jumps to|drops to|falls to|comes down to|more like|needs|takes|took|pulls|draws|'
+            .'it is|it.s|that is|that.s|about|around|nearer|rather)';
+        $behind = '(?=\s*(?:$|[;)]|,(?!\d)|\.(?:\s|$))|\s(?:in|at|when|with|without|for|while|if|on|once|as|and|but)\b)';
+        if (preg_match_all("/\b{$ahead}\s(".self::NUMBER."){$behind}/i", $piece, $all, PREG_OFFSET_CAPTURE) < 1) {
+            return [];
+        }
+        $found = [];
+        foreach ($all[1] as [$text, $at]) {
+            $value = $this->number($text) * ($isAmps ? 1000.0 : 1.0);
+            if ($value >= 0.15 * $before && $value <= 8.0 * $before) {
+                $found[] = $this->bounded('mA', $value, $at, $at + strlen($text), $piece, $offset);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
      * @param  array<int|string, array{?string, int}>  $match
      * @return list<Amount> two where what looks like a range are two things, "5 V-1 A"
      */

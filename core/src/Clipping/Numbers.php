@@ -92,6 +92,26 @@ final readonly class Numbers
         return $found;
     }
 
+    /**
+     * What a sentence that goes on about a draw says, whose unit stands in the one before.
+     *
+     * @param  bool  $isAmps  whether the draw was written in amps
+     * @return list<Find>
+     */
+    public function goesOn(Clause $clause, Find $draw, bool $isAmps): array
+    {
+        $own = array_filter($this->amounts->in($clause->figures, $clause->start), static fn (Amount $one): bool => in_array($one->unit, ['mA', 'V', 'W'],
+            true));
+        $before = $draw->number('usual') ?? $draw->number('most') ?? $draw->number('least') ?? 0.0;
+        if ($own !== [] || $before <= 0.0) {
+            return [];
+        }
+        $amounts = $this->amounts->goingOn($clause->figures, $before, $isAmps, $clause->start);
+
+        return array_map(static fn (Amount $one): Find => new Find('draw', [...$one->bounds(), 'state' => States::of($clause, $one->start - $clause->start,
+            $one->end - $clause->start, $amounts), ...array_intersect_key($draw->says, ['metered' => true])], $one->start, $one->end), $amounts);
+    }
+
     /** @param  list<Amount>  $others */
     private function read(Clause $clause, Amount $amount, array $others): ?Find
     {

@@ -15,6 +15,9 @@ final readonly class Reader
     /** Signs that are read; what comes after belongs to no part. */
     public const MOST_SIGNS = 40_000;
 
+    /** Signs behind a draw within which a sentence may go on about it. */
+    private const GOES_ON_WITHIN = 160;
+
     /** @return list<Find> */
     public static function read(string $text, Role $role): array
     {
@@ -35,6 +38,8 @@ final readonly class Reader
             $isGuard);
         $sockets = new Sockets($role->value, $isMains);
         $phrases = new Phrases($isGuard ? 'guard' : $role->value);
+        $draw = null;
+        $isAmps = false;
         foreach ($clauses as $index => $clause) {
             if ($clause->says('/\bfits (?:handhelds|consoles)|\bwarranty|guarantee|sold out/')) {
                 // Words of the shop; sizes may still stand beside them.
@@ -48,7 +53,18 @@ final readonly class Reader
                 array_values(array_filter($named, static fn (Find $find): bool => preg_match('/^(barrel|jack|jst)/',
                     (string) ($find->says['connector'] ?? '')) === 1)),
             )];
-            $of = [...$sizes, ...$named, ...$phrases->of($clause), ...$numbers->of($clause, $taken)];
+            $said = $numbers->of($clause, $taken);
+            if ($draw !== null && $clause->start - $draw->end < self::GOES_ON_WITHIN) {
+                array_push($said, ...$numbers->goesOn($clause, $draw, $isAmps));
+            }
+            foreach ($said as $find) {
+                if ($find->what === 'draw') {
+                    $draw = $find;
+                    $written = substr($plain->text, $find->start, $find->end - $find->start);
+                    $isAmps = preg_match('/\d\s?a(?:mps?)?$/i', $written) === 1 || (preg_match('/[a-z]$/i', $written) !== 1 && $isAmps);
+                }
+            }
+            $of = [...$sizes, ...$named, ...$phrases->of($clause), ...$said];
             array_push($finds, ...($clause->row === null ? $of : array_map(
                 static fn (Find $find): Find => new Find($find->what, $find->says, $clause->row[0], $clause->row[1], $find->isUnsure), $of,
             )));
