@@ -101,6 +101,10 @@ final readonly class BareNumbers
             'what' => 'temperature limit', 'bound' => 'usual', 'roles' => [],
             'says' => '/\bat '.self::N.' on the (?:chip|cpu|sensor|core)\b[^.;]{0,24}(?:drops|slows|half)/',
         ],
+        [
+            'what' => 'shutdown time', 'bound' => 'usual', 'roles' => ['board', 'storage'],
+            'says' => '/shut.?down (?:is|takes) (?:more like |about |around )?'.self::N.'(?![\w.]*\s?(?:s\b|sec|min|ma|w|v)\b)/',
+        ],
         ['what' => 'storage capacity', 'bound' => 'usual', 'roles' => ['board', 'storage'], 'says' => '/(?:emmc|flash|storage|ssd)\W{0,3}'.self::N.' ?g\b/'],
         ['what' => 'wire gauge', 'bound' => 'usual', 'roles' => [], 'says' => '/\bawg ?'.self::N.'/'],
         [

@@ -144,7 +144,7 @@ final readonly class Boxes
                 .'carton(?: size)?|shipping(?: size)?|for (?:an? |the )?boards? ?$|stands?\b|screen (?:size )?cut|plug|barrel|'
                 .'sticker|drill|fits (?:boards|panels|screens)|for (?:boards|panels)(?! \|)|\bm[2-4](?:\.5)? ?$|screws?/',
             'hole spacing' => '/holes?\b|mounting|fasten\w*|spacing|cent(?:re|er) (?:distance|to)|pitch of (?:the )?holes|screw pattern/',
-            'picture area' => '/active|effective|picture (?:bit|part)|you (?:actually |can |really )*see(?: measures| is)?|\b[av]a\b|visible|sichtbar|'
+            'picture area' => '/active|lit part|effective|picture (?:bit|part)|you (?:actually |can |really )*see(?: measures| is)?|\b[av]a\b|visible|sichtbar|'
                 .'view(?:ing|able)? ?(?:area|size)?|display area|picture area|lit area/',
             'room inside' => '/(?:\binner\b|\binsides?\b|internal|interior|\broom (?:for|inside)(?: \w+)?)(?: size| dimensions?| measurements?)?|cavity/',
             'opening' => '/(?:screen|picture|display|panel) (?:hole|window|cut)|cut-?out|hole for(?: the| a)?(?: \w+)?|opening|window|aperture/',

@@ -48,7 +48,8 @@ final class Cues
                 ['', '/over.?(?:charge|fill)\w* protect|\bripple|\bsags?|droops?|falls to|drops to|dips?\b|tips|\bsolar cell/', -6.0],
                 ['recovery voltage', '/before it (?:comes|starts|wakes)|comes? back/', -26.0],
                 ['recovery voltage', '/re-?connect\w*|recover\w*|re-?starts charging/', -6.0],
-                ['cut-off', '/lets (?:\w+ )?go|cuts? out|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|over.?discharge|disconnect|under.?volt/', -6.0],
+                ['cut-off', '/lets (?:\w+ )?go|cuts? out|cuts? (?:the )?(?:load|output)|(?<!charging )cuts? ?(?:it )?.?off|stops? discharg\w*|'
+                    .'over.?discharge|disconnect|under.?volt/', -6.0],
                 ['full', '/charge(?:s|d)? (?:volt\w*|to\b|end|cut.?off|limit)|charging (?:voltage|cut.?off|end|stop)|\bfloat\b|full (?:charge|volt)|'
                     .'end.of.charge|termination|stops (?:at|charging)|'
                     .'final voltage/', -8.0],
@@ -133,7 +134,7 @@ final class Cues
                 ['', '/over.?current|trips?|short.?circuit|detect/', -8.0],
                 ['output peak current', '/\bpeaks?\b|burst|pulse|momentar|\bmoment\b|for \d+ ?s(?:ec\w*)?\b|surge|short(?:ly|-term)/', -4.0],
                 ['charge input current', '/\binput\b|charge input|\bin\b(?=:| ?\d)/', 4.0],
-                ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b/', -3.0],
+                ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b|\bgive (?:it|them)\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
                 ['discharge limit', '/dis-?charg\w*|work\w* current|continu\w*|\bload\b|drain|delivers|good for|\bpull\b|for as long as/', 0.0],
                 ['discharge limit', '/max(?:imum)? current|current/', 24.0],
@@ -238,9 +239,10 @@ final class Cues
                 .'distance to|shaft|'
                 .'tabs?\b|glass alone|tolerance|bezel/', -3.0],
             ['ribbon pitch', '/pitch|raster|(?<=mm )apart|(?<=metre )apart|(?<=meter )apart|\bspacing of (?:the )?contacts/', -8.0],
-            ['travel', '/travel|stroke|press(?:ed|es)?\b|slides?\b|each way|either (?:way|side|direction)|both ways|\bthrow\b/', -6.0],
+            ['travel', '/travel|stroke|press(?:ed|es)?\b|slides?\b|each way|either (?:way|side|direction)|both ways|(?:to )?each side|\bthrow\b/', -6.0],
             ['bend room', '/\bbend|\bbent to|radius/', -6.0],
-            ['height above face', '/(?:above|over) (?:the )?face|out of the (?:board|face|case|shell)|stands? (?:\S+ ){0,2}above|sticks out|proud|'
+            ['height above face', '/(?:above|over) (?:the )?(?:face|shell|panel|case)|out of the (?:board|face|case|shell)|stands? (?:\S+ ){0,2}above|'
+                .'sticks out|proud|'
                 .'cap (?:height|stands)|protrud/', -6.0],
             ['wall', '/\bwalls?\b|\bsides? (?:are|is)\b|tinplate|sheets?\b|material thick|(?:solid |ply)wood|acrylic|\bsteel|\btin\b|everywhere|'
                 .'all round/', -4.0],

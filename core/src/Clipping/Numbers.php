@@ -175,7 +175,10 @@ final readonly class Numbers
             'charger' => preg_match('/^\s*(?:solar )?panels?\b/', $after) === 1 || ($clause->says('/panel/') && $amount->unit === 'W')
                 || (! $this->isMainsSupply && $this->isNear($clause, '/suggest\w*|recommend\w*|advis\w*|please use|best with/', $from, $to, $others, 30.0)
                     && $clause->says('/head\b|plug\b|adapt[eo]r|brick|charger\b/')),
-            'regulator' => $amount->unit === 'mA' && ((preg_match('/\bat (?:\d[^,;]{0,16})?$/', $clause->before($from)) === 1
+            // "94 % (12 V in, 1 A)": at which it is so efficient.
+            'regulator' => preg_match('/(?:%|percent)[^()]*\((?![^()]*(?:abs|max|limit))[^()]*$/', substr($clause->lower, 0, $from)) === 1
+                || $amount->unit === 'mA'
+                && ((preg_match('/\bat (?:\d[^,;]{0,16})?$/', $clause->before($from)) === 1
                 && $clause->isAbout('/efficien|\beff\b|%|saw|measured/')) || preg_match('/^[\s*_]{0,3}in(?:put)?\b(?! (?:to|at))/', $after) === 1),
             'controls' => $this->isNear($clause, '/(?<!dis)charg\w*/', $from, $to, $others, 75.0),
             default => false,
@@ -512,6 +515,10 @@ final readonly class Numbers
         if ($this->role === 'cells' && $meaning === 'discharge limit' && $clause->isAbout('/(?<!dis)(?<!dis-)charg/')
             && ! $clause->isAbout('/dis-?charg|\bload|continuous|drain|work|deliver|good for/')) {
             $meaning = 'charge limit';
+        }
+        if ($this->role === 'cells' && $meaning === null && ! $this->isBank && preg_match('/mah(?: and|,|'
+            .' \/)? $/', $clause->before($amount->start - $clause->start)) === 1) {
+            $meaning = 'discharge limit';
         }
         if (in_array($this->role, Cues::LOADS, true) && in_array($meaning, ['draw', null], true) && $clause->says(self::ASLEEP_FIRST)) {
             $meaning = 'standby draw';

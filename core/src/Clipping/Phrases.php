@@ -120,7 +120,8 @@ final readonly class Phrases
     private static function display(): array
     {
         return [
-            'touch' => ['no' => 'not a touch|not react[^.;]{0,10}(?:fingers|touch)|touch\W.{0,14}\bnot on|(?:there(?:.s| is)|they (?:do|sell|have|make|'
+            'touch' => ['no' => 'not a touch|(?:does|do)(?:n.t| not) (?:do|have|support|come with) touch|not react[^.;]{0,10}(?:fingers|touch)|'
+                .'touch\W.{0,14}\bnot on|(?:there(?:.s| is)|they (?:do|sell|have|make|'
                 .'offer)|also|exists) (?:also )?(?:with |'
                 .'an? )?touch (?:version|one|model|variant)|\bno touch|without touch|touch\W{1,3}(?:no\b|none|have not|has not|nein)|\b(?:kein|'
                 .'ohne) touch|non.?touch|'
@@ -196,7 +197,8 @@ final readonly class Phrases
                     .'pass.?through)|does(?:n\'t| not) feed|not (?:run|power|'
                     .'feed) (?:\w+ ){0,3}while (?:it )?charg|without (?:load.?shar|power.?path)|(?:load.?shar\w+|power.?path|pass.?through)\W{1,3}no\b|'
                         .'output (?:is )?off while charging|cuts? the output while',
-                'yes' => 'pull the plug[^.;]{0,40}(?:keeps|goes on|stays)|side (?:fill|charge)\W? ?side (?:put|use|discharge)|(?:gives|feeds|powers|runs|'
+                'yes' => 'keeps? (?:playing|running|going)[^.;]{0,30}(?:plug|charg)|pull the plug[^.;]{0,40}(?:keeps|goes on|stays)|side (?:fill|'
+                    .'charge)\W? ?side (?:put|use|discharge)|(?:gives|feeds|powers|runs|'
                     .'supplies)[^.;]{0,30}while (?:it )?charg|power.?path|power (?:goes|passes) through|'
                     .'works while (?:it )?charg|load.?shar\w+|shares the load|pass.?through|'
                     .'feeds? the (?:console|\bload) while|while (?:it )?charg\w+,? (?:no blip|'
@@ -405,7 +407,7 @@ final readonly class Phrases
         $total = 0;
         $first = null;
         if (preg_match_all("/\b{$count} (?:(?:\d+ ?mm|face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|clicky|rubber|big|"
-            ."small) )*(?:push ?)?(?:buttons?|keys)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+            ."small) )*(?:push ?)?(?:buttons?|keys|(?<=tact )switches)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all as $match) {
                 if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/',
                     $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {

@@ -18,7 +18,7 @@ final readonly class Sockets
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)|hdmi (?:is|of) the mini (?:sort|kind|type|one)|hdmi[^.;,]{0,24}\bmini (?:socket|plug|'
             .'one)\b',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
-        'usb-micro' => 'micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
+        'usb-micro' => 'usb \((?:the )?micro\)|micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b|(?<=the )c(?= (?:does|gives|takes|'
             .'one|is)\b)',
