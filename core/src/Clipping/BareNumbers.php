@@ -78,6 +78,7 @@ final readonly class BareNumbers
             'says' => '/\b(?:takes|accepts|eats|runs)(?: anything| everything| any input)? (?:from|'
                 .'between) '.self::N.' (?:to|and) '.self::N.self::WITHOUT_UNIT.'/',
         ],
+        ['what' => 'wall', 'bound' => 'usual', 'roles' => ['case'], 'says' => '/\bwalls? '.self::N.'(?!\w|[.,]?\d|\s?(?:mm|x|to|-))/'],
         ['what' => 'wall', 'bound' => 'usual', 'roles' => ['case'], 'says' => '/(?<![\w.,])'.self::N.' walls?\b/', 'unless' => '/(?<![.,\d])(?:two|[234]|'
             .'three|four) walls/'],
         [

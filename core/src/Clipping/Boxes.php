@@ -159,6 +159,9 @@ final readonly class Boxes
                 $best = $at > $best[1] || ($at === $best[1] && $what !== 'size') ? [(string) $what, $at] : $best;
             }
         }
+        if ($role === 'case' && preg_match('/^\s*(?:mm)?\s*\((ext|int)/', $after, $side) === 1) {
+            return $side[1] === 'int' ? 'room inside' : 'size';
+        }
         if ($role === 'display' && preg_match('/^\s*(?:mm)?\s*(?:lit|visible|active)\b/', $after) === 1) {
             return 'picture area';
         }
@@ -169,11 +172,13 @@ final readonly class Boxes
             return 'hole spacing';
         }
         if ($best[0] === 'size' && preg_match('/^\s*(?:mm\s*)?\(?(?:cut-?out|holes?|hole spacing|active|visible|inside)/', $after) === 1) {
-            return preg_match('/hole/', $after) === 1 ? 'hole spacing' : (preg_match('/active|visible/', $after) === 1 ? 'picture area'
+            return preg_match('/hole/', $after) === 1 ? ($role === 'switch' ? '' : 'hole spacing') : (preg_match('/active|visible/',
+                $after) === 1 ? 'picture area'
                 : (preg_match('/inside/', $after) === 1 ? 'room inside' : 'opening'));
         }
         $allowed = match ($best[0]) {
             'picture area' => $role === 'display',
+            'hole spacing' => $role !== 'switch',
             'room inside', 'printer bed', 'opening' => $role === 'case',
             default => true,
         };

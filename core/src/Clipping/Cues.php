@@ -136,7 +136,7 @@ final class Cues
                 ['charge input current', '/\binput\b|charge input|\bin\b(?=:| ?\d)/', 4.0],
                 ['charge limit', '/(?<!dis)(?<!dis-)charg\w*|filling|\bfill\b|\bgive (?:it|them)\b/', -3.0],
                 ['output current', '/\bout(?:put)?s?\b|usb-?a|usb-?c|\bport/', 4.0],
-                ['discharge limit', '/dis-?charg\w*|work\w* current|continu\w*|\bload\b|drain|delivers|good for|\bpull\b|for as long as/', 0.0],
+                ['discharge limit', '/dis-?charg\w*|work\w* current|continu\w*|\bcont\b|\bload\b|drain|delivers|good for|\bpull\b|for as long as/', 0.0],
                 ['discharge limit', '/max(?:imum)? current|current/', 24.0],
             ],
             'charger' => [
@@ -221,7 +221,7 @@ final class Cues
                 ['', '/power light|light power|(?:back.?light|\bleds?) (?:power|consum\w*|\btakes|alone)|^\W*(?:back.?light|leds?)\b/', -4.0],
                 ['heat', '/heat|dissipat|\btdp\b|\bgives? off/', -3.0],
                 ['standby power', '/stand.?by|sleep|(?<!gives )(?<!give )\boff\b/', -5.0],
-                ['', '/speaker|\bsound|\baudio/', -5.0],
+                ['', '/speaker|\bspk\b|\bsound|\baudio/', -5.0],
                 ['draw power', '/consum\w*|full on\b|in games|playing|on average|draws?|\btakes|idle|\buses|\bneeds|\bload|low|pulls|\beats|doing nothing|'
                     .'at the wall/', 0.0],
                 ['draw power', '/power/', 30.0],

@@ -238,13 +238,7 @@ final readonly class Numbers
         if ($isLoad && $amount->isOne() && $isMetered && preg_match('/(?:runs?|works?|feeds?|fed|powered) (?:off|from|on|with|by) $/', $before) !== 1) {
             return Find::figure('draw taken at', $amount);
         }
-        if ($this->role === 'sound' && preg_match('/^\W*(?:go )?out\w*.*(?:ω|Ω|ohm)/u', trim($clause->label.' '.$clause->lower)) === 1) {
-            return null;
-        }
-        if ($this->role === 'regulator' && preg_match('/\d ?[mµu]?a (?:from|at|off|out of) (?:a )?$/', $before) === 1) {
-            return null;
-        }
-        if ($this->role === 'regulator' && preg_match('/^\s*(?:screens?|panels?|monitors?|boards?|consoles?|amp\w*|fans?|toys?|cameras?)\b/', $after) === 1) {
+        if ($this->areVoltsOfAnother($clause, $value, $before, $after)) {
             return null;
         }
         if ($this->role === 'sound' && $this->hasUnit($others, 'W') && ($isAt || preg_match('/(?:\/|ohm|Ω)\s*$/', $before) === 1)) {
@@ -269,6 +263,20 @@ final readonly class Numbers
         }
 
         return $this->byCue($clause, $amount, $others, $from, $to);
+    }
+
+    /** Whether volts are of what hangs on the part, of a jumper nobody set, of a protection against too much, or a condition of a test. */
+    private function areVoltsOfAnother(Clause $clause, float $value, string $before, string $after): bool
+    {
+        $own = match ($this->role) {
+            'sound' => preg_match('/^\W*(?:go )?out\w*.*(?:ω|Ω|ohm)/u', trim($clause->label.' '.$clause->lower)) === 1,
+            'cells' => $value > 4.21 && $value < 4.5 && preg_match('/protection\W{1,3}(?:yes|built.in)?\W*\([^)]*$/', $before) === 1,
+            'regulator' => preg_match('/\d ?[mµu]?a (?:from|at|off|out of) (?:a )?$/', $before) === 1
+                || preg_match('/^\s*(?:screens?|panels?|monitors?|boards?|consoles?|amp\w*|fans?|toys?|cameras?)\b/', $after) === 1,
+            default => false,
+        };
+
+        return $own || preg_match('/^\s*(?:w\/|with|by) (?:a |the )?jumper/', $after) === 1;
     }
 
     /** @param  list<Amount>  $others */
@@ -641,6 +649,9 @@ final readonly class Numbers
         if (in_array($this->role, ['case', 'storage', 'cable', 'switch', 'controls'], true) && ! $clause->isAbout('/consum|power|draw/')) {
             return null;
         }
+        if ($this->role === 'cooling' && preg_match('/(?:chips?|boards?|cpus?)[^,;]{0,12}$/', $before) === 1) {
+            return null;
+        }
         if ($this->role === 'cooling' && preg_match('/^\s*(?:board|chip|computer|cpu)\b/', $clause->after($to)) === 1) {
             return null;
         }
@@ -714,7 +725,7 @@ final readonly class Numbers
             return Find::figure('ribbon pitch', $amount);
         }
         if (! in_array($this->role, ['display', 'board', 'case'], true) && $amount->value() >= 20.0
-            && preg_match('/^\s*(?:of |long )?(?:\w+ )?(?:wires?|cables?|leads?)\b/', $after) === 1) {
+            && preg_match('/^\s*(?:of |long )?(?:\w+ )?(?:wires?|cables?|leads?|awg ?\d)/', $after) === 1) {
             return Find::figure('lead length', $amount);
         }
         if ($meaning === null && $this->role === 'charger' && $this->isMainsSupply && $amount->value() >= 300.0) {
@@ -770,6 +781,11 @@ final readonly class Numbers
             return null;
         }
         if (preg_match('/^\s*(?:box|parcel|(?:the|a|per) pair)/', $clause->after($to)) === 1) {
+            return null;
+        }
+        if (preg_match('/\d\s?G$/', substr($clause->text, $from, $to - $from)) === 1 && preg_match('/(?:slot|cards?|max|\bsd|'
+            .'\btf)\W*(?:max\W*)?$/', $clause->before($from, 16)) === 1) {
+            // "TF slot (max 32G)" weighs nothing.
             return null;
         }
         if ($amount->value() < 0.2 || preg_match('/^(?:pack(?:ing|age)?|carton|box|'

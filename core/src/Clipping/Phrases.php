@@ -133,7 +133,7 @@ final readonly class Phrases
                     .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
                     .'input)|ddc',
                 'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
-                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|\bkeys? adjust|(?:light|'
+                    .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|luminosit\S* [^.;,]{0,24}boutons?|\bkeys? adjust|(?:light|'
                     .'brightness):? [^.;,]{0,36}\bbuttons?\b|osd keys?|'
                     .'key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
@@ -274,7 +274,7 @@ final readonly class Phrases
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
-                'yes' => '(?:drill|mill|file|cut|saw)\w*(?: and \w+)?(?: it)? yourself|you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|'
+                'yes' => 'machining ok|(?:drill|mill|file|cut|saw)\w*(?: and \w+)?(?: it)? yourself|you (?:can|may) (?:file|drill|cut|mill|saw)|(?:may|'
                     .'can) be (?:drilled|cut|milled|filed|sawn)|easy to (?:drill|cut|file)|'
                     .'cuts? (?:well|easily)|drills? (?:well|easily)|filed larger|drilled and',
             ],
@@ -406,8 +406,9 @@ final readonly class Phrases
         }
         $total = 0;
         $first = null;
-        if (preg_match_all("/\b{$count} (?:(?:\d+ ?mm|face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|clicky|rubber|big|"
-            ."small) )*(?:push ?)?(?:buttons?|keys|(?<=tact )switches)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
+        if (preg_match_all("/\b{$count}[- ](?:(?:\d+ ?mm|face|action|shoulder|menu|side|front|fire|top|round|tact|arcade|extra|system|function|clicky|"
+            .'rubber|big|'
+            ."small) )*(?:push ?)?(?:buttons?|keys?|(?<=tact )switches)\b/", $text, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE) > 0) {
             foreach ($all as $match) {
                 if (preg_match('/bag|pack|set of|pcs/', $clause->before($match[0][1], 10)) === 1 || preg_match('/^\s*(?:each|for (?:bright|volume))/',
                     $clause->after($match[0][1] + strlen($match[0][0]), 16)) === 1) {

@@ -57,7 +57,7 @@ final readonly class Prices
         if ($finds === [] && $packet > 1) {
             return [[new Find('packet', ['usual' => $packet], $clauses[0]->start, $clauses[0]->start + strlen($clauses[0]->text))], $taken];
         }
-        if (count($finds) > 1 && isset($finds[$packet]) && $packet > 1) {
+        if (count($finds) > 1 && isset($finds[$packet]) && $packet > 1 && ($clauseOf[1] ?? null) !== $clauseOf[$packet]) {
             $finds = [$finds[$packet]];
         }
 

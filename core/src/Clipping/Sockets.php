@@ -18,7 +18,7 @@ final readonly class Sockets
             .'hdmi \((?:the )?mini(?: plug| one)?\)|mini plug \(c\)|hdmi (?:is|of) the mini (?:sort|kind|type|one)|hdmi[^.;,]{0,24}\bmini (?:socket|plug|'
             .'one)\b',
         'hdmi-a' => '(?:full|normal|standard)[- ]?sized? hdmi|hdmi(?:[- ]?(?:type )?a\b| full[- ]?size)?|(?:full[- ]?size|large|normal) plug \(a\)',
-        'usb-micro' => 'usb \((?:the )?micro\)|micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
+        'usb-micro' => '\buusb\b|usb \((?:the )?micro\)|micro[- ]?usb(?:[- ]?b)?|usb[- ]?micro(?:[- ]?b)?|micro[- ]b\b(?: usb)?',
         'usb-mini' => 'mini[- ]?usb(?:[- ]?b)?|usb[- ]?mini(?:[- ]?b)?',
         'usb-c' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?c\b(?! hub)|type[- ]?c\b(?: usb)?|(?<![\w-])c (?:socket|port)s?\b|(?<=the )c(?= (?:does|gives|takes|'
             .'one|is)\b)',
@@ -58,7 +58,7 @@ final readonly class Sockets
 
     /** Letters of which some stand wherever a name does: looked for first, for most clauses have none. */
     private const LETTERS = [
-        'hdmi-micro' => ['micro', 'hdmi'], 'hdmi-mini' => ['mini', 'hdmi'], 'hdmi-a' => ['hdmi', '(a)'], 'usb-micro' => ['micro'],
+        'hdmi-micro' => ['micro', 'hdmi'], 'hdmi-mini' => ['mini', 'hdmi'], 'hdmi-a' => ['hdmi', '(a)'], 'usb-micro' => ['micro', 'uusb'],
         'usb-mini' => ['mini'], 'usb-c' => ['c'], 'usb-b' => ['usb'], 'usb-a' => ['usb', 'a plug', 'a socket', 'a port', 'host'],
         'other:vga' => ['vga'], 'other:dp' => ['display'], 'rca' => ['av', 'rca', 'composite', 'cvbs'],
         'barrel-5.5' => ['5.5', '5,5', 'barrel', 'dc ', 'hollow'], 'barrel-4.0' => ['1.7', '1,7'], 'barrel-3.5' => ['3.5', '3,5'],

@@ -16,13 +16,16 @@ final class Variants
         .'\b(?:this|our) (?:offer|listing|lot|item|auction)(?: is)?|\bthis is(?: for)?|\bwe ship(?: you)?|\byours is)\s*[:=]?\s*(?:the |'
         .'for )?["“]?([^\n.;]{1,40}(?:\.\d[^\n.;]{0,20})?)/iu';
 
+    /** Choices that are looked at; nobody makes more. */
+    private const MOST_CHOICES = 8;
+
     public static function chosen(string $text): string
     {
         $text = self::bracketed($text);
         if (preg_match_all(self::CHOICE, $text, $all, PREG_SET_ORDER) < 1) {
             return $text;
         }
-        foreach ($all as [, $said]) {
+        foreach (array_slice($all, 0, self::MOST_CHOICES) as [, $said]) {
             $text = self::listed(self::inLines($text, $said), $said);
         }
 
