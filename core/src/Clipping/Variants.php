@@ -19,6 +19,10 @@ final class Variants
     /** Choices that are looked at; nobody makes more. */
     private const MOST_CHOICES = 8;
 
+    /**
+     * @param  string  $text  plain (Plain), in bytes
+     * @return string in as many bytes, line for line
+     */
     public static function chosen(string $text): string
     {
         $text = self::bracketed($text);
@@ -99,7 +103,9 @@ final class Variants
     }
 
     /**
-     * @param  list<array{string, int, string}>  $items  text, place and name of each
+     * A line without the items that are not meant; the line itself where none or several could be.
+     *
+     * @param  list<array{string, int, string}>  $items  text, place in bytes and name of each
      */
     private static function without(string $line, array $items, string $said): string
     {

@@ -8,23 +8,19 @@ const ONCE_WITHIN_S = 30;
 const LOADED_ANEW = 'pocketplot.loaded-anew';
 
 /** Whether a part of the application could not be fetched, in the words of the browsers. */
-export const isUnfetched = (error: unknown) =>
+const isUnfetched = (error: unknown) =>
     error instanceof Error && /dynamically imported module|importing a module script|module script failed|preload css/i.test(error.message);
 
-/**
- * After an update the parts of the old version are gone from the server, while the server is there: the page is loaded
- * anew then, once. Answers whether it will be.
- */
-async function loadAnewAfterUpdate(): Promise<boolean> {
-    if (Date.now() - Number(sessionStorage.getItem(LOADED_ANEW) ?? 0) < ONCE_WITHIN_S * 1000) return false;
+/** After an update the parts of the old version are gone from the server, while the server is there: the page is loaded anew then, once. */
+async function loadAnewAfterUpdate(): Promise<void> {
+    if (Date.now() - Number(sessionStorage.getItem(LOADED_ANEW) ?? 0) < ONCE_WITHIN_S * 1000) return;
     const isThere = await fetch('/up').then(
         (answer) => answer.ok,
         () => false,
     );
-    if (!isThere) return false;
+    if (!isThere) return;
     sessionStorage.setItem(LOADED_ANEW, String(Date.now()));
     window.location.reload();
-    return true;
 }
 
 function Trouble({ error }: FallbackProps) {
