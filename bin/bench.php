@@ -135,13 +135,13 @@ printf("%-52s %8s %8s %8s   %s\n", 'milliseconds', 'least', 'median', 'most', 't
 $sixty = $build(60);
 $before = memory_get_usage();
 memory_reset_peak_usage();
-row('appraise() of a 60-line build', timed(60, static fn () => Appraisal::of($sixty, $today)), '5 ms where an empty route takes 7');
+row('appraise() of a 60-line build', timed(60, static fn () => Appraisal::of($sixty, $today)->vitals->toArray()), '5 ms where an empty route takes 7');
 $peak = (memory_get_peak_usage() - $before) / 1e6;
 $two = $build(200);
-row('appraise() of a 200-line build', timed(20, static fn () => Appraisal::of($two, $today)), '40 ms or less');
+row('appraise() of a 200-line build', timed(20, static fn () => Appraisal::of($two, $today)->vitals->toArray()), '40 ms or less');
 $displays = array_values(array_filter($shelf, static fn (Part $part): bool => $part->role === Role::Display));
 $fifty = array_map(static fn (int $index): Part => $displays[$index % count($displays)], range(0, 49));
-row('appraise() of 60 parts of every kind in one build', timed(20, static fn () => Appraisal::of($medley(60), $today)), '');
+row('appraise() of 60 parts of every kind in one build', timed(20, static fn () => Appraisal::of($medley(60), $today)->vitals->toArray()), '');
 row(
     'verdicts of 50 candidates for a role, 18 lines',
     timed(20, static fn () => Candidates::judge($refuge, $fifty, Role::Display, 'panel', $today)),

@@ -16,6 +16,9 @@ $mariadb = [
     'engine' => 'InnoDB',
     'options' => [
         PDO::ATTR_TIMEOUT => 3,
+        // One way to the server and back a query instead of two; and never two statements in one.
+        PDO::ATTR_EMULATE_PREPARES => true,
+        PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
         // Nobody waits longer for somebody else's edit: then it is begun anew, or told. And with several nodes every read
         // waits until its node has what was acknowledged before; with one there is nothing to wait for.
         PDO::MYSQL_ATTR_INIT_COMMAND => 'set session innodb_lock_wait_timeout = 5'.((bool) env('DB_SYNC_READS', false) ? ', wsrep_sync_wait = 7' : ''),

@@ -43,9 +43,9 @@ final class NoteSwap
             Substitution::of($new, $core)['again'],
         )));
         $says = array_filter([
-            'New steps' => $titles(array_values(array_diff_key($new->steps, $old->steps))),
+            'New steps' => $titles(array_values(array_diff_key($new->steps(), $old->steps()))),
             'To be done again' => $titles($again),
-            'Fall away' => $titles(array_values(array_diff_key($old->steps, $new->steps))),
+            'Fall away' => $titles(array_values(array_diff_key($old->steps(), $new->steps()))),
         ]);
         $note = implode('. ', array_map(static fn (string $what, string $steps): string => "{$what}: {$steps}", array_keys($says), $says));
         $event = new StepEvent(

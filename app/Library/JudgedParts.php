@@ -28,16 +28,17 @@ final class JudgedParts
     /**
      * @param  Collection<int, PartRecord>  $rows
      * @param  string|null  $swap  the line to swap; null to add one
+     * @param  bool  $withDays  whether the day on which the build would be finished is wanted, which takes a plan each
      * @return list<array<string, mixed>> in the order of the rows (contract/openapi.json, "Candidate")
      */
-    public static function of(BuildRecord $build, Collection $rows, Role $role, ?string $swap): array
+    public static function of(BuildRecord $build, Collection $rows, Role $role, ?string $swap, bool $withDays = false): array
     {
-        $key = self::key($build, $role, $swap);
+        $key = self::key($build, $role, $swap).($withDays ? ' days' : '');
         $known = Cache::get($key);
         $known = is_array($known) ? $known : [];
         $open = $rows->reject(static fn (PartRecord $row): bool => isset($known[self::keyOf($row)]))->values();
         if ($open->isNotEmpty()) {
-            foreach (self::judged($build, $open, $role, $swap) as $index => $answer) {
+            foreach (self::judged($build, $open, $role, $swap, $withDays) as $index => $answer) {
                 $known[self::keyOf($open[$index])] = $answer;
             }
             Cache::put($key, $known, self::KEPT_SECONDS);
@@ -61,7 +62,7 @@ final class JudgedParts
      * @param  Collection<int, PartRecord>  $rows
      * @return list<array<string, mixed>>
      */
-    private static function judged(BuildRecord $build, Collection $rows, Role $role, ?string $swap): array
+    private static function judged(BuildRecord $build, Collection $rows, Role $role, ?string $swap, bool $withDays): array
     {
         $core = BuildMapper::toCore($build->load(BuildMapper::RELATIONS));
         $inUse = $swap === null ? null : $core->line($swap)?->part->id;
@@ -74,7 +75,7 @@ final class JudgedParts
                 'own' => $rows[$index]->user_id === $build->user_id,
                 'inUse' => $inUse === $one['part']->id,
                 'settles' => $one['effect']->settles(self::MOST_SAID),
-                ...$one['effect']->toArray(),
+                ...$one['effect']->weighed($withDays),
             ];
         }
 

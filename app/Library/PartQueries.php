@@ -61,6 +61,12 @@ final class PartQueries
         return $wanted === [] ? $rows : FigureFilter::kept($rows, $wanted, '')->take($most)->values();
     }
 
+    /** @return Collection<int, PartRecord> the one part of that role, typical ones as well; none when the builder may not see it */
+    public static function reachable(User $user, int $id, string $role): Collection
+    {
+        return PartRecord::reachableBy($user)->whereKey($id)->where('role', $role)->get();
+    }
+
     /** @return list<array{id: int, name: string, isOwn: bool}> all that the builder may see, own ones first */
     public static function names(User $user): array
     {

@@ -61,7 +61,7 @@ final class OrdersView
     {
         $lines = array_map(static fn (OrderItem $one): string => $one->line, $order->items);
 
-        return $order->state->isOpen() && in_array($appraisal->vitals->waitsFor, $lines, true);
+        return $order->state->isOpen() && in_array($appraisal->vitals->waitsFor(), $lines, true);
     }
 
     /** @return array<string, mixed> */

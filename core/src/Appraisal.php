@@ -114,10 +114,16 @@ final readonly class Appraisal
     /** @return list<string> keys of all findings of this verdict */
     public function keysOf(Verdict $verdict): array
     {
-        return array_values(array_map(
-            static fn (Finding $finding): string => $finding->key(),
-            array_filter($this->findings, static fn (Finding $finding): bool => $finding->verdict === $verdict),
-        ));
+        $keys = [];
+        foreach ($this->findings as $finding) {
+            if ($finding->verdict === $verdict) {
+                $keys[] = $finding->key();
+            } elseif ($finding->verdict->weight() < $verdict->weight()) {
+                break;
+            }
+        }
+
+        return $keys;
     }
 
     /** Whether it rests on a part that stands for any of its kind. */

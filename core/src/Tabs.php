@@ -21,7 +21,7 @@ final class Tabs
      */
     public static function of(Build $build, array $findings, Plan $plan, Vitals $vitals, ?Fitted $fitted): array
     {
-        $waits = array_filter($plan->open, static fn (Step $step): bool => $step->waitsFor() !== []) !== [];
+        $waits = array_filter($plan->open(), static fn (Step $step): bool => $step->waitsFor() !== []) !== [];
         $worst = self::worstOf($findings);
         $hours = $vitals->runTime->usual;
         $tabs = [
@@ -36,10 +36,10 @@ final class Tabs
             'buy' => [self::worstOf($findings, 'buy'), $vitals->cost->rounded()],
             'build' => [match (true) {
                 $build->work->openFaults() !== [] => Verdict::Clash,
-                $vitals->undated > 0 => Verdict::Unmeasured,
+                $vitals->undated() > 0 => Verdict::Unmeasured,
                 $waits => Verdict::Tight,
                 default => Verdict::Fits,
-            }, "{$vitals->stepsLeft} left"],
+            }, "{$vitals->stepsLeft()} left"],
             'bench' => [$vitals->figures > 0 ? Verdict::Unmeasured : Verdict::Fits, "{$vitals->figures} to find"],
         ];
         $isBlank = $build->lines === [];

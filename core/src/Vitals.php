@@ -25,7 +25,6 @@ final readonly class Vitals
 {
     /**
      * @param  list<float>  $sidesMm
-     * @param  array{kind: string, says: string, station: string, ref: ?string}  $next
      */
     private function __construct(
         public Quantity\Money $cost,
@@ -50,14 +49,12 @@ final readonly class Vitals
         public int $unmeasured,
         /** Different figures that these findings wait for. */
         public int $figures,
-        public ?Day $finish,
-        public int $undated,
-        public int $stepsLeft,
-        public array $next,
         /** Chosen lines that stand for any of their kind: the figures above rest on them. */
         public int $pencil,
-        /** The line that the day waits for the longest; null when it waits for none. */
-        public ?string $waitsFor,
+        private Build $build,
+        /** @var list<Finding> */
+        private array $findings,
+        private Plan $plan,
     ) {}
 
     /**
@@ -109,17 +106,55 @@ final readonly class Vitals
             missing: $counts['missing'],
             unmeasured: $counts['unmeasured'],
             figures: count($figures),
-            finish: $plan->finish(),
-            undated: count($plan->undatedLines()),
-            stepsLeft: count($plan->open),
-            next: self::next($build, $findings, $plan),
             pencil: count(array_filter($build->chosen(), static fn (Line $line): bool => $line->part->isTypical)),
-            waitsFor: $plan->chain()['parcel']?->id,
+            build: $build,
+            findings: $findings,
+            plan: $plan,
         );
+    }
+
+    /** The earliest day on which it can be finished; null while nobody can name one. Worked out when somebody asks, like all that hangs on the plan. */
+    public function finish(): ?Day
+    {
+        return $this->plan->finish();
+    }
+
+    /** Lines that have to come and of which nobody knows when. */
+    public function undated(): int
+    {
+        return count($this->plan->undatedLines());
+    }
+
+    public function stepsLeft(): int
+    {
+        return count($this->plan->open());
+    }
+
+    /** The id of the line that the day waits for the longest; null when it waits for none. */
+    public function waitsFor(): ?string
+    {
+        return $this->plan->chain()['parcel']?->id;
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
+    {
+        return [
+            ...$this->figures(),
+            'finish' => $this->day(),
+            'stepsLeft' => $this->stepsLeft(),
+            'next' => $this->next(),
+        ];
+    }
+
+    /** @return array{on: ?string, undated: int} */
+    public function day(): array
+    {
+        return ['on' => $this->finish() === null ? null : (string) $this->finish(), 'undated' => $this->undated()];
+    }
+
+    /** @return array<string, mixed> without what hangs on the plan */
+    public function figures(): array
     {
         return [
             'cost' => [
@@ -150,10 +185,7 @@ final readonly class Vitals
             'missing' => $this->missing,
             'figures' => $this->figures,
             'unmeasured' => $this->unmeasured,
-            'finish' => ['on' => $this->finish === null ? null : (string) $this->finish, 'undated' => $this->undated],
-            'stepsLeft' => $this->stepsLeft,
             'pencil' => $this->pencil,
-            'next' => $this->next,
         ];
     }
 
@@ -195,11 +227,11 @@ final readonly class Vitals
     /**
      * Clashes before money goes out; then what failed at the bench; then orders, since post takes longest; then measuring; then the bench.
      *
-     * @param  list<Finding>  $findings
      * @return array{kind: string, says: string, station: string, ref: ?string}
      */
-    private static function next(Build $build, array $findings, Plan $plan): array
+    public function next(): array
     {
+        [$build, $findings, $plan] = [$this->build, $this->findings, $this->plan];
         $worst = $findings[0] ?? null;
         if ($build->chosen() === []) {
             return ['kind' => 'add', 'says' => 'Add the first part: the board.', 'station' => 'parts', 'ref' => null];
@@ -240,7 +272,7 @@ final readonly class Vitals
             return ['kind' => 'step', 'says' => "{$step->title}.", 'station' => 'build', 'ref' => $step->id];
         }
 
-        return $plan->open === [] ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null] : self::waiting($plan);
+        return $plan->open() === [] ? ['kind' => 'done', 'says' => 'Everything is ticked. Play.', 'station' => 'build', 'ref' => null] : self::waiting($plan);
     }
 
     /** The gate of the first fault that waits for nobody else. */
@@ -264,7 +296,7 @@ final readonly class Vitals
             }
         }
 
-        return ['kind' => 'step', 'says' => "Mend what failed: {$plan->open[0]->title}.", 'station' => 'build', 'ref' => $plan->open[0]->id];
+        return ['kind' => 'step', 'says' => "Mend what failed: {$plan->open()[0]->title}.", 'station' => 'build', 'ref' => $plan->open()[0]->id];
     }
 
     /** A pack of which no figure is known yet is a pack. */

@@ -179,7 +179,7 @@ it('never shortens the run time with more capacity, nor lengthens it with more l
 
 it('names the next thing to do in the order in which it matters', function (string $demo, ?callable $change, string $kind, string $says): void {
     $document = Make::demoDocument($demo);
-    $next = Make::appraise(BuildReader::read($change === null ? $document : $change($document)))->vitals->next;
+    $next = Make::appraise(BuildReader::read($change === null ? $document : $change($document)))->vitals->next();
     expect($next['kind'])->toBe($kind)->and($next['says'])->toStartWith($says);
 })->with([
     'a clash before all' => ['refuge', null, 'settle', 'Rook 9 panel needs'],
@@ -201,24 +201,24 @@ describe('the day it can be finished', function (): void {
     // One board: first start 20 min, mounting 20, photographs 10; on the second evening of 60 the test before closing, 25, and
     // 35 of the 70 of the test after closing; on the third the rest of it and 15 for the record.
     it('counts evenings from today when all is here', function () use ($build): void {
-        expect((string) Make::appraise($build(['state' => 'arrived']))->vitals->finish)->toBe('2026-11-25');
+        expect((string) Make::appraise($build(['state' => 'arrived']))->vitals->finish())->toBe('2026-11-25');
     });
     it('waits for what is expected', function () use ($build): void {
-        expect((string) Make::appraise($build(['state' => 'ordered', 'expectedOn' => '2026-12-01']))->vitals->finish)->toBe('2026-12-03');
+        expect((string) Make::appraise($build(['state' => 'ordered', 'expectedOn' => '2026-12-01']))->vitals->finish())->toBe('2026-12-03');
     });
     it('reckons with the offer when nothing is ordered yet', function () use ($build): void {
-        expect((string) Make::appraise($build(['state' => 'chosen']))->vitals->finish)->toBe('2026-12-01');
+        expect((string) Make::appraise($build(['state' => 'chosen']))->vitals->finish())->toBe('2026-12-01');
     });
     it('does not know when an ordered part has no day', function () use ($build): void {
         $vitals = Make::appraise($build(['state' => 'ordered']))->vitals;
-        expect($vitals->finish)->toBeNull()->and($vitals->undated)->toBe(1);
+        expect($vitals->finish())->toBeNull()->and($vitals->undated())->toBe(1);
     });
     it('is not said of a build without parts', function (): void {
-        expect(Make::appraise(Make::build([]))->vitals->finish)->toBeNull();
+        expect(Make::appraise(Make::build([]))->vitals->finish())->toBeNull();
     });
     it('leaves out what is ticked', function () use ($build): void {
         $vitals = Make::appraise($build(['state' => 'arrived'], [['step' => 'first/board', 'on' => '2026-11-20'], ['step' => 'mount/board', 'on' => '2026-11-20'], ['step' => 'test-open', 'on' => '2026-11-21'], ['step' => 'test-closed', 'on' => '2026-11-22'], ['step' => 'photo', 'on' => '2026-11-21'], ['step' => 'keep', 'on' => '2026-11-22']]))->vitals;
-        expect((string) $vitals->finish)->toBe('2026-11-23')->and($vitals->stepsLeft)->toBe(0);
+        expect((string) $vitals->finish())->toBe('2026-11-23')->and($vitals->stepsLeft())->toBe(0);
     });
 });
 

@@ -32,7 +32,7 @@ function planOf(Build $build): Plan
 /** @return array<string, Step> by id */
 function steps(array $lines, array $work = []): array
 {
-    return planOf(Make::build($lines, more: ['work' => $work]))->steps;
+    return planOf(Make::build($lines, more: ['work' => $work]))->steps();
 }
 
 /** The same build with these steps ticked, one after the other, with the parts it has. */
@@ -168,7 +168,7 @@ it('levels packs before they are joined, each fused and charged alone', function
 });
 
 it('collects the lines for the set-up as one text', function (): void {
-    $steps = planOf(Make::trial('fresh-body'))->steps;
+    $steps = planOf(Make::trial('fresh-body'))->steps();
     expect($steps['lines/board']->text)->toContain('sound=serial-amplifier')->toContain('# Nightjar serial amplifier');
 });
 
@@ -229,7 +229,7 @@ it('knows every kind in the folder', function (): void {
 });
 
 it('makes no circle of its own, whatever the build', function (string $kind): void {
-    expect(planOf(in_array($kind, ['refuge', 'thimble', 'barge'], true) ? Make::demo($kind) : Make::trial($kind))->links->circles)->toBe([]);
+    expect(planOf(in_array($kind, ['refuge', 'thimble', 'barge'], true) ? Make::demo($kind) : Make::trial($kind))->links()->circles)->toBe([]);
 })->with(['refuge', 'thimble', 'barge', 'fresh-body', 'donor-body', 'upgrade-stack', 'phone-core', 'small-pc-core', 'kit-no-iron', 'lap-portable']);
 
 it('never blocks when all parts are there and steps are ticked in their order', function (string $kind): void {
@@ -241,7 +241,7 @@ it('never blocks when all parts are there and steps are ticked in their order', 
         expect($plan->state($plan->step($id)))->toBe(StepState::Open, $id);
         $done[] = $id;
     }
-    expect(planOf(ticked($build, $done))->open)->toBe([])->and(planOf(ticked($build, $done))->next())->toBeNull();
+    expect(planOf(ticked($build, $done))->open())->toBe([])->and(planOf(ticked($build, $done))->next())->toBeNull();
 })->with(['thimble', 'refuge', 'fresh-body', 'small-pc-core']);
 
 it('lets a late part hold up only what needs it', function (): void {
@@ -266,7 +266,7 @@ it('names no day while nobody knows when a part comes', function (): void {
         'panel' => ['role' => 'display', 'line' => ['state' => 'ordered']],
     ]));
     expect($plan->finish())->toBeNull()->and(idsOf(array_map(
-        static fn (int $at): Step => $plan->open[$at],
+        static fn (int $at): Step => $plan->open()[$at],
         $plan->timetable()->undated,
     )))->toContain('light/panel', 'test-open')
         ->not->toContain('first/board')->and(array_map(static fn ($line): string => $line->id, $plan->undatedLines()))->toBe(['panel']);
@@ -308,7 +308,7 @@ it('says what stands in the way of a gate', function (Measure $measure, float|bo
 ]);
 
 it('takes the bounds of a gate from the appraisal', function (): void {
-    $steps = planOf(Make::demo('refuge'))->steps;
+    $steps = planOf(Make::demo('refuge'))->steps();
     $measures = [];
     foreach (['set/five-volt', 'meter/pack', 'heap'] as $id) {
         foreach ($steps[$id]->gate->measures as $one) {
@@ -364,12 +364,12 @@ describe('what the builder decides', function (): void {
             ['id' => 'own/wire', 'title' => 'One more wire', 'after' => ['close/box'], 'lines' => ['panel']],
             ['id' => 'own/far', 'title' => 'Far', 'after' => ['test-closed'], 'before' => ['light/panel']],
         ]]]));
-        $circles = array_map(static fn ($circle): array => array_map(static fn ($link): string => $link->from, $circle->links), $plan->links->circles);
-        expect($circles[0])->toEqualCanonicalizing(['own/wire', 'close/box'])->and($plan->links->circles)->toHaveCount(2)
-            ->and(array_map(static fn ($link): string => "{$link->from} {$link->to}", $plan->links->circles[0]->canGiveWay()))->toBe(['close/box own/wire'])
-            ->and(count($plan->sequence()))->toBe(count($plan->steps))->and($plan->steps)->toHaveKeys(['own/wire', 'own/far']);
-        foreach ($plan->links->circles[0]->links as $nth => $link) {
-            expect($link->to)->toBe($plan->links->circles[0]->links[($nth + 1) % 2]->from);
+        $circles = array_map(static fn ($circle): array => array_map(static fn ($link): string => $link->from, $circle->links), $plan->links()->circles);
+        expect($circles[0])->toEqualCanonicalizing(['own/wire', 'close/box'])->and($plan->links()->circles)->toHaveCount(2)
+            ->and(array_map(static fn ($link): string => "{$link->from} {$link->to}", $plan->links()->circles[0]->canGiveWay()))->toBe(['close/box own/wire'])
+            ->and(count($plan->sequence()))->toBe(count($plan->steps()))->and($plan->steps())->toHaveKeys(['own/wire', 'own/far']);
+        foreach ($plan->links()->circles[0]->links as $nth => $link) {
+            expect($link->to)->toBe($plan->links()->circles[0]->links[($nth + 1) % 2]->from);
         }
     });
 
@@ -402,7 +402,7 @@ describe('what the builder decides', function (): void {
         expect(planOf(Make::build(
             $lines,
             more: ['work' => ['own' => [['id' => 'own/x', 'title' => 'X', 'after' => ['hear/gone']]]]],
-        ))->links->lost)->toBe([['step' => 'own/x', 'asks' => 'hear/gone']]);
+        ))->links()->lost)->toBe([['step' => 'own/x', 'asks' => 'hear/gone']]);
     });
 
     it('keeps a hand-made order as far as it is possible, and says where it is not', function (): void {

@@ -156,7 +156,7 @@ it('comes to one suspect by halving, in fewer looks than there are suspects', fu
 });
 
 it('names a failed gate as the next thing to do, unless it waits on others', function (): void {
-    $next = static fn (FaultState $state, ?Day $again = null): string => Make::appraise(failing(Make::demo('thimble'), 'heap', [], $state, $again))->vitals->next['says'];
+    $next = static fn (FaultState $state, ?Day $again = null): string => Make::appraise(failing(Make::demo('thimble'), 'heap', [], $state, $again))->vitals->next()['says'];
     expect($next(FaultState::Open))->toBe('Find out why it failed: Run the whole heap from the pack.')
         ->and($next(FaultState::Waiting, Day::of('2026-12-10')))->not->toContain('why it failed')
         ->and($next(FaultState::Mended))->not->toContain('why it failed');

@@ -88,7 +88,7 @@ function lostVitals(Appraisal $was, Appraisal $is): array
         'weight' => $is->vitals->unweighed > $was->vitals->unweighed,
         'size' => $was->vitals->sidesMm !== [] && $is->vitals->sidesMm === [],
         'cost' => $unpriced($is) > $unpriced($was),
-        'finish' => $was->vitals->finish !== null && $is->vitals->finish === null,
+        'finish' => $was->vitals->finish() !== null && $is->vitals->finish() === null,
     ]));
 }
 

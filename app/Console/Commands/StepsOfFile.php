@@ -51,7 +51,7 @@ final class StepsOfFile extends Command
         }
 
         return match (true) {
-            $plan->links->circles !== [] => self::CIRCLES,
+            $plan->links()->circles !== [] => self::CIRCLES,
             $plan->finish() === null => self::UNDATED,
             default => self::FINE,
         };
@@ -64,8 +64,8 @@ final class StepsOfFile extends Command
             $this->printEvening($evening);
         }
         foreach ($plan->timetable()->undated as $at) {
-            $waits = implode(', ', array_map(static fn (Line $line): string => $line->name(), $plan->open[$at]->waitsFor()));
-            $this->say("no day     {$plan->open[$at]->title}".($waits === '' ? '' : ", waits for {$waits}"));
+            $waits = implode(', ', array_map(static fn (Line $line): string => $line->name(), $plan->open()[$at]->waitsFor()));
+            $this->say("no day     {$plan->open()[$at]->title}".($waits === '' ? '' : ", waits for {$waits}"));
         }
         $chain = $plan->chain();
         $this->say('');
@@ -74,7 +74,7 @@ final class StepsOfFile extends Command
             array_filter([$chain['parcel']?->name(), ...array_map(static fn (Step $step): string => $step->title, $chain['steps'])]),
         ));
         $this->say('Finished: '.($plan->finish() ?? 'nobody knows yet'));
-        foreach ($plan->links->circles as $circle) {
+        foreach ($plan->links()->circles as $circle) {
             $this->say('Steps wait for each other: '.implode(
                 ' > ',
                 array_map(static fn (Link $link): string => "{$link->from} ({$link->why})", $circle->links),

@@ -70,8 +70,10 @@ final class FindingController
         if ($swap !== null) {
             Lines::find($build, $swap);
         }
-        $parts = PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST, $request->boolean('typical'));
-        $answers = JudgedParts::of($build, $parts, $role, $swap);
+        $parts = $request->filled('only')
+            ? PartQueries::reachable($user, $request->integer('only'), $role->value)
+            : PartQueries::ofRole($user, $role->value, $request->string('q')->toString(), PartQueries::MOST, $request->boolean('typical'));
+        $answers = JudgedParts::of($build, $parts, $role, $swap, $request->boolean('days'));
         // Mildest first, among equals what settles most; then by name.
         usort($answers, static fn (array $a, array $b): int => self::weight($a) <=> self::weight($b) ?: $b['settled'] <=> $a['settled']);
 

@@ -19,6 +19,8 @@ final class CandidatesRequest extends FormRequest
             'swap' => ['nullable', 'string', 'max:80'],
             'q' => ['nullable', 'string', 'max:200'],
             'typical' => ['nullable', 'boolean'],
+            'only' => ['nullable', 'integer'],
+            'days' => ['nullable', 'boolean'],
         ];
     }
 }

@@ -12,16 +12,8 @@ use PocketPlot\Quantity\Day;
 /** The steps of a build in an order that works: what is done, what can be done now, which evening, and when it is finished. */
 final class Plan
 {
-    /** @var array<string, Step> by id, each after those that come before it */
-    public readonly array $steps;
-
-    /** @var array<string, Step> that the builder left out */
-    public readonly array $dropped;
-
-    public readonly Links $links;
-
-    /** @var list<Step> that are not done, or have to be done again, in no order yet */
-    public readonly array $open;
+    /** @var array{array<string, Step>, array<string, Step>, Links, list<Step>}|null steps, dropped, links and open, once somebody asks */
+    private ?array $found = null;
 
     /** @var array<string, Line> lines that have to come, by id; the day stands in */
     private array $awaited = [];
@@ -35,7 +27,7 @@ final class Plan
     private static array $known = [];
 
     /** Orders that are kept for the next plan that is like them. */
-    private const MOST_KNOWN = 24;
+    private const MOST_KNOWN = 64;
 
     /** @var list<Job>|null */
     private ?array $jobs = null;
@@ -44,10 +36,6 @@ final class Plan
 
     private function __construct(private readonly Facts $facts, public readonly Day $today)
     {
-        [$steps, $this->dropped] = StepBook::of($facts);
-        $this->links = Links::of($steps, $this->dropped);
-        $this->steps = $this->sorted($steps);
-        $this->open = array_values(array_filter($this->steps, fn (Step $step): bool => ! $this->isDone($step)));
         $this->calendar = new Calendar($today, $facts->build->brief->eveningMinutes, $facts->build->work);
     }
 
@@ -56,9 +44,45 @@ final class Plan
         return new self($facts, $today);
     }
 
+    /** @return array<string, Step> by id, each after those that come before it */
+    public function steps(): array
+    {
+        return $this->found()[0];
+    }
+
+    /** @return array<string, Step> that the builder left out */
+    public function dropped(): array
+    {
+        return $this->found()[1];
+    }
+
+    public function links(): Links
+    {
+        return $this->found()[2];
+    }
+
+    /** @return list<Step> that are not done, or have to be done again, in no order yet */
+    public function open(): array
+    {
+        return $this->found()[3];
+    }
+
+    /** @return array{array<string, Step>, array<string, Step>, Links, list<Step>} */
+    private function found(): array
+    {
+        if ($this->found === null) {
+            [$steps, $dropped] = StepBook::of($this->facts);
+            $links = Links::of($steps, $dropped);
+            $steps = self::sorted($steps, $links);
+            $this->found = [$steps, $dropped, $links, array_values(array_filter($steps, fn (Step $step): bool => ! $this->isDone($step)))];
+        }
+
+        return $this->found;
+    }
+
     public function step(string $id): ?Step
     {
-        return $this->steps[$id] ?? null;
+        return $this->steps()[$id] ?? null;
     }
 
     public function isDone(Step $step): bool
@@ -82,7 +106,7 @@ final class Plan
     {
         $sequence = [];
         foreach (array_keys($this->facts->build->ticks) as $id) {
-            $step = $this->steps[$id] ?? null;
+            $step = $this->steps()[$id] ?? null;
             if ($step !== null && $this->isDone($step)) {
                 $sequence[] = $step;
             }
@@ -96,7 +120,7 @@ final class Plan
     {
         $timetable = $this->timetable();
 
-        return array_map(fn (int $at): Step => $this->open[$at], [...array_column($timetable->placed, 'job'), ...$timetable->undated]);
+        return array_map(fn (int $at): Step => $this->open()[$at], [...array_column($timetable->placed, 'job'), ...$timetable->undated]);
     }
 
     /** The first open step that can be done now. */
@@ -126,8 +150,8 @@ final class Plan
     public function waitsForSteps(Step $step): array
     {
         $waits = [];
-        foreach ($this->links->into[$step->id] ?? [] as $link) {
-            if (isset($this->steps[$link->from]) && ! $this->isDone($this->steps[$link->from])) {
+        foreach ($this->links()->into[$step->id] ?? [] as $link) {
+            if (isset($this->steps()[$link->from]) && ! $this->isDone($this->steps()[$link->from])) {
                 $waits[] = $link->from;
             }
         }
@@ -175,12 +199,12 @@ final class Plan
     {
         $quick = $this->sequencer()->quick;
 
-        return $this->steps === [] || $quick->undated !== [] ? null : $this->calendar->day($this->open === [] ? 0 : $quick->finish);
+        return $this->steps() === [] || $quick->undated !== [] ? null : $this->calendar->day($this->open() === [] ? 0 : $quick->finish);
     }
 
     public function minutesLeft(): int
     {
-        return array_sum(array_map(static fn (Step $step): int => $step->minutes->usual, $this->open));
+        return array_sum(array_map(static fn (Step $step): int => $step->minutes->usual, $this->open()));
     }
 
     /** @return list<Line> that have to come and of which nobody knows when */
@@ -204,14 +228,14 @@ final class Plan
         $parcel = null;
         while ($at !== null) {
             $job = $this->jobs()[$at];
-            array_unshift($steps, $this->open[$at]);
+            array_unshift($steps, $this->open()[$at]);
             $from = null;
             foreach ($job->before as $before) {
                 $from = $from === null || $timetable->readyOn($before) >= $timetable->readyOn($from) ? $before : $from;
             }
             $isHeldUp = $job->earliest !== null && $job->earliest > 0 && $placed[$at]['day'] === $this->calendar->next($job->earliest);
             if ($isHeldUp && ($from === null || $timetable->readyOn($from)[0] < $placed[$at]['day'])) {
-                $parcel = $this->latestLine($this->open[$at]);
+                $parcel = $this->latestLine($this->open()[$at]);
                 break;
             }
             $at = $from;
@@ -228,14 +252,14 @@ final class Plan
         foreach ($timetable->placed as $one) {
             $byDay[$one['day']][] = $one['job'];
             for ($day = $one['day'] + 1; $day <= $one['endDay']; $day++) {
-                $goesOn[$day] = "go on with: {$this->open[$one['job']]->title}";
+                $goesOn[$day] = "go on with: {$this->open()[$one['job']]->title}";
             }
         }
         $byDay += array_fill_keys(array_keys($timetable->worked), []);
         ksort($byDay);
         $evenings = [];
         foreach ($byDay as $day => $jobs) {
-            $steps = array_map(fn (int $at): Step => $this->open[$at], $jobs);
+            $steps = array_map(fn (int $at): Step => $this->open()[$at], $jobs);
             $arrives = [];
             foreach ($steps as $step) {
                 foreach ($step->waitsFor() as $line) {
@@ -259,7 +283,7 @@ final class Plan
     {
         $place = array_flip($this->facts->build->work->order);
         $moved = [];
-        foreach ($this->links->all as $link) {
+        foreach ($this->links()->all as $link) {
             if (isset($place[$link->from], $place[$link->to]) && $place[$link->from] > $place[$link->to]) {
                 $moved[] = ['step' => $link->from, 'before' => $link->to, 'why' => $link->why];
             }
@@ -286,13 +310,13 @@ final class Plan
             return $this->jobs;
         }
         $places = [];
-        foreach ($this->open as $at => $step) {
+        foreach ($this->open() as $at => $step) {
             $places[$step->id] = $at;
         }
         $jobs = [];
-        foreach ($this->open as $step) {
+        foreach ($this->open() as $step) {
             $before = [];
-            foreach ($this->links->into[$step->id] ?? [] as $link) {
+            foreach ($this->links()->into[$step->id] ?? [] as $link) {
                 if (isset($places[$link->from])) {
                     $before[] = $places[$link->from];
                 }
@@ -347,8 +371,8 @@ final class Plan
         $last = -1;
         $machine = new Sequencer($this->jobs(), $this->calendar);
         foreach ([...array_column($machine->timetable()->placed, 'job'), ...$machine->timetable()->undated] as $nth => $at) {
-            $last = $place[$this->open[$at]->id] ?? $last;
-            $keys[$at] = [$last, isset($place[$this->open[$at]->id]) ? 0 : 1, $nth];
+            $last = $place[$this->open()[$at]->id] ?? $last;
+            $keys[$at] = [$last, isset($place[$this->open()[$at]->id]) ? 0 : 1, $nth];
         }
         asort($keys);
 
@@ -359,10 +383,10 @@ final class Plan
      * @param  array<string, Step>  $steps
      * @return array<string, Step> each after those before it, else as they came
      */
-    private function sorted(array $steps): array
+    private static function sorted(array $steps, Links $links): array
     {
         $waits = array_fill_keys(array_keys($steps), 0);
-        foreach ($this->links->all as $link) {
+        foreach ($links->all as $link) {
             if (isset($waits[$link->from], $waits[$link->to])) {
                 $waits[$link->to]++;
             }
@@ -380,7 +404,7 @@ final class Plan
         while (! $ready->isEmpty()) {
             $id = $ids[$ready->extract()];
             $sorted[$id] = $steps[$id];
-            foreach ($this->links->from[$id] ?? [] as $link) {
+            foreach ($links->from[$id] ?? [] as $link) {
                 if (--$waits[$link->to] === 0) {
                     $ready->insert($place[$link->to]);
                 }

@@ -31,7 +31,7 @@ final readonly class PlanView
             'dropped' => array_values(array_map(fn (Step $step): array => [
                 'id' => $step->id, 'title' => $step->title,
                 'isSafety' => $step->isSafety || $step->gate !== null, 'why' => $this->facts->build->work->dropped[$step->id] ?? '',
-            ], $this->plan->dropped)),
+            ], $this->plan->dropped())),
             'evenings' => array_map(static fn (Evening $one): array => [
                 'on' => (string) $one->on,
                 'steps' => array_map(static fn (Step $step): string => $step->id, $one->steps),
@@ -45,8 +45,8 @@ final readonly class PlanView
             'circles' => array_map(static fn (Circle $circle): array => [
                 'links' => array_map(self::link(...), $circle->links), 'broken' => self::link($circle->broken),
                 'canGiveWay' => array_map(self::link(...), $circle->canGiveWay()),
-            ], $this->plan->links->circles),
-            'lost' => $this->plan->links->lost,
+            ], $this->plan->links()->circles),
+            'lost' => $this->plan->links()->lost,
             'moved' => $this->plan->moved(),
             'isProved' => $sequencer->isProved(),
             'isOwnOrder' => $this->facts->build->work->order !== [],
@@ -77,8 +77,8 @@ final readonly class PlanView
             'lines' => self::ids($step->lines),
             'waitsFor' => $isDone ? [] : self::ids($step->waitsFor()),
             'waitsForSteps' => $isDone ? [] : $this->plan->waitsForSteps($step),
-            'before' => array_map(self::link(...), $this->plan->links->into[$step->id] ?? []),
-            'after' => array_map(self::link(...), $this->plan->links->from[$step->id] ?? []),
+            'before' => array_map(self::link(...), $this->plan->links()->into[$step->id] ?? []),
+            'after' => array_map(self::link(...), $this->plan->links()->from[$step->id] ?? []),
             'minutes' => ['least' => $step->minutes->least, 'usual' => $step->minutes->usual, 'most' => $step->minutes->most],
             'setup' => $step->setup->value,
             'tools' => $step->tools,

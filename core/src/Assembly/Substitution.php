@@ -19,7 +19,7 @@ final class Substitution
         $gone = $again = [];
         foreach (array_keys($build->ticks) as $id) {
             $step = $plan->step($id);
-            if ($step === null && ! isset($plan->dropped[$id])) {
+            if ($step === null && ! isset($plan->dropped()[$id])) {
                 $gone[] = $id;
             } elseif ($step !== null && $plan->redoneFor($step) !== []) {
                 $again[] = ['step' => $id, 'lines' => $plan->redoneFor($step)];

@@ -43,7 +43,7 @@ final readonly class WayBack
         $steps = array_values(array_filter(array_reverse($done), static fn (Step $step): bool => isset($undo[$step->id])));
         $after = [];
         foreach ($steps as $step) {
-            $after += $plan->links->after($step->id);
+            $after += $plan->links()->after($step->id);
         }
 
         return new self(

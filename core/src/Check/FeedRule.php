@@ -6,13 +6,13 @@ namespace PocketPlot\Check;
 
 use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 
-/** A rule that judges each fed input with the rail that feeds it. */
+/** A rule that judges each fed input with what gives it its volts. */
 abstract class FeedRule extends Rule
 {
     /** @return iterable<Finding> */
-    abstract protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable;
+    abstract protected function ofFeed(Feed $feed, Giver $giver, Facts $facts): iterable;
 
     final public function subjects(Facts $facts): iterable
     {
@@ -24,6 +24,6 @@ abstract class FeedRule extends Rule
 
     final protected function findings(Subject $subject, Facts $facts): iterable
     {
-        return $subject->feed === null || $subject->rail === null ? [] : $this->ofFeed($subject->feed, $subject->rail, $facts);
+        return $subject->feed === null || $subject->giver === null ? [] : $this->ofFeed($subject->feed, $subject->giver, $facts);
     }
 }

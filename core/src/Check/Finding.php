@@ -10,6 +10,9 @@ use PocketPlot\Part\FigureRef;
 /** What one rule says of one subject. The verdict and what it is about are values; the words are made when somebody reads them. */
 final class Finding
 {
+    /** Beyond so many, a finding names no more lines, rows and remedies: nobody reads them, and all of them against all would never end. */
+    public const MOST_NAMED = 80;
+
     private readonly string $key;
 
     private ?Words $words = null;
@@ -110,6 +113,13 @@ final class Finding
 
     private function words(): Words
     {
-        return $this->words ??= ($this->makeWords)();
+        return $this->words ??= $this->capped(($this->makeWords)());
+    }
+
+    private function capped(Words $words): Words
+    {
+        $remedies = $this->verdict === Verdict::Fits ? [] : array_slice($words->remedies, 0, self::MOST_NAMED);
+
+        return new Words($words->says, array_slice($words->working, 0, self::MOST_NAMED), $words->comparison, $remedies);
     }
 }

@@ -12,40 +12,52 @@ final class Judgements
     /** Findings of one rule. Some hold every part of one kind against every part of another: a thousand of each would never end. */
     private const MOST_FINDINGS = 3000;
 
-    /** @var array<string, array<string, array{Subject, list<Finding>, list<string>}>> by rule id and subject key: the subject, what was said, the topics it rests on */
+    /** @var array<string, array<string, list<Finding>>> by rule id and subject key, what was said */
     private array $bySubject = [];
 
-    /** @var array<string, array{list<Subject>, list<string>}> by rule id: its subjects, and the topics they rest on */
+    /** @var array<string, list<Subject>> by rule id */
     private array $subjects = [];
 
-    /** @var list<list<Finding>> in the book's order */
+    /** @var array<string, list<array{string, ?string}>> by topic, what rests on it: the rule's id and the subject's key; null for the list of its subjects */
+    private array $restsOn = [];
+
+    /** @var array<string, list<Finding>> by rule id, in the book's order */
     private array $said = [];
 
     /** @var list<Finding>|null */
     private ?array $sorted = null;
 
-    /** Asks one rule of all its subjects, those that changed since `before` only. */
-    public function of(Rule $rule, Facts $facts, ?self $before, bool $isNoting): void
-    {
-        $id = $rule::id();
-        $subjects = $this->subjectsOf($rule, $facts, $before, $isNoting);
-        $old = $before->bySubject[$id] ?? [];
-        $said = [];
-        foreach ($subjects as $subject) {
-            $was = $old[$subject->key] ?? null;
-            if ($was !== null && self::stillHolds($was[0], $was[2], $subject, $facts)) {
-                $findings = $was[1];
-            } elseif ($isNoting) {
-                [$findings, $topics] = $facts->listen(static function () use ($rule, $subject, $facts): array {
-                    $findings = $rule->ask($subject, $facts, self::MOST_FINDINGS);
-                    // Words rest on facts, too.
-                    array_walk($findings, static fn (Finding $finding): string => $finding->says());
+    /** @param  bool  $isNoting  whether to keep on which facts each word rests, so that Changes can be asked of builds close by */
+    public function __construct(private readonly bool $isNoting = false) {}
 
-                    return $findings;
-                });
-                $this->bySubject[$id][$subject->key] = [$subject, $findings, $topics];
-            } else {
-                $findings = $rule->ask($subject, $facts, self::MOST_FINDINGS - count($said));
+    /** @return ?Changes what does not hold any more for these facts; null where nothing was noted */
+    public function changes(Facts $facts): ?Changes
+    {
+        return $this->isNoting ? new Changes($this->restsOn, $facts) : null;
+    }
+
+    /**
+     * Asks one rule of all its subjects; what was said before and still holds is taken over.
+     *
+     * @param  class-string<Rule>  $class
+     * @param  ?Changes  $since  of `before`
+     */
+    public function of(string $class, Facts $facts, ?self $before = null, ?Changes $since = null): void
+    {
+        $id = $class::id();
+        if ($before !== null && $since?->none($id) === true) {
+            $this->said[$id] = $before->said[$id];
+
+            return;
+        }
+        $rule = new $class;
+        $said = [];
+        foreach ($this->subjectsOf($rule, $facts, $before, $since) as $subject) {
+            $findings = $since?->holds($id, $subject->key) === true ? $before?->bySubject[$id][$subject->key] ?? null : null;
+            if ($findings === null) {
+                $findings = $this->isNoting
+                    ? $this->noted($rule, $subject, $facts)
+                    : $rule->ask($subject, $facts, self::MOST_FINDINGS - count($said));
             }
             array_push($said, ...$findings);
             if (count($said) > self::MOST_FINDINGS) {
@@ -53,20 +65,20 @@ final class Judgements
                 break;
             }
         }
-        $this->said[] = $said;
+        $this->said[$id] = $said;
     }
 
     /** @param  list<Finding>  $findings */
     public function summarize(array $findings): void
     {
-        $this->said[] = $findings;
+        $this->said['summary'] = $findings;
         $this->sorted = null;
     }
 
     /** @return list<Finding> as the rules said them */
     public function inOrder(): array
     {
-        return array_merge(...$this->said);
+        return array_merge(...array_values($this->said));
     }
 
     /** @return list<Finding> worst first, in the book's order among equals */
@@ -92,35 +104,42 @@ final class Judgements
     }
 
     /** @return list<Subject> */
-    private function subjectsOf(Rule $rule, Facts $facts, ?self $before, bool $isNoting): array
+    private function subjectsOf(Rule $rule, Facts $facts, ?self $before, ?Changes $since): array
     {
         $id = $rule::id();
-        if ($before !== null && isset($before->subjects[$id]) && self::allUnchanged($before->subjects[$id][1], $facts)) {
-            return $before->subjects[$id][0];
+        if ($before !== null && $since?->holds($id, null) === true) {
+            return $before->subjects[$id];
         }
-        if (! $isNoting) {
+        if (! $this->isNoting) {
             return iterator_to_array($rule->subjects($facts), false);
         }
+        [$this->subjects[$id], $topics] = $facts->listen(static fn (): array => iterator_to_array($rule->subjects($facts), false));
+        $this->note($id, null, $topics);
 
-        return ($this->subjects[$id] = $facts->listen(static fn (): array => iterator_to_array($rule->subjects($facts), false)))[0];
+        return $this->subjects[$id];
     }
 
-    /** @param  list<string>  $topics */
-    private static function stillHolds(Subject $was, array $topics, Subject $is, Facts $facts): bool
+    /** @return list<Finding> */
+    private function noted(Rule $rule, Subject $subject, Facts $facts): array
     {
-        return ($was === $is || $was->isSame($is, $facts)) && self::allUnchanged($topics, $facts);
+        [$findings, $topics] = $facts->listen(static function () use ($rule, $subject, $facts): array {
+            $findings = $rule->ask($subject, $facts, self::MOST_FINDINGS);
+            // Words rest on facts, too.
+            array_walk($findings, static fn (Finding $finding): string => $finding->says());
+
+            return $findings;
+        });
+        $this->note($rule::id(), $subject->key, [...$topics, ...$subject->topics()]);
+
+        return $this->bySubject[$rule::id()][$subject->key] = $findings;
     }
 
     /** @param  list<string>  $topics */
-    private static function allUnchanged(array $topics, Facts $facts): bool
+    private function note(string $rule, ?string $subject, array $topics): void
     {
         foreach ($topics as $topic) {
-            if (! $facts->isUnchanged($topic)) {
-                return false;
-            }
+            $this->restsOn[$topic][] = [$rule, $subject];
         }
-
-        return true;
     }
 
     /** What was not judged is said: silence would read as *fits*. */

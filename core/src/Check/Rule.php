@@ -18,9 +18,6 @@ use PocketPlot\Quantity\Source;
  */
 abstract class Rule
 {
-    /** Beyond so many, a finding names no more lines, rows and remedies: nobody reads them, and all of them against all would never end. */
-    private const MOST_NAMED = 80;
-
     /** @var array<class-string<self>, string> */
     private static array $ids = [];
 
@@ -82,20 +79,11 @@ abstract class Rule
     final protected function answer(Verdict $verdict, array $lines, Closure $words, string $about = '', bool $ofWhole = false, array $waitsFor = []): Finding
     {
         $ids = [];
-        foreach (count($lines) > self::MOST_NAMED ? array_slice($lines, 0, self::MOST_NAMED) : $lines as $line) {
+        foreach (count($lines) > Finding::MOST_NAMED ? array_slice($lines, 0, Finding::MOST_NAMED) : $lines as $line) {
             $ids[$line->id] = $line->id;
         }
 
-        return new Finding(self::id(), $verdict, array_values($ids), static function () use ($words, $verdict): Words {
-            $said = $words();
-
-            return new Words(
-                $said->says,
-                array_slice($said->working, 0, self::MOST_NAMED),
-                $said->comparison,
-                $verdict === Verdict::Fits ? [] : array_slice($said->remedies, 0, self::MOST_NAMED),
-            );
-        }, $about, $ofWhole, $this->subject ?? Subject::whole(), $waitsFor);
+        return new Finding(self::id(), $verdict, array_values($ids), $words, $about, $ofWhole, $this->subject ?? Subject::whole(), $waitsFor);
     }
 
     /**
@@ -118,7 +106,7 @@ abstract class Rule
 
             return new Words(
                 "Nobody knows the {$name} of {$line->name()} yet".($so === '' ? '.' : ", so {$so}."),
-                [...array_slice($working, 0, self::MOST_NAMED - 1), new WorkingLine("{$line->name()}: {$name}", null, '', 'unknown')],
+                [...array_slice($working, 0, Finding::MOST_NAMED - 1), new WorkingLine("{$line->name()}: {$name}", null, '', 'unknown')],
                 'cannot be compared yet',
                 [Remedy::measure($line->id, $figure)],
             );

@@ -119,35 +119,35 @@ final class RuleBook
     /** What all rules say of a build. */
     public static function ask(Facts $facts): Judgements
     {
-        return self::judge($facts, null, false);
+        return self::judge($facts, new Judgements, null);
     }
 
     /** The same, each judgement with the facts it rests on, so that askAgain() can be asked of builds close by. */
     public static function askNoting(Facts $facts): Judgements
     {
-        return self::judge($facts, null, true);
+        return self::judge($facts, new Judgements(true), null);
     }
 
-    /** The same answers as ask(), for a build after a change: what rests on nothing that changed is taken over. */
+    /** The same answers as ask(), for a build after a change: what rests on nothing that changed is taken over, where `before` was noted. */
     public static function askAgain(Facts $facts, Judgements $before): Judgements
     {
-        return self::judge($facts, $before, false);
+        return self::judge($facts, new Judgements, $before);
     }
 
     /** @return list<Finding> what one rule says of a build */
     public static function askOne(Rule $rule, Facts $facts): array
     {
         $judgements = new Judgements;
-        $judgements->of($rule, $facts, null, false);
+        $judgements->of($rule::class, $facts);
 
         return $judgements->inOrder();
     }
 
-    private static function judge(Facts $facts, ?Judgements $before, bool $isNoting): Judgements
+    private static function judge(Facts $facts, Judgements $judgements, ?Judgements $before): Judgements
     {
-        $judgements = new Judgements;
+        $since = $before?->changes($facts);
         foreach (self::RULES as $class) {
-            $judgements->of(new $class, $facts, $before, $isNoting);
+            $judgements->of($class, $facts, $before, $since);
         }
         $judgements->summarize((new Whole\Unmeasured)->summary($judgements->worstFirst(), $facts->build));
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace PocketPlot\Check;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Facts\Facts;
 use PocketPlot\Power\Feed;
+use PocketPlot\Power\Giver;
 use PocketPlot\Power\Rail;
 
-/** What a rule judges at one time: a line, a feed with its rail, a rail, a pair of lines, or the whole build. */
+/** What a rule judges at one time: a line, a feed with what gives it, a rail, a pair of lines, or the whole build. */
 final readonly class Subject
 {
     private function __construct(
@@ -20,6 +20,7 @@ final readonly class Subject
         public ?Line $other = null,
         public ?Feed $feed = null,
         public ?Rail $rail = null,
+        public ?Giver $giver = null,
     ) {}
 
     public static function line(Line $line): self
@@ -32,9 +33,9 @@ final readonly class Subject
         return new self(SubjectKind::Pair, "{$line->id} {$other->id}", $line, $other);
     }
 
-    public static function feed(Feed $feed, Rail $rail): self
+    public static function feed(Feed $feed, Giver $giver): self
     {
-        return new self(SubjectKind::Feed, $feed->key(), $feed->line, null, $feed, $rail);
+        return new self(SubjectKind::Feed, $feed->key(), $feed->line, null, $feed, null, $giver);
     }
 
     public static function rail(Rail $rail): self
@@ -47,12 +48,16 @@ final readonly class Subject
         return new self(SubjectKind::Whole, 'whole');
     }
 
-    /** Whether it is what it was, its lines untouched and its rail at the same volts and watts. */
-    public function isSame(self $other, Facts $facts): bool
+    /** @return list<string> what has to be as it was for it to be the same: its lines untouched, a feed from the same volts, a rail at the same volts and watts */
+    public function topics(): array
     {
-        return $this->kind === $other->kind && $this->line === $other->line && $this->other === $other->other
-            && ($this->feed === null || $facts->isUnchanged("feed {$this->feed->key()}")) && ($this->rail === null || $facts->isUnchanged(
-                "rail {$this->rail->id}"));
+        return array_values(array_filter([
+            $this->line === null ? '' : "line {$this->line->id}",
+            $this->other === null ? '' : "line {$this->other->id}",
+            $this->feed === null ? '' : "feed {$this->feed->key()}",
+            $this->giver === null ? '' : "giver {$this->giver->id}",
+            $this->rail === null ? '' : "rail {$this->rail->id}",
+        ]));
     }
 
     /** @return array{kind: string, line: ?string, other: ?string, input: ?string, rail: ?string} */
@@ -63,7 +68,7 @@ final readonly class Subject
             'line' => $this->line?->id,
             'other' => $this->other?->id,
             'input' => $this->feed?->input->name,
-            'rail' => $this->rail?->id,
+            'rail' => $this->rail->id ?? $this->giver?->id,
         ];
     }
 }

@@ -18,6 +18,7 @@ use PocketPlot\Part\Socket;
 use PocketPlot\Power\ChargePath;
 use PocketPlot\Power\CutOff;
 use PocketPlot\Power\Feed;
+use PocketPlot\Power\Giver;
 use PocketPlot\Power\Missing;
 use PocketPlot\Power\Rail;
 use PocketPlot\Power\RunTime;
@@ -60,6 +61,8 @@ final class Facts
         'sources' => self::TREE_RESTS_ON,
         'rails' => self::TREE_RESTS_ON,
         'rail' => self::TREE_RESTS_ON,
+        'giver' => self::TREE_RESTS_ON,
+        'giverOf' => self::TREE_RESTS_ON,
         'railOf' => self::TREE_RESTS_ON,
         'railsOf' => self::TREE_RESTS_ON,
         'feeds' => self::TREE_RESTS_ON, 'feed' => self::TREE_RESTS_ON, 'wattsFrom' => self::TREE_RESTS_ON, 'demandOf' => self::TREE_RESTS_ON,
@@ -105,8 +108,14 @@ final class Facts
     /** @var array<string, true> facets and roles of the lines that went, came or changed since before */
     private array $touched = [];
 
-    /** Whether anything but the lines is another than before. */
+    /** @var array<string, true> ids of the chosen lines that went, came or changed since before */
+    private array $touchedLines = [];
+
+    /** Whether nothing but the lines is another than before. */
     private bool $onlyLines = false;
+
+    /** @var array<string, Line>|null the chosen lines by their ids */
+    private ?array $byId = null;
 
     public function __construct(public readonly Build $build)
     {
@@ -124,7 +133,8 @@ final class Facts
         $facts = new self($build);
         $facts->before = $before;
         $facts->costs = Costs::of($build, $before->costs());
-        $facts->touched = $touched = self::touched($before->lines, $facts->lines);
+        $facts->touch($before->lines);
+        $touched = $facts->touched;
         $facts->onlyLines = $build->joins === $before->build->joins
             && $build->brief === $before->build->brief
             && $build->profiles === $before->build->profiles
@@ -230,7 +240,13 @@ final class Facts
     {
         $this->note('line', $id);
 
-        return $this->build->line($id);
+        return $this->byId()[$id] ?? $this->build->line($id);
+    }
+
+    /** @return array<string, Line> the chosen lines by their ids */
+    private function byId(): array
+    {
+        return $this->byId ??= array_column($this->lines, null, 'id');
     }
 
     public function brief(): Brief
@@ -336,7 +352,15 @@ final class Facts
         return $this->supplyTree()->feedsFrom($rail);
     }
 
-    /** What feeds this line's main input. */
+    /** What gives this line's main input its volts; for whoever does not ask what else hangs on it. */
+    public function giverOf(Line $line): ?Giver
+    {
+        $this->note('giverOf', $line->id);
+
+        return $this->supplyTree()->railOf($line);
+    }
+
+    /** What feeds this line's main input, with all that hangs on it. */
     public function railOf(Line $line): ?Rail
     {
         $this->note('railOf', $line->id);
@@ -567,6 +591,9 @@ final class Facts
         }
         if ($this->onlyLines) {
             [$fact, $about] = [...explode(' ', $topic, 2), ''];
+            if ($fact === 'line' && isset($this->byId()[$about])) {
+                return ! isset($this->touchedLines[$about]);
+            }
             $restsOn = $fact === 'with' ? [$about => true] : self::RESTS_ON[$fact] ?? null;
             if ($fact === 'brief' || $fact === 'joins' || $fact === 'rates' || ($restsOn !== null && array_intersect_key($restsOn, $this->touched) === [])) {
                 return true;
@@ -579,7 +606,7 @@ final class Facts
     private function answer(string $topic): mixed
     {
         [$fact, $about] = [...explode(' ', $topic, 2), ''];
-        $line = $about === '' ? null : $this->build->line($about);
+        $line = $about === '' ? null : ($this->byId()[$about] ?? $this->build->line($about));
         $feed = $about === '' ? null : $this->supplyTree()->feeds[$about] ?? null;
 
         return match ($fact) {
@@ -604,6 +631,8 @@ final class Facts
             'runTime' => $this->runTime(),
             'warmth' => $this->warmth(),
             'costs' => $this->costs(),
+            'giver' => self::gives($this->supplyTree()->rails[$about] ?? null),
+            'giverOf' => $line === null ? null : self::gives($this->supplyTree()->railOf($line)),
             'railOf' => $line === null ? null : $this->railOf($line),
             'railsOf' => $line === null ? null : $this->railsOf($line),
             'wattsFrom' => $line === null ? null : $this->wattsFrom($line),
@@ -625,25 +654,26 @@ final class Facts
         };
     }
 
-    /**
-     * @param  list<Line>  $before
-     * @param  list<Line>  $after
-     * @return array<string, true> facets and roles of the lines that went, came or changed
-     */
-    private static function touched(array $before, array $after): array
+    /** @return ?array{string, Line, string, bool, Figure} what of a giver can be another */
+    private static function gives(?Giver $giver): ?array
     {
-        $was = $is = $touched = [];
+        return $giver === null ? null : [$giver->id, $giver->line, $giver->name, $giver->isRawPack, $giver->volts];
+    }
+
+    /** @param  list<Line>  $before  the chosen lines as they were */
+    private function touch(array $before): void
+    {
+        $was = $is = [];
         foreach ($before as $line) {
             $was[spl_object_id($line)] = $line;
         }
-        foreach ($after as $line) {
+        foreach ($this->lines as $line) {
             $is[spl_object_id($line)] = $line;
         }
         foreach ([...array_diff_key($was, $is), ...array_diff_key($is, $was)] as $line) {
-            $touched += array_fill_keys($line->part->touches, true);
-            $touched["role:{$line->role->value}"] = true;
+            $this->touched += array_fill_keys($line->part->touches, true);
+            $this->touched["role:{$line->role->value}"] = true;
+            $this->touchedLines[$line->id] = true;
         }
-
-        return $touched;
     }
 }

@@ -5,55 +5,32 @@ declare(strict_types=1);
 namespace PocketPlot\Power;
 
 use PocketPlot\Build\Line;
-use PocketPlot\Part\FigureRef;
-use PocketPlot\Part\Output;
 use PocketPlot\Quantity\Figure;
 
 /**
  * One voltage that a line gives: a pack's raw volts or an output. Watts are what its loads take
  * from it, idle, usual and heavy; converters below it are counted with their losses.
  */
-final readonly class Rail
+final readonly class Rail extends Giver
 {
     /**
      * @param  list<Line>  $loads
      * @param  list<Missing>  $missing  figures without which the watts are unknown
      */
     public function __construct(
-        public string $id,
-        public Line $line,
-        public string $name,
-        public bool $isRawPack,
-        public Figure $volts,
+        string $id,
+        Line $line,
+        string $name,
+        bool $isRawPack,
+        Figure $volts,
         public Figure $continuousMa,
         public Figure $peakMa,
         public array $loads,
         public Figure $watts,
         public Figure $peakWatts,
         public array $missing,
-    ) {}
-
-    /** The output that gives it; null for a pack's raw volts. */
-    public function output(): ?Output
-    {
-        foreach ($this->isRawPack ? [] : $this->line->part->outputs as $output) {
-            if ($output->name === $this->name) {
-                return $output;
-            }
-        }
-
-        return null;
-    }
-
-    /** The figure that says its volts: the pack's own, or those of the output. */
-    public function voltsRef(): FigureRef
-    {
-        return $this->isRawPack ? FigureRef::of('pack', 'volts') : FigureRef::of('output', 'volts', $this->name);
-    }
-
-    public function says(): string
-    {
-        return $this->isRawPack ? $this->line->name() : "{$this->line->name()} ({$this->name})";
+    ) {
+        parent::__construct($id, $line, $name, $isRawPack, $volts);
     }
 
     /** Milliamps: idle and usual at the usual volts, heavy at the lowest, since a constant power draws most there. */

@@ -18,12 +18,14 @@ final class Cents
     /** @return int hundredths of the money's own currency, half up */
     public static function of(Money $money): int
     {
-        return $money->times(100)->amount->toScale(0, RoundingMode::HALF_UP)->toInt();
+        $amount = $money->amount->getScale() <= 2 ? $money->amount : $money->amount->toScale(2, RoundingMode::HALF_UP);
+
+        return $amount->getUnscaledValue()->toInt() * 10 ** (2 - $amount->getScale());
     }
 
     /** @param  int  $cents  hundredths of the currency */
     public static function money(int $cents, string $currency): Money
     {
-        return Money::of(self::says($cents), $currency);
+        return Money::ofCents($cents, $currency);
     }
 }

@@ -16,14 +16,20 @@ final readonly class Money
     /** @throws BadFigure when the amount or the currency cannot be read */
     public static function of(string $amount, string $currency): self
     {
-        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw BadFigure::notACurrency($currency);
-        }
+        self::refuseNoCurrency($currency);
         try {
             return new self(BigDecimal::of($amount), $currency);
         } catch (MathException) {
             throw BadFigure::notMoney($amount);
         }
+    }
+
+    /** @throws BadFigure when the currency cannot be read */
+    public static function ofCents(int $cents, string $currency): self
+    {
+        self::refuseNoCurrency($currency);
+
+        return new self(BigDecimal::ofUnscaledValue($cents, 2), $currency);
     }
 
     /** The same amount's worth, in a currency that is known to be one. */
@@ -49,7 +55,7 @@ final readonly class Money
 
     public function times(string|int $factor): self
     {
-        return new self($this->amount->multipliedBy($factor), $this->currency);
+        return $factor === 1 ? $this : new self($this->amount->multipliedBy($factor), $this->currency);
     }
 
     public function isMoreThan(self $other): bool
@@ -80,5 +86,12 @@ final readonly class Money
     public function toArray(): array
     {
         return ['amount' => $this->exact(), 'currency' => $this->currency];
+    }
+
+    private static function refuseNoCurrency(string $currency): void
+    {
+        if (preg_match('/^[A-Z]{3}$/D', $currency) !== 1) {
+            throw BadFigure::notACurrency($currency);
+        }
     }
 }

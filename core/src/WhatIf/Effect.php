@@ -44,7 +44,7 @@ final readonly class Effect
         $concerning = $verdicts = [];
         foreach ($after->findings as $finding) {
             $verdicts[$finding->key()] ??= $finding->verdict;
-            if (in_array($lineId, $finding->lines, true)) {
+            if ($finding->lines !== [] && in_array($lineId, $finding->lines, true)) {
                 $concerning[] = $finding;
             }
         }
@@ -67,12 +67,27 @@ final readonly class Effect
     /** @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} with the sentence of the worst about the changed line */
     public function toArray(): array
     {
+        return $this->with($this->vitals->toArray());
+    }
+
+    /** @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} the day only when it is asked for: each takes a plan */
+    public function weighed(bool $withDay): array
+    {
+        return $this->with([...$this->vitals->figures(), 'finish' => $withDay ? $this->vitals->day() : null]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $vitals
+     * @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>}
+     */
+    private function with(array $vitals): array
+    {
         return [
             'verdict' => $this->verdict->value,
             'says' => $this->concerning === [] ? '' : $this->concerning[0]->says(),
             'settled' => count($this->settled),
             'newClashes' => count($this->newClashes),
-            'vitals' => $this->vitals->toArray(),
+            'vitals' => $vitals,
         ];
     }
 }

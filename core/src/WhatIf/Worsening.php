@@ -54,7 +54,7 @@ final class Worsening
             'size' => $was->sidesMm !== [] && $is->sidesMm === [],
             'weight' => $is->unweighed > $was->unweighed,
             'cost' => $unpriced($after) > $unpriced($before),
-            'finish' => $was->finish !== null && $is->finish === null,
+            'finish' => $was->finish() !== null && $is->finish() === null,
         ]));
     }
 

@@ -74,6 +74,7 @@ export type Shopping = Schemas['Shopping'];
 export type Vendor = Schemas['Vendor'];
 export type Verdict = Schemas['Verdict'];
 export type Vitals = Schemas['Vitals'];
+export type WeighedVitals = Schemas['WeighedVitals'];
 type ProblemBody = Schemas['Problem'];
 
 const sayProblem = ({ wrong, fix }: FieldProblem) => `${wrong}${fix === '' ? '' : `; ${fix}`}`;

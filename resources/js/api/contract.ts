@@ -1865,6 +1865,45 @@ export interface components {
             /** @description chosen lines that stand for any of their kind */
             pencil: number;
         };
+        WeighedVitals: {
+            cost: {
+                amount: string;
+                currency: string;
+                target: string | null;
+                verdict: components["schemas"]["Verdict"];
+            };
+            runTime: {
+                leastHours: number | null;
+                usualHours: number | null;
+                mostHours: number | null;
+                targetHours: number | null;
+                fromPack: boolean;
+                verdict: components["schemas"]["Verdict"];
+            };
+            size: {
+                sidesMm: number[];
+                estimated: boolean;
+                targetMm: number[] | null;
+                verdict: components["schemas"]["Verdict"];
+            };
+            mass: {
+                grams: number;
+                unweighed: number;
+                targetGrams: number | null;
+                verdict: components["schemas"]["Verdict"];
+            };
+            clashes: number;
+            missing: number;
+            unmeasured: number;
+            figures: number;
+            /** @description null while nobody asked for the days, which take a plan each */
+            finish: {
+                on: string | null;
+                undated: number;
+            } | null;
+            /** @description chosen lines that stand for any of their kind */
+            pencil: number;
+        };
         WorkingLine: {
             label: string;
             value: number | string | null;
@@ -2167,7 +2206,7 @@ export interface components {
             says: string;
             settled: number;
             newClashes: number;
-            vitals: components["schemas"]["Vitals"];
+            vitals: components["schemas"]["WeighedVitals"];
         };
         FoundRemedy: {
             libraryId: number | null;
@@ -4524,6 +4563,10 @@ export interface operations {
                 swap?: string;
                 q?: string;
                 typical?: string;
+                /** @description one part of the library by its id */
+                only?: string;
+                /** @description 1 for the day on which the build would be finished with each */
+                days?: string;
             };
             header?: never;
             path: {

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { Link } from 'react-router';
-import { api, type Build, type Finding, type FindingInFull, type FoundRemedy } from '../api/client';
+import { api, type Build, type Finding, type FindingInFull, type FoundRemedy, type WeighedVitals } from '../api/client';
 import { useOpenBuild } from './useBuild';
 import { Button } from '../ui/Button';
 import { useNotices } from '../ui/Notices';
@@ -230,7 +230,7 @@ function FindOut({ build, line, figure }: { build: Build; line: string | null; f
 }
 
 /** What a change would do to the vitals, before it is made. */
-export function EffectList({ before, after }: { before: Build; after: Build['appraisal']['vitals'] }) {
+export function EffectList({ before, after }: { before: Build; after: WeighedVitals }) {
     const changes = differing(before.appraisal.vitals, after);
     if (changes.length === 0) return <p className="figures mt-1 text-sm text-pencil">No vital moves.</p>;
     return (

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import type { Verdict, Vitals } from '../api/client';
+import type { Verdict, Vitals, WeighedVitals } from '../api/client';
 import { date, finish, mass, number, runTime, size } from '../ui/format';
 import { Peg } from '../ui/Peg';
 
@@ -50,8 +50,9 @@ export const vitals: Vital[] = [
 /** What typical parts have a share in. */
 const pencilled: readonly string[] = ['Cost', 'Run time', 'Size mm', 'Weight'];
 
-/** What differs between two sets of vitals, as people read them. */
-export function differing(before: Vitals, after: Vitals): { what: string; was: string; is: string; verdict: Verdict | undefined }[] {
+/** What differs between two sets of vitals, as people read them; of the day nothing is said while it is being worked out. */
+export function differing(before: Vitals, weighed: Vitals | WeighedVitals): { what: string; was: string; is: string; verdict: Verdict | undefined }[] {
+    const after = { ...before, ...weighed, finish: weighed.finish ?? before.finish };
     return vitals
         .map((vital) => ({ what: vital.what, was: vital.show(before), is: vital.show(after), verdict: vital.verdict?.(after) }))
         .filter(({ was, is }) => was !== is);

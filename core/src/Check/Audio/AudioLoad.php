@@ -55,7 +55,7 @@ final class AudioLoad extends PairRule
     private function boundWatts(Line $ampLine, Amp $amp, float $ohm, Facts $facts): Figure
     {
         $supply = $ampLine->part->supply;
-        $rail = $facts->railOf($ampLine);
+        $rail = $facts->giverOf($ampLine);
         $bounds = [];
         if ($rail !== null && $rail->volts->isKnown()) {
             $bounds[] = ($rail->volts->usual() * Constants::AMP_USABLE_SHARE) ** 2 / (2 * $ohm);

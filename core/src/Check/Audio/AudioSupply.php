@@ -11,7 +11,7 @@ use PocketPlot\Check\Meta;
 use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 
@@ -33,14 +33,14 @@ final class AudioSupply extends LineRule
 
     protected function ofLine(Line $line, Facts $facts): iterable
     {
-        $rail = $facts->railOf($line);
+        $rail = $facts->giverOf($line);
         $speaker = $facts->with('speaker')[0] ?? null;
         if ($rail !== null && $speaker !== null) {
             yield $this->judge($line, $rail, $speaker);
         }
     }
 
-    private function judge(Line $amp, Rail $rail, Line $speaker): Finding
+    private function judge(Line $amp, Giver $rail, Line $speaker): Finding
     {
         $ohm = $speaker->part->speaker->ohm ?? Figure::unknown('Ω');
         if (! $rail->volts->isKnown()) {

@@ -36,8 +36,8 @@ final class Hum extends LineRule
         if ($board === null || $board->id === $line->id || $hears === []) {
             return;
         }
-        $mine = $facts->railOf($line);
-        $its = $facts->railOf($board);
+        $mine = $facts->giverOf($line);
+        $its = $facts->giverOf($board);
         if ($mine === null || $its === null) {
             return;
         }

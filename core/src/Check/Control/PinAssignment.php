@@ -135,7 +135,7 @@ final class PinAssignment extends WholeRule
         if (! $pins->logicV->isKnown()) {
             return $this->unmeasured($host, 'pins.logicV', [$line], [], "{$line->id}/level");
         }
-        $rail = $facts->railOf($line);
+        $rail = $facts->giverOf($line);
         $own = $needs->logicV;
         if (! $own->isKnown() || $needs->followsSupply === YesNo::Yes) {
             $isFed = $line->part->supplies !== [] && ! self::isOnlyDriven($line);

@@ -17,7 +17,7 @@ use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Typical;
 use PocketPlot\Power\ChargeLeft;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 use PocketPlot\Power\Wire;
 use PocketPlot\Quantity\Figure;
 
@@ -62,15 +62,15 @@ final class CableDrop extends FeedRule
         };
     }
 
-    protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
+    protected function ofFeed(Feed $feed, Giver $giver, Facts $facts): iterable
     {
         $join = $feed->join;
-        if ($feed->line->id === $rail->line->id || $rail->output()?->wireless === true) {
+        if ($feed->line->id === $giver->line->id || $giver->output()?->wireless === true) {
             return;
         }
         if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
             $ohm = Wire::ohm($join->gaugeAwg, $join->lengthMm);
-            yield $this->judge($feed, $rail, null, [$ohm, $ohm], [
+            yield $this->judge($feed, $giver, null, [$ohm, $ohm], [
                 $this->count('Wire, gauge', $join->gaugeAwg, 'AWG', 'brief'), $this->count('Wire, length', $join->lengthMm, 'mm', 'brief'),
             ], $facts);
 
@@ -84,7 +84,7 @@ final class CableDrop extends FeedRule
         $gauge = Typical::or($cable->gaugeAwg, Typical::LEAD_AWG);
         $length = Typical::or($cable->lengthMm, Typical::LEAD_MM);
         // The thinner end of the band loses more; a larger gauge number is a thinner wire.
-        yield $this->judge($feed, $rail, $lead, [
+        yield $this->judge($feed, $giver, $lead, [
             Wire::leadOhm($gauge->least(), $length->least(), $cable->oneEnd, $cable->otherEnd, 0.0),
             Wire::leadOhm($gauge->most(), $length->most(), $cable->oneEnd, $cable->otherEnd, 1.0),
         ], [$this->row("{$lead->name()}, gauge", $gauge), $this->row("{$lead->name()}, length", $length)], $facts);
@@ -94,20 +94,20 @@ final class CableDrop extends FeedRule
      * @param  array{float, float}  $ohms  copper and plugs: thick, short and new; thin, long and worn
      * @param  list<WorkingLine>  $working
      */
-    private function judge(Feed $feed, Rail $rail, ?Line $lead, array $ohms, array $working, Facts $facts): Finding
+    private function judge(Feed $feed, Giver $giver, ?Line $lead, array $ohms, array $working, Facts $facts): Finding
     {
         $line = $feed->line;
-        $others = $lead === null ? [$rail->line] : [$rail->line, $lead];
-        $open = $this->open($feed, $rail, $others, $working, $facts);
+        $others = $lead === null ? [$giver->line] : [$giver->line, $lead];
+        $open = $this->open($feed, $giver, $others, $working, $facts);
         if ($open !== null) {
             return $open;
         }
         $peak = $facts->demandOf($feed)[1];
         [$best, $worst] = $ohms;
-        $amps = self::amps($peak->most(), $rail->volts->least(), $worst);
+        $amps = self::amps($peak->most(), $giver->volts->least(), $worst);
         $drop = $amps * $worst;
-        $left = $rail->volts->least() - $drop;
-        $leftAtBest = $rail->volts->least() - self::amps($peak->most(), $rail->volts->least(), $best) * $best;
+        $left = $giver->volts->least() - $drop;
+        $leftAtBest = $giver->volts->least() - self::amps($peak->most(), $giver->volts->least(), $best) * $best;
         $working = [
             ...$working,
             $this->row('Copper there and back and plugs, new to worn', Figure::band($best * 1000, ($best + $worst) * 500, $worst * 1000, 'mΩ')),
@@ -124,7 +124,7 @@ final class CableDrop extends FeedRule
         $least = $feed->input->leastVolts() ?? $feed->input->volts->least();
         $verdict = match (true) {
             // A pack that is nearly empty by then has done its work.
-            $rail->isRawPack => $this->byChargeLost($rail->line, $least, $rail->volts->least() - $leftAtBest, $drop),
+            $giver->isRawPack => $this->byChargeLost($giver->line, $least, $giver->volts->least() - $leftAtBest, $drop),
             $leftAtBest < $least - 1e-9 => Verdict::Clash,
             $left < $least - 1e-9, $warns->isKnown() && $left < $warns->most() => Verdict::Tight,
             default => Verdict::Fits,
@@ -144,8 +144,8 @@ final class CableDrop extends FeedRule
                 default => '',
             }), $working, 'volts left against the window and the warning', [
                 $lead === null ? Remedy::byHand('Take a thicker or shorter wire; both ways count.') : $this->swap($lead, 'Take a shorter or thicker lead'),
-                $this->swap($rail->line),
-            ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$rail->line->id);
+                $this->swap($giver->line),
+            ]), ($feed->key() === $line->id ? '' : "{$feed->input->name}/").$giver->line->id);
     }
 
     /**
@@ -154,7 +154,7 @@ final class CableDrop extends FeedRule
      * @param  list<Line>  $others
      * @param  list<WorkingLine>  $working
      */
-    private function open(Feed $feed, Rail $rail, array $others, array $working, Facts $facts): ?Finding
+    private function open(Feed $feed, Giver $giver, array $others, array $working, Facts $facts): ?Finding
     {
         $line = $feed->line;
         [, , $missing] = $facts->demandOf($feed);
@@ -168,8 +168,8 @@ final class CableDrop extends FeedRule
                 'what its lead loses is open',
             );
         }
-        if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
-            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], $working, "{$feed->key()}/lead");
+        if (! $giver->volts->isKnown() || $giver->volts->least() <= 0.0) {
+            return $this->unmeasured($giver->line, $giver->voltsRef(), [$line], $working, "{$feed->key()}/lead");
         }
         if (! $feed->input->volts->isKnown()) {
             return $this->unmeasured($line, FigureRef::supply($feed->input, 'volts'), $others, $working, "{$feed->key()}/lead");

@@ -17,7 +17,7 @@ use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Topology;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 
 final class ConverterHeadroom extends Rule
 {
@@ -42,7 +42,7 @@ final class ConverterHeadroom extends Rule
     protected function findings(Subject $subject, Facts $facts): iterable
     {
         $output = $subject->rail?->output();
-        $above = $subject->rail === null ? null : $facts->railOf($subject->rail->line);
+        $above = $subject->rail === null ? null : $facts->giverOf($subject->rail->line);
         if ($subject->rail !== null && $output !== null && $above !== null) {
             yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'), $facts->feedsFrom($subject->rail));
         }
@@ -61,7 +61,7 @@ final class ConverterHeadroom extends Rule
     }
 
     /** @param  list<Feed>  $below  what the converter feeds */
-    private function judge(Line $line, Output $output, Rail $rail, float $wanted, array $below): Finding
+    private function judge(Line $line, Output $output, Giver $rail, float $wanted, array $below): Finding
     {
         $about = $output->name;
         $working = [
@@ -123,7 +123,7 @@ final class ConverterHeadroom extends Rule
     }
 
     /** @param  list<WorkingLine>  $working */
-    private function passesOn(Line $line, Output $output, Rail $rail, float $passes, array $working): Finding
+    private function passesOn(Line $line, Output $output, Giver $rail, float $passes, array $working): Finding
     {
         return $this->answer(
             Verdict::Fits,

@@ -15,7 +15,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 
 final class LeadThere extends FeedRule
 {
@@ -24,7 +24,7 @@ final class LeadThere extends FeedRule
         return new Meta('power.lead', 'Between two parts with sockets there is a lead whose ends fit both, or wires by hand.');
     }
 
-    protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
+    protected function ofFeed(Feed $feed, Giver $giver, Facts $facts): iterable
     {
         foreach ($feed->line->part->sockets as $socket) {
             if ($socket->carries === 'usb' && $socket->takes() && $socket->ownLead) {
@@ -34,13 +34,13 @@ final class LeadThere extends FeedRule
         }
         $lead = $facts->leadOf($feed);
         if ($facts->lacksLead($feed)) {
-            yield $this->lacking($feed->line, $rail->line);
+            yield $this->lacking($feed->line, $giver->line);
         } elseif ($lead !== null && ($feed->join === null || $feed->join->through === '')) {
-            yield $this->answer(Verdict::Fits, [$feed->line, $rail->line, $lead], fn (): Words => new Words(
-                "{$lead->name()} goes from {$rail->line->name()} to {$feed->line->name()}.",
+            yield $this->answer(Verdict::Fits, [$feed->line, $giver->line, $lead], fn (): Words => new Words(
+                "{$lead->name()} goes from {$giver->line->name()} to {$feed->line->name()}.",
                 [],
                 'both ends fit',
-            ), $rail->line->id);
+            ), $giver->line->id);
         }
     }
 

@@ -16,6 +16,7 @@ use PocketPlot\Facts\Facts;
 use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Output;
 use PocketPlot\Part\Topology;
+use PocketPlot\Power\Giver;
 use PocketPlot\Power\Rail;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
@@ -34,13 +35,13 @@ final class LinearHeat extends RailRule
     protected function ofRail(Rail $rail, Facts $facts): iterable
     {
         $output = $rail->output();
-        $above = $rail->line->part->isConverter() ? $facts->railOf($rail->line) : null;
+        $above = $rail->line->part->isConverter() ? $facts->giverOf($rail->line) : null;
         if ($above !== null && $output?->topology === Topology::Linear) {
             yield $this->judge($rail->line, $output, $above, $rail, $facts);
         }
     }
 
-    private function judge(Line $line, Output $output, Rail $above, Rail $below, Facts $facts): Finding
+    private function judge(Line $line, Output $output, Giver $above, Rail $below, Facts $facts): Finding
     {
         $about = $output->name;
         if ($below->missing !== []) {

@@ -17,7 +17,7 @@ use PocketPlot\Part\FigureRef;
 use PocketPlot\Part\Role;
 use PocketPlot\Part\Socket;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 use PocketPlot\Quantity\Constants;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Source;
@@ -33,46 +33,46 @@ final class PortCurrent extends FeedRule
         );
     }
 
-    protected function ofFeed(Feed $feed, Rail $rail, Facts $facts): iterable
+    protected function ofFeed(Feed $feed, Giver $giver, Facts $facts): iterable
     {
-        if ($feed->line->id === $rail->line->id || $rail->output()?->wireless === true) {
+        if ($feed->line->id === $giver->line->id || $giver->output()?->wireless === true) {
             return;
         }
         [$from, $to] = $facts->socketsOf($feed);
         if ($from !== null && $to !== null) {
-            yield $this->judge($feed, $rail, $from, $to, $facts);
+            yield $this->judge($feed, $giver, $from, $to, $facts);
         }
     }
 
-    private function judge(Feed $feed, Rail $rail, Socket $from, Socket $to, Facts $facts): Finding
+    private function judge(Feed $feed, Giver $giver, Socket $from, Socket $to, Facts $facts): Finding
     {
         $line = $feed->line;
-        $about = $rail->line->id;
+        $about = $giver->line->id;
         [, $peak, $missing] = $facts->demandOf($feed);
         if ($missing !== []) {
             return $this->unmeasured(
                 $missing[0]->line,
                 $missing[0]->figure,
-                [$line, $rail->line],
+                [$line, $giver->line],
                 [],
                 "{$line->id}/{$about}",
-                "nobody can say what the {$from->name} of {$rail->line->name()} has to carry",
+                "nobody can say what the {$from->name} of {$giver->line->name()} has to carry",
             );
         }
-        if (! $rail->volts->isKnown() || $rail->volts->least() <= 0.0) {
-            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [], "{$line->id}/{$about}");
+        if (! $giver->volts->isKnown() || $giver->volts->least() <= 0.0) {
+            return $this->unmeasured($giver->line, $giver->voltsRef(), [$line], [], "{$line->id}/{$about}");
         }
         // Several of a kind plug in one by one.
-        $need = $peak->most() / max(1, $line->quantity) / $rail->volts->least() * 1000;
+        $need = $peak->most() / max(1, $line->quantity) / $giver->volts->least() * 1000;
         $working = [$this->row("{$line->name()}, peak", Figure::exactly($need, 'mA', Source::WorkedOut->with($peak->source)))];
-        [$rating, $rows, $open] = $this->rating($line, $to, $rail->line, $from);
+        [$rating, $rows, $open] = $this->rating($line, $to, $giver->line, $from);
         $working = [...$working, ...$rows];
         if ($open !== null) {
             [$owner, $socket] = $open;
             // The family's standard is what it bears at least; its maker may allow more.
             $why = $rating > 0.0 && is_finite($rating) ? sprintf('nobody can say whether it carries %s mA', self::n($need)) : '';
             if ($why === '' || $need > $rating) {
-                $other = $owner === $line ? $rail->line : $line;
+                $other = $owner === $line ? $giver->line : $line;
 
                 return $this->unmeasured($owner, FigureRef::socket($socket, 'ratingMa'), [$other], $working, "{$line->id}/{$about}", $why);
             }
@@ -82,13 +82,13 @@ final class PortCurrent extends FeedRule
 
         $verdict = self::byShare($share, $tightAt);
 
-        return $this->answer($verdict, [$line, $rail->line],
+        return $this->answer($verdict, [$line, $giver->line],
             fn (): Words => new Words(sprintf(
                 '%s takes up to %s mA through the %s of %s, which is made for %s mA.',
                 $line->name(),
                 self::n($need),
                 $from->name,
-                $rail->line->name(),
+                $giver->line->name(),
                 self::n($rating),
             ), $working, sprintf(
                 '%s %% of the rating; above %s %% counts as tight',
@@ -96,7 +96,7 @@ final class PortCurrent extends FeedRule
                 self::n($tightAt * 100),
             ), $verdict === Verdict::Fits ? [] : [
                 $this->swap($line, "Take something thriftier for {$line->name()}"),
-                $this->swap($rail->line, 'Take one with a stronger socket'),
+                $this->swap($giver->line, 'Take one with a stronger socket'),
                 Remedy::add(Role::Cable, 'Add a hub with a supply of its own'),
             ]), $about);
     }

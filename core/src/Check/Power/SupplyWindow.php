@@ -18,7 +18,7 @@ use PocketPlot\Part\Musts;
 use PocketPlot\Part\Role;
 use PocketPlot\Power\ChargeLeft;
 use PocketPlot\Power\Feed;
-use PocketPlot\Power\Rail;
+use PocketPlot\Power\Giver;
 use PocketPlot\Quantity\Figure;
 
 final class SupplyWindow extends Rule
@@ -51,13 +51,13 @@ final class SupplyWindow extends Rule
 
     protected function findings(Subject $subject, Facts $facts): iterable
     {
-        if ($subject->feed !== null && $subject->feed->line->id === $subject->rail?->line->id) {
+        if ($subject->feed !== null && $subject->feed->line->id === $subject->giver?->line->id) {
             return [];
         }
 
-        return $subject->feed === null || $subject->rail === null
+        return $subject->feed === null || $subject->giver === null
             ? $this->misfed($facts)
-            : [$this->compare($subject->feed, $subject->rail, $facts->margin('supply-volts'))];
+            : [$this->compare($subject->feed, $subject->giver, $facts->margin('supply-volts'))];
     }
 
     /** @return iterable<Finding> */
@@ -124,7 +124,7 @@ final class SupplyWindow extends Rule
         return null;
     }
 
-    private function compare(Feed $feed, Rail $rail, float $wanted): Finding
+    private function compare(Feed $feed, Giver $giver, float $wanted): Finding
     {
         $line = $feed->line;
         $window = $feed->input->volts;
@@ -132,43 +132,43 @@ final class SupplyWindow extends Rule
         $at = $about === '' ? $line->name() : "{$line->name()} ({$about})";
         $working = [
             $this->row("{$at} needs", $window),
-            $this->row("{$rail->says()} gives", $rail->volts),
+            $this->row("{$giver->says()} gives", $giver->volts),
         ];
         if (! $window->isKnown()) {
             return $this->unmeasured(
                 $line,
                 FigureRef::supply($feed->input, 'volts'),
-                [$rail->line],
+                [$giver->line],
                 [$working[1]],
                 $about,
-                "nobody can say whether {$rail->says()} suits it",
+                "nobody can say whether {$giver->says()} suits it",
             );
         }
-        if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[0]], $feed->key());
+        if (! $giver->volts->isKnown()) {
+            return $this->unmeasured($giver->line, $giver->voltsRef(), [$line], [$working[0]], $feed->key());
         }
-        $below = $rail->volts->least() - $window->least();
-        $above = $window->most() - $rail->volts->most();
+        $below = $giver->volts->least() - $window->least();
+        $above = $window->most() - $giver->volts->most();
         $limit = $feed->input->absoluteMaxV;
         if ($limit->isKnown()) {
             $working[] = $this->row("{$at}: absolute maximum", $limit);
         }
-        $breaks = $limit->isKnown() && $rail->volts->most() > $limit->least();
-        if (! $breaks && min($below, $above) < -1e-9 && $this->mayBear($feed, $rail)) {
-            return $this->soldForOne($feed, $rail, $at, $about);
+        $breaks = $limit->isKnown() && $giver->volts->most() > $limit->least();
+        if (! $breaks && min($below, $above) < -1e-9 && $this->mayBear($feed, $giver)) {
+            return $this->soldForOne($feed, $giver, $at, $about);
         }
         // What a raw pack keeps below the window is play lost, not harm: it counts by its share of the charge.
-        $lost = $rail->isRawPack && $below < $wanted ? ChargeLeft::below($rail->line, $window->least()) : 0.0;
-        $verdict = $breaks ? Verdict::Clash : ($rail->isRawPack ? self::ofPack($above, $lost) : self::byMargin(min($below, $above), $wanted));
+        $lost = $giver->isRawPack && $below < $wanted ? ChargeLeft::below($giver->line, $window->least()) : 0.0;
+        $verdict = $breaks ? Verdict::Clash : ($giver->isRawPack ? self::ofPack($above, $lost) : self::byMargin(min($below, $above), $wanted));
         if ($lost > 0.0) {
             $working[] = $this->count('Charge that stays in the pack below that', round($lost * 100), '%');
         }
 
         return $this->answer(
             $verdict,
-            [$line, $rail->line],
-            fn (): Words => new Words("{$at} needs {$window->says()}. {$rail->says()} gives {$rail->volts->says()}."
-            .($breaks ? ' That is above its absolute maximum.' : self::weaker($feed, $rail)), $working, sprintf(
+            [$line, $giver->line],
+            fn (): Words => new Words("{$at} needs {$window->says()}. {$giver->says()} gives {$giver->volts->says()}."
+            .($breaks ? ' That is above its absolute maximum.' : self::weaker($feed, $giver)), $working, sprintf(
                 '%s V to spare at the low end, %s V at the high end; wanted %s V (rail: %s)',
                 self::n($below),
                 self::n($above),
@@ -177,15 +177,15 @@ final class SupplyWindow extends Rule
             ), $verdict === Verdict::Fits ? [] : [
                 Remedy::add(Role::Regulator, 'Add a regulator between them'),
                 $this->swap($line),
-                ...(in_array($rail->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($rail->line)] : []),
+                ...(in_array($giver->line->role, [Role::Regulator, Role::Cells, Role::Charger], true) ? [$this->swap($giver->line)] : []),
             ]), $about);
     }
 
     /** Within its window and below what it is rated at, it does less of what it is for. */
-    private static function weaker(Feed $feed, Rail $rail): string
+    private static function weaker(Feed $feed, Giver $giver): string
     {
         $rated = $feed->input->ratedV;
-        if ($rated === null || $rail->volts->most() >= $rated - 1e-9) {
+        if ($rated === null || $giver->volts->most() >= $rated - 1e-9) {
             return '';
         }
         $how = match ($feed->line->role) {
@@ -207,24 +207,24 @@ final class SupplyWindow extends Rule
     }
 
     /** Whether what is sold for one voltage may bear this rail, though nobody says so. */
-    private function mayBear(Feed $feed, Rail $rail): bool
+    private function mayBear(Feed $feed, Giver $giver): bool
     {
         $nominal = $feed->input->nominalV;
 
-        return $nominal !== null && $rail->volts->least() >= $nominal * self::MAY_BEAR[0] && $rail->volts->most() <= $nominal * self::MAY_BEAR[1];
+        return $nominal !== null && $giver->volts->least() >= $nominal * self::MAY_BEAR[0] && $giver->volts->most() <= $nominal * self::MAY_BEAR[1];
     }
 
-    private function soldForOne(Feed $feed, Rail $rail, string $at, string $about): Finding
+    private function soldForOne(Feed $feed, Giver $giver, string $at, string $about): Finding
     {
         $nominal = $feed->input->nominalV ?? 0.0;
 
         return $this->unmeasured(
             $feed->line,
             FigureRef::supply($feed->input, 'volts'),
-            [$rail->line],
-            [$this->count("{$at} is sold for", $nominal, 'V', $feed->input->volts->source->value), $this->row("{$rail->says()} gives", $rail->volts)],
+            [$giver->line],
+            [$this->count("{$at} is sold for", $nominal, 'V', $feed->input->volts->source->value), $this->row("{$giver->says()} gives", $giver->volts)],
             $about,
-            "nobody can say whether it lives from {$rail->volts->says()}; it is sold for ".self::n($nominal).' V',
+            "nobody can say whether it lives from {$giver->volts->says()}; it is sold for ".self::n($nominal).' V',
         );
     }
 }

@@ -41,7 +41,7 @@ function inOrder(candidates: Candidate[], sort: Sort): Candidate[] {
         time: (one) => -(one.vitals.runTime.usualHours ?? -Infinity),
         weight: (one) => one.vitals.mass.grams,
         size: (one) => Math.min(...one.vitals.size.sidesMm),
-        day: (one) => (one.vitals.finish.on === null ? Infinity : Date.parse(one.vitals.finish.on)),
+        day: (one) => (one.vitals.finish === null || one.vitals.finish.on === null ? Infinity : Date.parse(one.vitals.finish.on)),
     };
     return [...candidates].sort((a, b) => by[sort](a) - by[sort](b));
 }
@@ -60,17 +60,25 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
     const list = useId();
     const asked = useDeferredValue(words);
     const weighedAgainst = place.swap ?? place.beside;
+    const weighed = (more: Record<string, string>) =>
+        api.get<{ candidates: Candidate[] }>(
+            `/builds/${build.id}/candidates?${new URLSearchParams({ role, ...(weighedAgainst === null ? {} : { swap: weighedAgainst }), ...more }).toString()}`,
+        );
+    const byDay = sort === 'day';
     const query = useQuery({
-        queryKey: ['candidates', build.id, build.version, role, weighedAgainst, asked, typical],
-        queryFn: () =>
-            api.get<{ candidates: Candidate[] }>(
-                `/builds/${build.id}/candidates?${new URLSearchParams({ role, q: asked, ...(typical ? { typical: '1' } : {}), ...(weighedAgainst === null ? {} : { swap: weighedAgainst }) }).toString()}`,
-            ),
+        queryKey: ['candidates', build.id, build.version, role, weighedAgainst, asked, typical, byDay],
+        queryFn: () => weighed({ q: asked, ...(typical ? { typical: '1' } : {}), ...(byDay ? { days: '1' } : {}) }),
         placeholderData: keepPreviousData,
     });
     const all = query.data?.candidates ?? [];
     const candidates = inOrder(all, sort).filter((one) => !isHiding || one.verdict !== 'clash');
     const active = candidates[Math.min(at, candidates.length - 1)];
+    // A day takes a plan: of the whole list it is only asked when that is the order, else of the part that is looked at.
+    const day = useQuery({
+        queryKey: ['candidate', build.id, build.version, role, weighedAgainst, active?.libraryId],
+        queryFn: () => weighed({ only: String(active?.libraryId), days: '1' }),
+        enabled: active !== undefined && active.vitals.finish === null,
+    });
     const against = build.lines.find((line) => line.id === weighedAgainst);
 
     const take = async (candidate: Candidate | undefined) => {
@@ -112,7 +120,10 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                         {active !== undefined && (
                             <>
                                 <p className="font-semibold">{active.part.name}</p>
-                                <EffectList before={build} after={active.vitals} />
+                                <EffectList
+                                    before={build}
+                                    after={{ ...active.vitals, finish: active.vitals.finish ?? day.data?.candidates[0]?.vitals.finish ?? null }}
+                                />
                             </>
                         )}
                     </div>
