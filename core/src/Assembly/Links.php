@@ -96,9 +96,11 @@ final readonly class Links
         }
         $links = [];
         foreach ($steps as $step) {
+            $known = [$step->id => true];
             foreach ($step->needs as $condition) {
                 foreach ($givers[$condition->key] ?? [] as $giver) {
-                    if ($giver !== $step->id) {
+                    if (! isset($known[$giver])) {
+                        $known[$giver] = true;
                         $links[] = new Link($giver, $step->id, LinkKind::Needs, $condition->milestone->value);
                     }
                 }

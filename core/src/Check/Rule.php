@@ -42,7 +42,7 @@ abstract class Rule
         $this->subject = $subject;
         $said = [];
         foreach ($this->findings($subject, $facts) as $finding) {
-            if (self::waitsForWanted($finding, $facts)) {
+            if ($finding->waitsFor !== [] && self::waitsForWanted($finding, $facts)) {
                 continue;
             }
             $said[] = $finding;
@@ -57,7 +57,7 @@ abstract class Rule
     /** Of what is only wanted there is nothing to find out: that it is missing is said once. Its price may still be asked for. */
     private static function waitsForWanted(Finding $finding, Facts $facts): bool
     {
-        if ($finding->verdict !== Verdict::Unmeasured || $finding->waitsFor === [] || $finding->family() === 'money') {
+        if ($finding->verdict !== Verdict::Unmeasured || $finding->family() === 'money') {
             return false;
         }
         foreach ($finding->waitsFor as [$lineId]) {
@@ -80,10 +80,12 @@ abstract class Rule
     {
         $ids = [];
         foreach (count($lines) > Finding::MOST_NAMED ? array_slice($lines, 0, Finding::MOST_NAMED) : $lines as $line) {
-            $ids[$line->id] = $line->id;
+            if ($ids === [] || ! in_array($line->id, $ids, true)) {
+                $ids[] = $line->id;
+            }
         }
 
-        return new Finding(self::id(), $verdict, array_values($ids), $words, $about, $ofWhole, $this->subject ?? Subject::whole(), $waitsFor);
+        return new Finding(self::id(), $verdict, $ids, $words, $about, $ofWhole, $this->subject ?? Subject::whole(), $waitsFor);
     }
 
     /**

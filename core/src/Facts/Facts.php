@@ -108,6 +108,9 @@ final class Facts
     /** @var array<string, true> facets and roles of the lines that went, came or changed since before */
     private array $touched = [];
 
+    /** @var array<string, bool> by fact, whether nothing was touched that it rests on */
+    private array $untouched = [];
+
     /** @var array<string, true> ids of the chosen lines that went, came or changed since before */
     private array $touchedLines = [];
 
@@ -589,23 +592,27 @@ final class Facts
         if ($this->before === null) {
             return false;
         }
+        $space = strpos($topic, ' ');
+        [$fact, $about] = $space === false ? [$topic, ''] : [substr($topic, 0, $space), substr($topic, $space + 1)];
         if ($this->onlyLines) {
-            [$fact, $about] = [...explode(' ', $topic, 2), ''];
             if ($fact === 'line' && isset($this->byId()[$about])) {
                 return ! isset($this->touchedLines[$about]);
             }
-            $restsOn = $fact === 'with' ? [$about => true] : self::RESTS_ON[$fact] ?? null;
-            if ($fact === 'brief' || $fact === 'joins' || $fact === 'rates' || ($restsOn !== null && array_intersect_key($restsOn, $this->touched) === [])) {
+            $isUntouched = match ($fact) {
+                'brief', 'joins', 'rates' => true,
+                'with' => ! isset($this->touched[$about]),
+                default => isset(self::RESTS_ON[$fact]) && ($this->untouched[$fact] ??= array_intersect_key(self::RESTS_ON[$fact], $this->touched) === []),
+            };
+            if ($isUntouched) {
                 return true;
             }
         }
 
-        return Same::as($this->before->answer($topic), $this->answer($topic));
+        return Same::as($this->before->answer($fact, $about), $this->answer($fact, $about));
     }
 
-    private function answer(string $topic): mixed
+    private function answer(string $fact, string $about): mixed
     {
-        [$fact, $about] = [...explode(' ', $topic, 2), ''];
         $line = $about === '' ? null : ($this->byId()[$about] ?? $this->build->line($about));
         $feed = $about === '' ? null : $this->supplyTree()->feeds[$about] ?? null;
 

@@ -16,6 +16,10 @@ use PocketPlot\Quantity\Figure;
  */
 final readonly class SupplyInput
 {
+    private Figure $watts;
+
+    private Figure $peakWatts;
+
     public function __construct(
         public string $name,
         public Figure $volts,
@@ -33,7 +37,14 @@ final readonly class SupplyInput
         public ?float $nominalV = null,
         /** The volts it does its best at; below them it runs slower, dimmer or quieter. */
         public ?float $ratedV = null,
-    ) {}
+    ) {
+        $this->watts = $drawAtV->isKnown() ? $drawMa->times($drawAtV->usual() / 1000, 'W')->restingOn($drawAtV) : Figure::unknown('W');
+        $this->peakWatts = $drawAtV->isKnown() && $peakMa->isKnown()
+            ? Figure::exactly(
+                max($peakMa->most(), $drawMa->most ?? 0.0, $startUpMa->most ?? 0.0) * $drawAtV->usual() / 1000, 'W', $peakMa->source,
+            )->restingOn($drawAtV)->restingOn($drawMa)
+            : Figure::unknown('W');
+    }
 
     /** Share of the one voltage it is sold for from which a part surely still runs. */
     private const NOMINAL_BEARS = 0.9;
@@ -56,18 +67,12 @@ final readonly class SupplyInput
     /** Idle, usual and heavy watts; unknown when draw or voltage is. */
     public function watts(): Figure
     {
-        return $this->drawAtV->isKnown() ? $this->drawMa->times($this->drawAtV->usual() / 1000, 'W')->restingOn($this->drawAtV) : Figure::unknown('W');
+        return $this->watts;
     }
 
     /** Watts at the peak, which is never less than the heavy draw or the start-up. */
     public function peakWatts(): Figure
     {
-        return $this->drawAtV->isKnown() && $this->peakMa->isKnown()
-            ? Figure::exactly(
-                max($this->peakMa->most(), $this->drawMa->most ?? 0.0, $this->startUpMa->most ?? 0.0) * $this->drawAtV->usual() / 1000,
-                'W',
-                $this->peakMa->source,
-            )->restingOn($this->drawAtV)->restingOn($this->drawMa)
-            : Figure::unknown('W');
+        return $this->peakWatts;
     }
 }

@@ -319,19 +319,25 @@ final class SupplyTree
             }
             // What is plugged in stays plugged in, though nobody knows the volts yet.
             $isPlugged = $rank === 0 && ! $giver['volts']->isKnown();
-            $shortfalls = array_map(static fn (SupplyInput $input): float => $isPlugged ? 0.0 : self::shortfall($input, $giver['volts']), $inputs);
-            $least = min($shortfalls);
+            [$least, $input] = [INF, $inputs[0]];
+            foreach ($inputs as $one) {
+                $shortfall = $isPlugged ? 0.0 : self::shortfall($one, $giver['volts']);
+                if ($shortfall < $least) {
+                    [$least, $input] = [$shortfall, $one];
+                }
+            }
             if ($best !== null && $least > $best[0][0]) {
                 continue;
             }
+            $needMa = self::peakMa($input, $giver['volts'], $line->quantity);
             foreach ($ids as $id) {
-                $isTooMuch = $this->isTooMuch($id, $inputs[(int) array_search($least, $shortfalls, true)], $line) ? 1 : 0;
+                $isTooMuch = $this->isTooMuch($id, $needMa) ? 1 : 0;
                 $place = [$least, $isTooMuch, $rank, $this->places[$id]];
                 if ($best !== null && $place > [...$best[0], $this->places[$best[1]]]) {
                     continue;
                 }
                 if (! $this->isFedBy($id, $line->id, $below)) {
-                    $best = [[$least, $isTooMuch, $rank], $id, $inputs[(int) array_search($least, $shortfalls, true)]];
+                    $best = [[$least, $isTooMuch, $rank], $id, $input];
                     break;
                 }
             }
@@ -343,7 +349,7 @@ final class SupplyTree
     }
 
     /** Whether an output would have to give more than it can: a board's small pin does not carry an amplifier. */
-    private function isTooMuch(string $railId, SupplyInput $input, Line $line): bool
+    private function isTooMuch(string $railId, float $needMa): bool
     {
         $giver = $this->givers[$railId];
         $gives = $giver['output']?->continuousMa;
@@ -352,7 +358,7 @@ final class SupplyTree
         }
         $peak = max($gives->least(), $giver['output']->peakMa->least ?? 0.0) * $giver['line']->quantity;
 
-        return ($this->promised[$railId] ?? 0.0) + self::peakMa($input, $giver['volts'], $line->quantity) > $peak;
+        return ($this->promised[$railId] ?? 0.0) + $needMa > $peak;
     }
 
     private static function peakMa(SupplyInput $input, Figure $volts, int $quantity): float

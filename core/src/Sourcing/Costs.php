@@ -179,8 +179,11 @@ final readonly class Costs
     private static function land(array $groups, array &$lines, Build $build, array &$terms): array
     {
         $unknown = $grams = [];
-        foreach ($groups === [] ? [] : $build->lines as $line) {
-            $grams[$line->id] = ShoppingList::gramsOf($line->part) * $line->quantity;
+        $bought = array_merge(...array_values($groups));
+        foreach ($bought === [] ? [] : $build->lines as $line) {
+            if (isset($bought[$line->id])) {
+                $grams[$line->id] = ShoppingList::gramsOf($line->part) * $line->quantity;
+            }
         }
         foreach ($groups as $name => $goods) {
             $vendor = $build->vendors[$name];

@@ -35,12 +35,15 @@ final class FieldShadow extends LineRule
         if ($bodyLine === null || $body === null) {
             return;
         }
+        $coil = $line->part->charger?->wireless === true || $line->part->coil?->side === 'receiver';
+        if (! $coil && $line->part->radio === []) {
+            return;
+        }
         // A board's radio matters when something talks to it.
         $spoken = array_filter(
             $facts->with('controls'),
             static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== [],
         ) !== [];
-        $coil = $line->part->charger?->wireless === true || $line->part->coil?->side === 'receiver';
         $radio = $line->part->radio !== [] && $spoken;
         if (! $coil && ! $radio) {
             return;
