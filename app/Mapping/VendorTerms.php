@@ -19,8 +19,9 @@ final class VendorTerms
     /** @return array<string, Vendor> all that one can buy from, by name: a part that is only thought of may be sold by any of them */
     public static function of(BuildRecord $build): array
     {
-        $shelf = User::query()->select('id')->where('email', config('pocketplot.shelf_email'));
-        $rows = VendorRecord::query()->where(static fn ($either) => $either->where('user_id', $build->user_id)->orWhereIn('user_id', $shelf));
+        // Asked by the owners, so that the index of the vendors is used, whoever else has written down some.
+        $owners = User::query()->select('id')->where('email', config('pocketplot.shelf_email'))->orWhere('id', $build->user_id);
+        $rows = VendorRecord::query()->whereIn('user_id', $owners);
         $documents = [];
         $ranks = [];
         /** @var Collection<int, VendorRecord> $found */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use PocketPlot\Quantity\BadFigure;
+use PocketPlot\Quantity\Cents;
 use PocketPlot\Quantity\Day;
 use PocketPlot\Quantity\Figure;
 use PocketPlot\Quantity\Money;
@@ -64,6 +65,33 @@ it('converts through the base currency', function (): void {
         ->and($rates->convert(Money::of('100', 'SEK'), 'GBP')?->rounded())->toBe('7.52')
         ->and($rates->convert(Money::of('100', 'CHF'), 'EUR'))->toBeNull();
 });
+
+it('reckons days as the calendar does', function (string $from, int $days, string $to): void {
+    expect((string) Day::of($from)->plusDays($days))->toBe($to)->and(Day::of($from)->daysUntil(Day::of($to)))->toBe($days)
+        ->and(Day::of($to)->daysUntil(Day::of($from)))->toBe(-$days)->and((string) Day::of($to)->plusDays(-$days))->toBe($from);
+})->with([
+    ['2026-11-27', 0, '2026-11-27'], ['2026-12-31', 1, '2027-01-01'], ['2024-02-28', 1, '2024-02-29'], ['2024-02-29', 1, '2024-03-01'],
+    // No leap day in a full century, but in every fourth: 1900 had 365 days, 2000 had 366.
+    ['1900-02-28', 1, '1900-03-01'], ['2000-02-28', 1, '2000-02-29'], ['1900-01-01', 365, '1901-01-01'], ['2000-01-01', 366, '2001-01-01'],
+    // Four centuries are 146,097 days.
+    ['2026-11-27', 146_097, '2426-11-27'], ['0001-03-01', 30, '0001-03-31'],
+]);
+
+it('reckons every day of forty years as PHP\'s own calendar does', function (): void {
+    $day = Day::of('1999-12-25');
+    $other = new DateTimeImmutable('1999-12-25 00:00:00 UTC');
+    for ($count = 0; $count < 14_610; $count++) {
+        if ((string) $day !== $other->format('Y-m-d')) {
+            expect((string) $day)->toBe($other->format('Y-m-d'));
+        }
+        [$day, $other] = [$day->plusDays(1), $other->modify('+1 day')];
+    }
+    expect((string) $day)->toBe('2039-12-25');
+});
+
+it('rounds to hundredths half up and keeps what is exact', function (string $amount, int $cents): void {
+    expect(Cents::of(Money::of($amount, 'EUR')))->toBe($cents);
+})->with([['12', 1200], ['12.3', 1230], ['12.34', 1234], ['12.345', 1235], ['12.3449999', 1234], ['-0.005', -1], ['0.004', 0], ['1000000000.99', 100_000_000_099]]);
 
 it('counts days over months and years', function (): void {
     expect((string) Day::of('2026-12-30')->plusDays(3))->toBe('2027-01-02')

@@ -314,6 +314,31 @@ describe('the library', function (): void {
         expect($says())->toBe($first);
     });
 
+    it('says the day with each part only when it is asked for it, of all of them or of one', function (): void {
+        $build = $this->refuge($this->user);
+        $ask = fn (string $more): array => $this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel{$more}")->assertOk()->json('candidates');
+        $quick = $ask('');
+        $dated = $ask('&days=1');
+        $days = array_column(array_column($dated, 'vitals'), 'finish', null);
+        expect(array_unique(array_column(array_column($quick, 'vitals'), 'finish'), SORT_REGULAR))->toBe([null])
+            ->and(array_column($dated, 'says', 'libraryId'))->toEqual(array_column($quick, 'says', 'libraryId'))
+            ->and(array_filter($days, static fn (array $day): bool => $day['on'] !== null))->not->toBe([]);
+        $one = $dated[3];
+        expect($ask("&days=1&only={$one['libraryId']}"))->toEqual([$one])
+            ->and($ask('&only=999999'))->toBe([]);
+        // The day is that of the edit itself.
+        $after = $this->postJson("/api/builds/{$build->id}/lines/panel/swap", ['version' => 1, 'part' => $one['libraryId']])->assertOk()->json('appraisal.vitals');
+        expect($after['finish'])->toBe($one['vitals']['finish'])->and($after['clashes'])->toBe($one['vitals']['clashes']);
+    });
+
+    it('lets nobody weigh a part of a stranger, or one of another role', function (): void {
+        $build = $this->refuge($this->user);
+        $theirs = $this->actingAs($this->builder('other@example.test'))->postJson('/api/parts', ['part' => ['name' => 'Hidden panel', 'role' => 'display', 'facets' => []]])->assertCreated()->json('libraryId');
+        $this->actingAs($this->user);
+        expect($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&only={$theirs}")->assertOk()->json('candidates'))->toBe([])
+            ->and($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&only={$this->part('reg-sluice-12')}")->assertOk()->json('candidates'))->toBe([]);
+    });
+
     it('judges a part anew once it is another', function (): void {
         $build = $this->refuge($this->user);
         $own = $this->postJson('/api/parts', ['part' => ['name' => 'Zephyr panel', 'role' => 'display', 'facets' => []]])->assertCreated()->json();

@@ -37,11 +37,12 @@ final readonly class Amounts
         'meters' => ['mm', 1000.0], 'in' => ['mm', Constants::MM_PER_INCH], 'inch' => ['mm', Constants::MM_PER_INCH],
         'inches' => ['mm', Constants::MM_PER_INCH], 'incher' => ['mm', Constants::MM_PER_INCH], 'zoll' => ['mm', Constants::MM_PER_INCH],
         '"' => ['mm', Constants::MM_PER_INCH], 'feet' => ['mm', Constants::MM_PER_FOOT], 'foot' => ['mm', Constants::MM_PER_FOOT],
-        'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
+        'centimetre' => ['mm', 10.0], 'centimetres' => ['mm', 10.0], 'centimeter' => ['mm', 10.0], 'centimeters' => ['mm', 10.0],
+        'millimetre' => ['mm', 1.0], 'millimeter' => ['mm', 1.0], 'millimetres' => ['mm', 1.0], 'millimeters' => ['mm', 1.0],
         'mm2' => ['mm²', 1.0], 'mm²' => ['mm²', 1.0], 'cm²' => ['mm²', 100.0], 'cm2' => ['mm²', 100.0],
         'ohm' => ['ohm', 1.0], 'ohms' => ['ohm', 1.0], 'Ω' => ['ohm', 1.0], 'r' => ['ohm', 1.0], 'mohm' => ['ohm', 0.001], 'milliohm' => ['ohm', 0.001],
         'milliohms' => ['ohm', 0.001], 'mohms' => ['ohm', 0.001], 'mΩ' => ['ohm', 0.001], 'kohm' => ['kohm', 1.0], 'kΩ' => ['kohm', 1.0],
-        'hz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
+        'hz' => ['Hz', 1.0], 'hertz' => ['Hz', 1.0], 'khz' => ['kHz', 1.0], 'mhz' => ['kHz', 1000.0], 'ghz' => ['kHz', 1e6],
         '°' => ['°', 1.0], '°c' => ['°C', 1.0], '° c' => ['°C', 1.0], 'degrees' => ['°C', 1.0], 'degree' => ['°C', 1.0], 'degrees c' => ['°C', 1.0],
         'deg c' => ['°C', 1.0],
         'deg' => ['°C', 1.0],
@@ -49,7 +50,7 @@ final readonly class Amounts
         'gb' => ['GB', 1.0], 'gig' => ['GB', 1.0], 'gigs' => ['GB', 1.0], 'gigabytes' => ['GB', 1.0], 'gigabyte' => ['GB', 1.0], 'mb' => ['GB', 0.001],
         'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
-        'awg' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], 'degrees per watt' => ['K/W', 1.0], 'kelvin per watt' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0],
+        'awg' => ['AWG', 1.0], 'gauge' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], 'degrees per watt' => ['K/W', 1.0], 'kelvin per watt' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0],
         'c' => ['C', 1.0],
     ];
 
@@ -59,7 +60,7 @@ final readonly class Amounts
         'usual' => '/^\s*\)?\s*(?:typ\b|typical|nominal|usual)/',
     ];
 
-    private const NEVER_MORE = '/\b(?:never|not|no|nothing) (?:\w+ ){0,2}(?:more|over|above)(?: than)?\s*$/';
+    private const NEVER_MORE = '/(?:\b(?:never|not|no|nothing)\b|n.t\b)[^,;.]{0,30}\b(?:more|over|above|beyond)(?: than)?(?: an?| about)?\s*$/';
 
     private const BEFORE = [
         'least' => '/(?:\bmin(?:imum|\.)?(?: (?:of|load|impedance|speakers?))?|≥|(?<![-\dv])(?<![\dv] )>=?|\bat least|\bmore than|\bfrom|\babove|'

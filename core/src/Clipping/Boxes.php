@@ -69,6 +69,10 @@ final readonly class Boxes
         if ($clause->isOfAnother($from)) {
             return null;
         }
+        if ($this->role === 'case' && preg_match('/\b(?:takes?|fits?|holds?|accepts?|room for|space for|suits?|houses?)\b[^.;,]{0,24}$/', $near) === 1
+            && preg_match('/^\s*(?:mm\s*)?(?:circuit )?(?:boards?|panels?|displays?|screens?|pcbs?|cells?|packs?|lcds?)\b/', $clause->after($to, 30)) === 1) {
+            return null;
+        }
         $what = self::kind($near, $clause->after($to, 30), $this->role);
         $what = $what === 'hole spacing' && count($sides) === 3 ? 'size' : $what;
         if ($what === '' || ($unit === '' && $what === 'size' && count($sides) === 2 && ! $isBy && count($this->withHeight($clause, $sides, $to)[0]) === 2

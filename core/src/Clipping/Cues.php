@@ -32,7 +32,8 @@ final class Cues
     /** @return list<array{string, string, float}> meaning, cue, bias */
     public static function volts(string $role): array
     {
-        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?(?: ?max\w*\.?)?(?: (?:ratings?|supply|input|voltage|vin|vdd|vcc))*|never (?:above|over|more|'
+        $limit = ['absolute maximum', '/\babs(?:olute)?\b\.?(?: ?max\w*\.?)?(?: (?:ratings?|supply|input|voltage|vin|vdd|vcc))*|any(?:thing|where)? (?:above|over|beyond|more than)(?= ?[\d.,]+[^;.]{0,50}\b(?:bang|pop|toast|dead|dies|smoke|fries|fry|gone|destroys?|kills?|cooks?|goodbye|magic)\b)'
+            .'|never (?:above|over|more|'
             .'exceed)|(?:above|over)(?: it)? ?= ?smoke|\bkills?\b|destroys?|'
             .'not exceed|never (?:connect|put|feed|apply|give)\b|lets? the smoke|max(?:imum)?\.? ratings?|damag|\bfries\b|dies (?:above|over)|survives|'
             .'burns? out|breaks? (?:at|above)|smoke/', -12.0];

@@ -380,7 +380,7 @@ final readonly class Numbers
     private static function breaksIt(string $after): bool
     {
         return preg_match('/^\s*,?\s*\(?abs(?:olute)?\.?(?: max\w*\.?)?\s*(?:\)|,|$)/', $after) === 1
-            || preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b.{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $after) === 1;
+            || preg_match('/^\s*\)?,?\s*(?:above|over|more|beyond)\b[^\d]{0,10}(?:smoke|dead|dies|kills?|damag|breaks)/', $after) === 1;
     }
 
     /**

@@ -22,8 +22,8 @@ final class SpelledNumbers
 
     private const PART = 'half|third|quarter|fifth|eighth|sixteenth';
 
-    private const UNIT = '(?:volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es)?|feet|foot|'
-        .'grams?|grammes?|ounces?|ohms?|seconds?|degrees?|contacts|pins|cycles|charges|gigs?)\b';
+    private const UNIT = '(?:volts?|amps?|amperes?|milliamps?|watts?|millimet(?:er|re)s?|mm|centimet(?:er|re)s?|cm|met(?:er|re)s?|inch(?:es|er)?|feet|foot|'
+        .'grams?|grammes?|ounces?|ohms?|seconds?|degrees?|contacts|pins|ways|cycles|charges|gigs?)\b';
 
     private const FORMS = [
         // "1 lb 5 oz"
