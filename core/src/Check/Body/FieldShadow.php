@@ -39,12 +39,7 @@ final class FieldShadow extends LineRule
         if (! $coil && $line->part->radio === []) {
             return;
         }
-        // A board's radio matters when something talks to it.
-        $spoken = array_filter(
-            $facts->with('controls'),
-            static fn (Line $line): bool => array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== [],
-        ) !== [];
-        $radio = $line->part->radio !== [] && $spoken;
+        $radio = $line->part->radio !== [] && self::isSpokenTo($facts);
         if (! $coil && ! $radio) {
             return;
         }
@@ -91,6 +86,18 @@ final class FieldShadow extends LineRule
                     ...($window ? [] : [Remedy::byHand('Cut a window and close it with plastic or wood; mind the sharp edge.')]),
                 ],
             ));
+    }
+
+    /** Whether something talks to the board by radio: else its radio does not matter. */
+    private static function isSpokenTo(Facts $facts): bool
+    {
+        foreach ($facts->with('controls') as $line) {
+            if (array_intersect($line->part->controls->speaks ?? [], ['bluetooth', 'pad radio']) !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function doorOf(Line $line, Body $body): ?Door
