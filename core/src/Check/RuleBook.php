@@ -93,6 +93,7 @@ final class RuleBook
         Software\SafeShutdown::class,
         Software\Rights::class,
         People\Skills::class,
+        People\Wires::class,
         People\Tools::class,
         People\Consumables::class,
         Money\WithinBudget::class,

@@ -14,6 +14,9 @@ use PocketPlot\Part\Role;
  */
 final class Columns
 {
+    /** Where cells lie to which nobody gave a place. */
+    public const CELLS = 'at the cells';
+
     /** Share of the floor that parts may cover before some have to lie over others: wires and posts want the rest. */
     private const FLOOR_SHARE = 0.8;
 
@@ -45,6 +48,31 @@ final class Columns
         }
 
         return $columns;
+    }
+
+    /**
+     * The floor on which cells may lie side by side: the whole of it, where all columns together leave the room that wires
+     * and posts want; null where they do not, or somebody's sides are not known.
+     *
+     * @param  array<string, list<Line>>  $columns
+     * @param  array{float, float}|null  $floorMm
+     * @return array{float, float}|null
+     */
+    public static function cellsFloor(array $columns, ?array $floorMm): ?array
+    {
+        $covered = 0.0;
+        foreach ($columns as $name => $lines) {
+            $areas = array_map(static fn (Line $line): ?float => $line->part->size->footprintMm2(), $lines);
+            if (in_array(null, $areas, true)) {
+                return null;
+            }
+            // What is stacked covers as much as the largest of it.
+            $covered += $name === self::CELLS
+                ? array_sum(array_map(static fn (Line $line, ?float $area): float => ($area ?? 0.0) * $line->quantity, $lines, $areas))
+                : max([0.0, ...array_filter($areas, is_float(...))]);
+        }
+
+        return $floorMm !== null && $covered <= $floorMm[0] * $floorMm[1] * self::FLOOR_SHARE ? $floorMm : null;
     }
 
     /** @return list<string> */
@@ -141,7 +169,7 @@ final class Columns
         return match ($line->role) {
             Role::Display, Role::Board, Role::Cooling => 'behind the panel',
             Role::Controls => 'behind the controls',
-            Role::Cells => 'at the cells',
+            Role::Cells => self::CELLS,
             default => null,
         };
     }

@@ -26,6 +26,8 @@ $drawn = static fn (array $body = []): array => ['role' => 'case', 'facets' => [
 describe(StackHeight::id(), function () use ($size, $box, $drawn): void {
     $panel = ['role' => 'display', 'facets' => $size(90, 45, 6)];
     $board = static fn (?float $length, float $height, array $line = []): array => ['role' => 'board', 'facets' => $size($length, 45, $height), 'line' => $line];
+    $cased = static fn (?float $length = 104): array => [...$drawn(), 'facets' => [...$drawn()['facets'], ...$size($length, 54, 24)]];
+    $cell = static fn (int $quantity = 1): array => ['role' => 'cells', 'facets' => $size(45, 20, 12), 'line' => ['quantity' => $quantity]];
     it('answers', function (array $lines, array $brief, array $expected): void {
         expect(Make::verdicts(StackHeight::class, Make::build($lines, $brief)))->toBe($expected);
     })->with([
@@ -39,6 +41,12 @@ describe(StackHeight::id(), function () use ($size, $box, $drawn): void {
         // 30 mm of the brief less two walls of 2 mm: 26 mm.
         'holds a drawn body against the brief' => [['box' => $drawn(), 'panel' => $panel, 'board' => $board(85, 20)], ['largestMm' => ['lengthMm' => 120, 'widthMm' => 70, 'heightMm' => 30]], ['clash box']],
         'says nothing of a drawn body without a limit' => [['box' => $drawn(), 'panel' => $panel, 'board' => $board(85, 40)], [], []],
+        // Inside 100 × 50 × 20 mm. Two cells of 45 × 20 cover 1800 of the 4000 mm² that may be covered: side by side they are 12 mm high.
+        'lays cells side by side' => [['box' => $cased(), 'a' => $cell(), 'b' => $cell()], [], ['fits box']],
+        'lays the cells of one line side by side' => [['box' => $cased(), 'a' => $cell(2)], [], ['fits box']],
+        // With the panel's 4050 mm² there is no room beside: 12 + 1 + 12 = 25 mm.
+        'stacks them where there is no room beside' => [['box' => $cased(), 'a' => $cell(), 'b' => $cell(), 'panel' => $panel], [], ['clash box', 'fits box']],
+        'stacks them where nobody knows the floor' => [['box' => $cased(null), 'a' => $cell(2)], [], ['clash box']],
         'needs no more than the height' => [['box' => $box(), 'panel' => $panel, 'board' => $board(null, 12)], [], ['fits box']],
         'does not know an unknown depth' => [['box' => $box(['cavityHeightMm' => null]), 'panel' => $panel], [], ['unmeasured box']],
     ]);

@@ -10,6 +10,7 @@ use PocketPlot\Check\Control\Coverage;
 use PocketPlot\Check\Control\UsbSlots;
 use PocketPlot\Check\Money\WithinBudget;
 use PocketPlot\Check\People\Skills;
+use PocketPlot\Check\People\Wires;
 use PocketPlot\Check\Software\StorageRoom;
 use PocketPlot\Check\Video\VideoPath;
 use PocketPlot\Check\Whole\MissingRole;
@@ -199,6 +200,27 @@ describe(Skills::id(), function (): void {
         'flags what can hurt someone' => [['one' => $part('soldering', 'cell wiring')], ['skills' => ['soldering']], ['clash one']],
         'does not know a builder who has not said' => [['one' => $part('soldering')], [], ['unmeasured one']],
     ]);
+});
+
+describe(Wires::id(), function (): void {
+    $pack = ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'capacityMah' => 2600, 'protection' => 'built-in']]];
+    $five = ['role' => 'regulator', 'facets' => ['supply' => ['volts' => Make::band(2.7, 4.5)], 'outputs' => [['name' => '5 V', 'volts' => 5, 'continuousMa' => 3000, 'efficiency' => 0.9, 'topology' => 'boost']]]];
+    $wire = [['kind' => 'power', 'from' => 'pack', 'to' => 'five', 'gaugeAwg' => 20, 'lengthMm' => 60]];
+    it('answers', function (array $brief, array $joins, array $expected) use ($pack, $five): void {
+        expect(Make::verdicts(Wires::class, Make::build(['pack' => $pack, 'five' => $five], $brief, ['joins' => $joins])))->toBe($expected);
+    })->with([
+        'accepts who solders' => [['skills' => ['soldering']], $wire, []],
+        'accepts who crimps' => [['skills' => ['crimping'], 'tools' => []], $wire, []],
+        'says nothing while the brief does not say' => [[], $wire, []],
+        'says nothing where no wires are written down' => [['skills' => []], [['kind' => 'power', 'from' => 'pack', 'to' => 'five']], []],
+        'says tight of what can be learned' => [['skills' => ['woodwork'], 'tools' => ['soldering iron']], $wire, ['tight build']],
+        'says tight while nobody says which tools are there' => [['skills' => []], $wire, ['tight build']],
+        'flags wires with nobody and nothing to join them' => [['skills' => [], 'tools' => ['printer']], $wire, ['clash build']],
+    ]);
+    it('knows that the iron is on the list', function () use ($pack, $five, $wire): void {
+        $iron = ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]];
+        expect(Make::verdicts(Wires::class, Make::build(['pack' => $pack, 'five' => $five, 'iron' => $iron], ['skills' => [], 'tools' => []], ['joins' => $wire])))->toBe(['tight build']);
+    });
 });
 
 describe(WithinBudget::id(), function (): void {

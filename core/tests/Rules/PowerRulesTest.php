@@ -101,6 +101,13 @@ describe(RailCurrent::id(), function () use ($pack): void {
         'flags what is too much already, whatever the peak' => [[
             'pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 1100), 'drawAtV' => 5]]],
         ], ['clash five']],
+        // 1100 mA for hours of 1000, though nobody knows what it gives for a moment.
+        'flags what is too much for hours, whatever it gives for a moment' => [['pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => [
+            'supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 0.9]],
+        ]], 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 1100), 'drawAtV' => 5, 'peakMa' => 1500]]]], ['clash five']],
+        'does not know whether a moment is too much, while the hours are not' => [['pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => [
+            'supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 0.9]],
+        ]], 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 700), 'drawAtV' => 5, 'peakMa' => 1500]]]], ['unmeasured five']],
         'does not know an unknown rating' => [[
             'pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => ['supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'efficiency' => 0.9]]]], 'board' => $board(500),
         ], ['unmeasured five']],

@@ -67,10 +67,11 @@ final class StackHeight extends WholeRule
             yield $this->unmeasured($bodyLine, 'body.cavity', [], [], 'stack');
             $columns = array_intersect_key($columns, $zones);
         }
+        $cellsFloor = Columns::cellsFloor($columns, self::floor($bodyLine, $body));
         $thickest = null;
         $open = false;
         foreach ($columns as $name => $lines) {
-            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $zones[$name] ?? null, $facts);
+            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $zones[$name] ?? null, $facts, $name === Columns::CELLS ? $cellsFloor : null);
             $open = $open || $finding->verdict === Verdict::Unmeasured;
             if ($finding->verdict !== Verdict::Fits || $this->isNamed((string) $name, $lines)) {
                 yield $finding;
@@ -126,12 +127,13 @@ final class StackHeight extends WholeRule
 
     /**
      * @param  list<Line>  $lines
+     * @param  array{float, float}|null  $floor  on which they may lie side by side, where they have no place of their own
      * @return array{Finding, float} with the millimetres to spare
      */
-    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Zone $place, Facts $facts): array
+    private function column(string $name, array $lines, Line $bodyLine, Body $body, ?Zone $place, Facts $facts, ?array $floor): array
     {
         $zone = $place?->depthMm;
-        $floor = $place !== null && $place->lengthMm->isKnown() && $place->widthMm->isKnown() ? [$place->lengthMm->least(), $place->widthMm->least()] : null;
+        $floor = $place !== null && $place->lengthMm->isKnown() && $place->widthMm->isKnown() ? [$place->lengthMm->least(), $place->widthMm->least()] : $floor;
         $height = 0.0;
         $working = [];
         $layers = Columns::layers($lines, $floor);
@@ -177,6 +179,18 @@ final class StackHeight extends WholeRule
                 $this->swap($bodyLine, 'Take a deeper body'),
                 Remedy::byHand('Lay two of them side by side instead, or pull off a socket that stands too high; test after every cut.'),
             ]), $name), $spare];
+    }
+
+    /** @return array{float, float}|null length and width inside the body; null where nobody knows them, or it grows around its parts */
+    private static function floor(Line $bodyLine, Body $body): ?array
+    {
+        $sides = $body->drawn ? $bodyLine->part->size->sidesMm() : $body->cavity()->sidesMm();
+        if ($sides === [] || ($body->drawn && ! $body->wallMm->isKnown())) {
+            return null;
+        }
+        $walls = $body->drawn ? 2 * $body->wallMm->most() : 0.0;
+
+        return [$sides[0] - $walls, $sides[1] - $walls];
     }
 
     /**

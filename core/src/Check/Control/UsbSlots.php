@@ -15,6 +15,7 @@ use PocketPlot\Check\Words;
 use PocketPlot\Facts\Facts;
 use PocketPlot\Part\Direction;
 use PocketPlot\Part\Role;
+use PocketPlot\Part\Socket;
 
 final class UsbSlots extends WholeRule
 {
@@ -30,10 +31,8 @@ final class UsbSlots extends WholeRule
         foreach ($facts->lines() as $line) {
             $takes = $gives = 0;
             foreach ($line->part->sockets as $socket) {
-                if ($socket->carries === 'usb') {
-                    $takes += $socket->direction === Direction::In ? $socket->count : 0;
-                    $gives += $socket->gives() && $line->part->hostsUsb() ? $socket->count : 0;
-                }
+                $takes += self::takesSlot($socket) ? $socket->count : 0;
+                $gives += $socket->carries === 'usb' && $socket->gives() && $line->part->hostsUsb() ? $socket->count : 0;
             }
             if ($takes > 0) {
                 $users[] = $line;
@@ -122,11 +121,18 @@ final class UsbSlots extends WholeRule
         }
     }
 
+    /** A sound stick takes up a slot as a pad does. */
+    private static function takesSlot(Socket $socket): bool
+    {
+        return $socket->direction === Direction::In
+            && ($socket->carries === 'usb' || ($socket->carries === 'usb-audio' && str_starts_with($socket->connector, 'usb')));
+    }
+
     private function sockets(Line $line, bool $given): int
     {
         $count = 0;
         foreach ($line->part->sockets as $socket) {
-            $count += $socket->carries === 'usb' && $socket->gives() === $given ? $socket->count : 0;
+            $count += ($given ? $socket->carries === 'usb' && $socket->gives() : self::takesSlot($socket)) ? $socket->count : 0;
         }
 
         return $count * $line->quantity;

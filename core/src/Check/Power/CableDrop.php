@@ -68,6 +68,10 @@ final class CableDrop extends FeedRule
         if ($feed->line->id === $giver->line->id || $giver->output()?->wireless === true) {
             return;
         }
+        if (! $giver->isRawPack && $giver->volts->isKnown() && $giver->volts->least() < ($feed->input->leastVolts() ?? 0.0) - 1e-9) {
+            // Too little before any lead is power.supply-window's affair.
+            return;
+        }
         if ($join !== null && $join->gaugeAwg !== null && $join->lengthMm !== null) {
             $ohm = Wire::ohm($join->gaugeAwg, $join->lengthMm);
             yield $this->judge($feed, $giver, null, [$ohm, $ohm], [

@@ -44,7 +44,7 @@ final class ConverterHeadroom extends Rule
         $output = $subject->rail?->output();
         $above = $subject->rail === null ? null : $facts->giverOf($subject->rail->line);
         if ($subject->rail !== null && $output !== null && $above !== null) {
-            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'), $facts->feedsFrom($subject->rail));
+            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'), $facts->feedsFrom($subject->rail), $facts->margin('supply-volts'));
         }
     }
 
@@ -60,8 +60,11 @@ final class ConverterHeadroom extends Rule
         return $feeds !== [];
     }
 
-    /** @param  list<Feed>  $below  what the converter feeds */
-    private function judge(Line $line, Output $output, Giver $rail, float $wanted, array $below): Finding
+    /**
+     * @param  list<Feed>  $below  what the converter feeds
+     * @param  float  $spare  volts that a supply window wants to spare
+     */
+    private function judge(Line $line, Output $output, Giver $rail, float $wanted, array $below, float $spare): Finding
     {
         $about = $output->name;
         $working = [
@@ -105,7 +108,7 @@ final class ConverterHeadroom extends Rule
         $passes = $raises ? null : $rail->volts->least() - $output->dropoutV->usual();
         $verdict = self::byMargin($margin, $wanted);
         if ($verdict !== Verdict::Fits && $passes !== null && $this->liveFrom($below, $passes)) {
-            return $this->passesOn($line, $output, $rail, $passes, $working);
+            return $this->passesOn($line, $output, $rail, $passes, $working, $this->liveFrom($below, $passes - $spare) ? Verdict::Fits : Verdict::Tight);
         }
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
@@ -123,20 +126,22 @@ final class ConverterHeadroom extends Rule
     }
 
     /** @param  list<WorkingLine>  $working */
-    private function passesOn(Line $line, Output $output, Giver $rail, float $passes, array $working): Finding
+    private function passesOn(Line $line, Output $output, Giver $rail, float $passes, array $working, Verdict $verdict): Finding
     {
         return $this->answer(
-            Verdict::Fits,
+            $verdict,
             [$line, $rail->line],
             fn (): Words => new Words(
                 sprintf(
-                    'Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that.',
+                    'Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that'
+                    .($verdict === Verdict::Fits ? '.' : ', with next to nothing to spare.'),
                     self::n($output->volts->usual() + $output->dropoutV->usual()),
                     $line->name(),
                     self::n($passes),
                 ),
                 $working,
                 'what is left against the windows behind it',
+                [$this->swap($line, 'Take a buck-boost converter, or one that needs less')],
             ),
             $output->name,
         );

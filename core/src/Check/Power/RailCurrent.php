@@ -71,13 +71,15 @@ final class RailCurrent extends RailRule
         }
         // A peak within the continuous rating needs no peak rating.
         $needsPeak = $rail->missing === [] && $peak > $rail->continuousMa->least();
+        $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
+        // Too much for hours is too much, whatever it gives for a moment.
+        $needsPeak = $needsPeak && ($rail->peakMa->isKnown() || $share <= 1.0);
         if ($needsPeak && ! $rail->peakMa->isKnown()) {
             return $this->unmeasured($rail->line, FigureRef::of('output', 'peakMa', $rail->name), $rail->loads, $working, $rail->name);
         }
         if ($needsPeak) {
             $working[] = $this->row("{$rail->says()}, short peak", $rail->peakMa);
         }
-        $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
         $usual = $rail->continuousMa->least() > 0.0 ? $need->usual() / $rail->continuousMa->least() : INF;
         $verdict = match (true) {
             $share > 1.0, $needsPeak && $peak > $rail->peakMa->least() => Verdict::Clash,
