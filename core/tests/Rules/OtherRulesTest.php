@@ -168,6 +168,13 @@ describe(Variant::id(), function (): void {
         'says nothing while the other part is not there' => [['shell' => $shell], []],
         'flags the other variant' => [['shell' => $shell, 'panel' => $panel('bare')], ['clash shell']],
         'does not know a panel that does not say' => [['shell' => $shell, 'panel' => $panel(null)], ['unmeasured panel']],
+        'does not know what nobody says, where the key names no role' => [
+            ['shell' => ['role' => 'case', 'facets' => ['variant' => ['wants' => ['lens' => 'loose']]]], 'panel' => $panel(null)], ['unmeasured shell'],
+        ],
+        'finds a key without a role wherever it stands' => [
+            ['shell' => ['role' => 'case', 'facets' => ['variant' => ['wants' => ['lens' => 'loose']]]], 'panel' => ['role' => 'display', 'facets' => ['variant' => ['has' => ['lens' => 'loose']]]]],
+            ['fits shell'],
+        ],
     ]);
 });
 

@@ -12,6 +12,7 @@ use PocketPlot\Check\Verdict;
 use PocketPlot\Check\Words;
 use PocketPlot\Check\WorkingLine;
 use PocketPlot\Facts\Facts;
+use PocketPlot\Part\Role;
 
 final class Variant extends LineRule
 {
@@ -34,6 +35,9 @@ final class Variant extends LineRule
                 $others = array_values(array_filter($facts->lines(), static fn (Line $other): bool => $other->role->value === explode('.', $key)[0]));
                 if ($others !== []) {
                     yield $this->unmeasured($others[0], 'variant', [$line], [$need], $key);
+                } elseif (Role::tryFrom(explode('.', $key)[0]) === null) {
+                    // It names no role: any part may have it, and none says so.
+                    yield $this->unmeasured($line, 'variant', [], [$need], $key, "nobody can say whether its counterpart is \"{$wanted}\" ({$key})");
                 }
 
                 continue;
