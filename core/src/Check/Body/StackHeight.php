@@ -71,7 +71,8 @@ final class StackHeight extends WholeRule
         $thickest = null;
         $open = false;
         foreach ($columns as $name => $lines) {
-            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $zones[$name] ?? null, $facts, $name === Columns::CELLS ? $cellsFloor : null);
+            $floor = $name === Columns::CELLS ? $cellsFloor : null;
+            [$finding, $spare] = $this->column((string) $name, $lines, $bodyLine, $body, $zones[$name] ?? null, $facts, $floor);
             $open = $open || $finding->verdict === Verdict::Unmeasured;
             if ($finding->verdict !== Verdict::Fits || $this->isNamed((string) $name, $lines)) {
                 yield $finding;

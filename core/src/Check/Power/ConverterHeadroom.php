@@ -44,7 +44,8 @@ final class ConverterHeadroom extends Rule
         $output = $subject->rail?->output();
         $above = $subject->rail === null ? null : $facts->giverOf($subject->rail->line);
         if ($subject->rail !== null && $output !== null && $above !== null) {
-            yield $this->judge($subject->rail->line, $output, $above, $facts->margin('headroom-volts'), $facts->feedsFrom($subject->rail), $facts->margin('supply-volts'));
+            [$wanted, $spare] = [$facts->margin('headroom-volts'), $facts->margin('supply-volts')];
+            yield $this->judge($subject->rail->line, $output, $above, $wanted, $facts->feedsFrom($subject->rail), $spare);
         }
     }
 
@@ -72,21 +73,9 @@ final class ConverterHeadroom extends Rule
             $this->row("{$line->name()} makes", $output->volts),
             $this->text('Topology', $output->topology === Topology::Unknown ? '' : $output->topology->value),
         ];
-        if ($output->topology === Topology::Unknown) {
-            return $this->unmeasured(
-                $line,
-                FigureRef::output($output, 'topology'),
-                [$rail->line],
-                array_slice($working, 0, 2),
-                $about,
-                'nobody can say whether it still works at the lowest input',
-            );
-        }
-        if (! $rail->volts->isKnown()) {
-            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], [$working[1]], "{$line->id}/{$about}");
-        }
-        if (! $output->volts->isKnown()) {
-            return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], [$working[0]], $about);
+        $open = $this->open($line, $output, $rail, $working);
+        if ($open !== null) {
+            return $open;
         }
         if ($output->topology === Topology::BuckBoost) {
             return $this->answer(
@@ -104,11 +93,13 @@ final class ConverterHeadroom extends Rule
         if (! $raises) {
             $working[] = $this->row("{$line->name()}, dropout", $output->dropoutV);
         }
-        // A buck or linear converter that gets too little passes on what it gets, less its dropout; who lives from that minds nothing.
+        // One that gets too little passes on what it gets, less its dropout; who lives from that minds nothing.
         $passes = $raises ? null : $rail->volts->least() - $output->dropoutV->usual();
         $verdict = self::byMargin($margin, $wanted);
         if ($verdict !== Verdict::Fits && $passes !== null && $this->liveFrom($below, $passes)) {
-            return $this->passesOn($line, $output, $rail, $passes, $working, $this->liveFrom($below, $passes - $spare) ? Verdict::Fits : Verdict::Tight);
+            $close = array_values(array_filter($below, fn (Feed $feed): bool => ! $this->liveFrom([$feed], $passes - $spare)));
+
+            return $this->passesOn($line, $output, $rail, $passes, $working, $close);
         }
 
         return $this->answer($verdict, [$line, $rail->line], fn (): Words => new Words(match (true) {
@@ -125,12 +116,44 @@ final class ConverterHeadroom extends Rule
         ]), $about);
     }
 
-    /** @param  list<WorkingLine>  $working */
-    private function passesOn(Line $line, Output $output, Giver $rail, float $passes, array $working, Verdict $verdict): Finding
+    /**
+     * @param  non-empty-list<WorkingLine>  $working
+     * @return ?Finding what has to be found out before anything can be said
+     */
+    private function open(Line $line, Output $output, Giver $rail, array $working): ?Finding
     {
+        $about = $output->name;
+        if ($output->topology === Topology::Unknown) {
+            return $this->unmeasured(
+                $line,
+                FigureRef::output($output, 'topology'),
+                [$rail->line],
+                array_slice($working, 0, 2),
+                $about,
+                'nobody can say whether it still works at the lowest input',
+            );
+        }
+        if (! $rail->volts->isKnown()) {
+            return $this->unmeasured($rail->line, $rail->voltsRef(), [$line], array_slice($working, 1, 1), "{$line->id}/{$about}");
+        }
+        if (! $output->volts->isKnown()) {
+            return $this->unmeasured($line, FigureRef::output($output, 'volts'), [$rail->line], array_slice($working, 0, 1), $about);
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<WorkingLine>  $working
+     * @param  list<Feed>  $close  that live from it with next to nothing to spare
+     */
+    private function passesOn(Line $line, Output $output, Giver $rail, float $passes, array $working, array $close): Finding
+    {
+        $verdict = $close === [] ? Verdict::Fits : Verdict::Tight;
+
         return $this->answer(
             $verdict,
-            [$line, $rail->line],
+            [$line, $rail->line, ...array_map(static fn (Feed $feed): Line => $feed->line, $close)],
             fn (): Words => new Words(
                 sprintf(
                     'Below %s V %s passes on what it gets less its dropout, down to %s V; everything behind it lives from that'

@@ -64,8 +64,8 @@ final class LinearHeat extends RailRule
                 "heat/{$line->id}",
             );
         }
-        // What gets less than it makes burns nothing; that it does not work is another rule's affair.
-        $watts = max(0.0, $above->volts->most() - $output->volts->least()) * $current->most() / 1000;
+        // What gets less than it makes passes it on, less its dropout; that it does not work is another rule's affair.
+        $watts = max(0.0, $above->volts->most() - $output->volts->least(), $output->dropoutV->most ?? 0.0) * $current->most() / 1000;
         $working = [
             $this->row("{$above->says()}, at most", Figure::exactly($above->volts->most(), 'V')),
             $this->row("{$line->name()} makes", $output->volts),

@@ -69,11 +69,9 @@ final class RailCurrent extends RailRule
                 $rail->name,
             );
         }
-        // A peak within the continuous rating needs no peak rating.
-        $needsPeak = $rail->missing === [] && $peak > $rail->continuousMa->least();
         $share = $rail->continuousMa->least() > 0.0 ? $need->most() / $rail->continuousMa->least() : INF;
-        // Too much for hours is too much, whatever it gives for a moment.
-        $needsPeak = $needsPeak && ($rail->peakMa->isKnown() || $share <= 1.0);
+        // A peak within the continuous rating needs no peak rating; and too much for hours is too much, whatever it gives for a moment.
+        $needsPeak = $rail->missing === [] && $peak > $rail->continuousMa->least() && ($rail->peakMa->isKnown() || $share <= 1.0);
         if ($needsPeak && ! $rail->peakMa->isKnown()) {
             return $this->unmeasured($rail->line, FigureRef::of('output', 'peakMa', $rail->name), $rail->loads, $working, $rail->name);
         }
