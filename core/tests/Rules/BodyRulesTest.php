@@ -144,6 +144,9 @@ describe(PrintBed::id(), function () use ($size, $drawn): void {
         // 200 × 100 at 45° needs (200 + 100) ÷ √2 = 212 mm either way, flatter angles more one way.
         'says tight when it lies slantwise' => [['box' => $drawn($bed(180, 200)), 'part' => ['role' => 'display', 'facets' => $size(206, 16, 20)]], ['tight box']],
         'says tight when it has to be split' => [['box' => $drawn($bed(120, 120)), 'part' => $part], ['tight box']],
+        // 330 × 210 mm and walls: four pieces as two by two are 167 × 107 mm; side by side they would be 83 × 214.
+        'accepts four pieces, two by two' => [['box' => $drawn([...$bed(180, 180), 'pieces' => 4]), 'part' => ['role' => 'display', 'facets' => $size(330, 210, 20)]], ['fits box']],
+        'flags pieces that are too large all the same' => [['box' => $drawn([...$bed(120, 120), 'pieces' => 2]), 'part' => ['role' => 'display', 'facets' => $size(330, 210, 20)]], ['clash box']],
         'does not know an unknown bed' => [['box' => $drawn($bed(null, 220)), 'part' => $part], ['unmeasured box']],
         'says nothing of bodies made otherwise' => [['box' => $drawn(['process' => 'wood']), 'part' => $part], []],
     ]);

@@ -180,12 +180,16 @@ describe(ChargerMatch::id(), function () use ($pack): void {
     $charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
         'chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, ...$with,
     ]]];
+    $coiled = ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'chargeMa' => 800, 'wireless' => true], 'coil' => ['side' => 'receiver', 'watts' => 5]]];
+    $sender = ['role' => 'charger', 'facets' => ['coil' => ['side' => 'sender', 'watts' => 10]], 'part' => ['sits' => 'outside']];
     $sun = static fn (float $most): array => ['role' => 'charger', 'facets' => ['poweredBy' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => Make::band(0, $most)]]], 'part' => ['sits' => 'outside']];
 
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(ChargerMatch::class, Make::build($lines)))->toBe($expected);
     })->with([
         'accepts the right charger with its source' => [['pack' => $pack, 'charger' => $charger(), 'sun' => $sun(21)], ['fits charger']],
+        'accepts one that is filled over a coil, its sender on the list' => [['pack' => $pack, 'charger' => $coiled, 'sender' => $sender], ['fits charger']],
+        'accepts one whose sender lies about' => [['pack' => $pack, 'charger' => $coiled], ['fits charger']],
         'misses what feeds the charger' => [['pack' => $pack, 'charger' => $charger()], ['missing charger']],
         'says nothing of alkaline cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 4]]]], []],
         'misses: a pack without any charger' => [['pack' => $pack], ['missing pack']],

@@ -62,8 +62,8 @@ final class PrintBed extends WholeRule
         $bed = [$body->bedLengthMm->least(), $body->bedWidthMm->least()];
         rsort($bed);
         // Two halves, parted across the thickness, each laid on its face.
-        [$long, $wide, $high] = [$sides[0] / ($body->pieces ?? 1), $sides[1] ?? 0.0, ($sides[2] ?? 0.0) / 2];
-        [$long, $wide] = [max($long, $wide), min($long, $wide)];
+        [$long, $wide] = self::piece($sides[0], $sides[1] ?? 0.0, $body->pieces ?? 1, $bed);
+        $high = ($sides[2] ?? 0.0) / 2;
         $straight = min($bed[0] - $long, $bed[1] - $wide);
         $slant = self::slantMargin($long, $wide, $bed[0], $bed[1]);
         $margin = min(max($straight, $slant), $height->least() - $high);
@@ -74,7 +74,7 @@ final class PrintBed extends WholeRule
             $margin < 0.0 => sprintf(
                 'Each half of %s is larger than the bed: split it into %d pieces and join them with pins and glue.',
                 $line->name(),
-                max(2, (int) (ceil($long / $bed[0]) * ceil($wide / $bed[1]))),
+                max(2, (int) (ceil($sides[0] / $bed[0]) * ceil(($sides[1] ?? 0.0) / $bed[1]))),
             ),
             $straight < 0.0 => "Each half of {$line->name()} goes onto the bed only slantwise.",
             default => "Each half of {$line->name()} goes onto the bed.",
@@ -100,6 +100,25 @@ final class PrintBed extends WholeRule
             ),
             $this->swap($line, 'Take a body made another way'), Remedy::brief('Allow less in the brief, so that it gets smaller'),
         ]));
+    }
+
+    /**
+     * The sides of one piece, where so many lie beside and behind each other as suits the bed best.
+     *
+     * @param  array{float, float}|list<float>  $bed  falling
+     * @return array{float, float} falling
+     */
+    private static function piece(float $long, float $wide, int $pieces, array $bed): array
+    {
+        $best = null;
+        for ($across = 1; $across <= $pieces; $across++) {
+            $one = [$long / $across, $wide / intdiv($pieces, $across)];
+            $one = [max($one), min($one)];
+            $margin = min($bed[0] - $one[0], $bed[1] - $one[1]);
+            $best = $best === null || $margin > $best[0] ? [$margin, $one] : $best;
+        }
+
+        return $best[1] ?? [max($long, $wide), min($long, $wide)];
     }
 
     /** Room to spare when a rectangle is turned by the best angle; tried degree by degree. */

@@ -115,9 +115,29 @@ final class ChargerMatch extends LineRule
         return $this->fed($packLine, $right, $charger, [$wanted, $this->text($right->name(), self::made($charger))], $facts);
     }
 
+    /**
+     * What is filled over a coil has no input to be held against volts; the sender may lie about at home.
+     *
+     * @param  list<WorkingLine>  $working
+     */
+    private function overCoil(Line $packLine, Line $line, array $working, Facts $facts): Finding
+    {
+        $senders = array_values(array_filter($facts->with('coil'), static fn (Line $one): bool => $one->part->coil?->side === 'sender'));
+        $isThere = $senders !== [] || $facts->brief()->listIsWhole !== true;
+
+        return $this->answer($isThere ? Verdict::Fits : Verdict::Missing, [$line, $packLine, ...$senders], fn (): Words => $isThere
+            ? new Words("{$line->name()} is made for {$packLine->name()}, and filled over its coil.", $working, 'chemistry and cell count agree')
+            : new Words("{$line->name()} is made for {$packLine->name()}, but nothing in the parts list sends to its coil.", $working, 'no sender', [
+                Remedy::add(Role::Charger, 'Add a sender that goes with it'),
+            ]));
+    }
+
     /** @param  list<WorkingLine>  $working */
     private function fed(Line $packLine, Line $line, Charger $charger, array $working, Facts $facts): Finding
     {
+        if ($charger->wireless && ! $charger->inputVolts->isKnown()) {
+            return $this->overCoil($packLine, $line, $working, $facts);
+        }
         [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {
             // One that is plugged into the wall itself needs no other; one with a common inlet finds a supply in every
