@@ -89,6 +89,10 @@ final class SourceCurrent extends LineRule
         }
         $working[] = $this->row("{$line->name()} gives", $gives);
         $share = $gives->least() > 0.0 ? $need / $gives->least() : INF;
+        if (! $pack->sealed && ! $pack->maxDischargeMa->isKnown() && $share <= 1.0) {
+            // What the board lets through the cells need not bear.
+            return $this->unmeasured($line, 'pack.maxDischargeMa', $guard === null ? [] : [$guard], $working);
+        }
         $tightAt = $facts->margin('rail-share');
         $loads = [];
         foreach ($facts->railsOf($line) as $rail) {
