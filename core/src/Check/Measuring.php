@@ -143,7 +143,7 @@ final class Measuring
         'size' => ['size', 'Measure length, width and the tallest spot with callipers, plugs and heatsinks included.'],
         'body.cavity' => ['room inside', 'Measure the inside with callipers or a block that just goes in: length, width and depth.'],
         'body.wall' => ['thickness of the wall', 'Decide it with the process: measure a printed or cut sample with callipers.'],
-        'body.openings' => ['opening', 'Measure the hole\'s width and height with callipers.'],
+        'body.openings' => ['opening', 'Measure the hole\'s width and height with callipers, and how far its middle lies from the middle of that side.'],
         'sockets' => ['picture sockets', 'Look at the board edges and the listing: what picture sockets are there, of what size?'],
         'storage.capacityGb' => [
             'capacity of the card',

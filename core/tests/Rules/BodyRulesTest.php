@@ -63,6 +63,9 @@ describe(Openings::id(), function () use ($box): void {
         'flags a socket beside it' => [$charger(-1.6), $hole, ['clash charger']],
         'says tight where it can be cut' => [$charger(4), [...$hole, 'cuttable' => true], ['tight charger']],
         'does not know where the socket sits' => [$charger(null), $hole, ['unmeasured charger']],
+        'does not know where the opening sits' => [$charger(1.5), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])]], ['unmeasured box']],
+        'does not mind where nobody knows either place' => [$charger(null), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])]], ['fits charger']],
+        'does not mind where it can be cut' => [$charger(1.5), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])], 'cuttable' => true], ['fits charger']],
     ]);
 });
 

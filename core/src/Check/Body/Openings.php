@@ -84,6 +84,15 @@ final class Openings extends WholeRule
         }
         $opening = $free[$index];
         unset($free[$index]);
+
+        return $this->through($line, $socket, $bodyLine, $cuttable, $opening, $need, $facts);
+    }
+
+    /** Whether the plug of a socket goes through its opening. */
+    private function through(Line $line, Socket $socket, Line $bodyLine, bool $cuttable, Opening $opening, WorkingLine $need, Facts $facts): Finding
+    {
+        $about = $socket->name;
+        $shell = Constants::PLUG_SHELL_MM[$socket->connector] ?? null;
         if (! $opening->widthMm->isKnown() || ! $opening->heightMm->isKnown() || $shell === null) {
             return $this->unmeasured($bodyLine, FigureRef::of('body', 'openings', $opening->name), [$line], [$need], $line->id.'/'.$about);
         }
@@ -98,6 +107,10 @@ final class Openings extends WholeRule
         ];
         $wanted = $facts->margin('opening-mm');
         $margin = min($opening->widthMm->least() - $shell[0], $opening->heightMm->least() - $shell[1]);
+        if ($margin >= 0.0 && ! $opening->offsetMm->isKnown() && $socket->offsetMm->isKnown() && ! $cuttable && ! $this->comesWith($line, $bodyLine)) {
+            return $this->unmeasured($bodyLine, FigureRef::of('body', 'openings', $opening->name), [$line], $working, $line->id.'/'.$about,
+                "nobody can say whether the {$socket->name} lines up with it");
+        }
         if ($margin < 0.0 || ! $opening->offsetMm->isKnown()) {
             return $this->bySize($margin, $wanted, $line, $socket, $bodyLine, $opening, $cuttable, $working, $about);
         }
