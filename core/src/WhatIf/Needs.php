@@ -109,6 +109,11 @@ final readonly class Needs
         }
         $volts = self::standard($input->leastVolts() ?? $input->volts->least(), $input->volts->most(), $input->nominalV);
         $watts = max($input->peakWatts()->most ?? 0.0, $input->watts()->most ?? 0.0) * $line->quantity;
+        if ($feed !== null) {
+            // With what hangs on the part in its turn: a pad and a panel at a board's sockets.
+            [$usual, $peak] = $this->facts->demandOf($feed);
+            $watts = max($watts, $usual->most ?? 0.0, $peak->most ?? 0.0);
+        }
 
         return $this->converter($volts, $watts, "{$line->name()} needs {$input->volts->says()}");
     }
