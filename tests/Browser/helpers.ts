@@ -80,6 +80,12 @@ export async function copyOf(page: Page, demo: 'refuge' | 'thimble' | 'barge'): 
 export const vital = (page: Page, what: string) => page.locator(`[data-vital="${what}"] dd`).first();
 
 export async function expectAccessible(page: Page): Promise<void> {
+    // A leaf comes a moment after its tab where the machine is slow.
+    await page.waitForFunction(() =>
+        [...document.querySelectorAll('[role=tab][aria-selected=true][aria-controls]')].every(
+            (tab) => document.getElementById(tab.getAttribute('aria-controls') ?? '') !== null,
+        ),
+    );
     await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined))));
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map(({ id, nodes }) => ({ id, where: nodes.map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`) }))).toEqual(
