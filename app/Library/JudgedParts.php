@@ -33,7 +33,7 @@ final class JudgedParts
      */
     public static function of(BuildRecord $build, Collection $rows, Role $role, ?string $swap, bool $withDays = false): array
     {
-        $key = self::key($build, $role, $swap).($withDays ? ' days' : '');
+        $key = self::key($build, $role, $swap, $withDays);
         $known = Cache::get($key);
         $known = is_array($known) ? $known : [];
         $open = $rows->reject(static fn (PartRecord $row): bool => isset($known[self::keyOf($row)]))->values();
@@ -48,9 +48,9 @@ final class JudgedParts
     }
 
     /** Of another version, on another day or by other rules, everything is judged anew. */
-    public static function key(BuildRecord $build, Role $role, ?string $swap): string
+    public static function key(BuildRecord $build, Role $role, ?string $swap, bool $withDays = false): string
     {
-        return implode(' ', ['judged', $build->id, $build->version, $role->value, $swap ?? '', BuildCards::made()]);
+        return implode(' ', [$withDays ? 'judged with days' : 'judged', $build->id, $build->version, $role->value, $swap ?? '', BuildCards::made()]);
     }
 
     public static function keyOf(PartRecord $row): string

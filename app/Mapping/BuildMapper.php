@@ -154,34 +154,27 @@ final class BuildMapper
 
     private static function line(LineRecord $row, Part $part): Line
     {
-        $fields = self::fieldsOf($row, $part->id);
-
-        return BuildReader::line(new Fields([...$row->extra, ...$fields], 'lines/'.$row->key), $part);
+        return BuildReader::line(new Fields([...$row->extra, ...self::fieldsOf($row, $part->id)], "lines/{$row->key}"), $part);
     }
 
     /** @return array<string, mixed> a line as a build file has it, null where nothing is said */
     public static function fieldsOf(LineRecord $row, string $part): array
     {
-        // As the database gave them: asking the row for each would take longer than all that is made of them.
-        $is = $row->getAttributes();
-        $text = static fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
-        $price = rtrim(rtrim($text($is['price_amount'] ?? null), '0'), '.');
-
         return [
-            'id' => $is['key'] ?? null,
+            'id' => $row->key,
             'part' => $part,
-            'role' => $is['role'] ?? null,
-            'slot' => $is['slot'] ?? '',
-            'chosen' => (bool) ($is['chosen'] ?? true),
-            'quantity' => (int) $text($is['quantity'] ?? 1),
-            'state' => $is['state'] ?? null,
-            'origin' => $is['origin'] ?? null,
-            'price' => $price === '' ? null : ['amount' => $price, 'currency' => $is['price_currency'] ?? null],
-            'vendor' => $is['vendor'] ?? '',
-            'expectedOn' => isset($is['expected_on']) ? substr($text($is['expected_on']), 0, 10) : null,
-            'note' => $is['note'] ?? '',
-            'place' => $is['place'] ?? '',
-            'owned' => (int) $text($is['owned'] ?? 0),
+            'role' => $row->role,
+            'slot' => $row->slot,
+            'chosen' => $row->chosen,
+            'quantity' => $row->quantity,
+            'state' => $row->state,
+            'origin' => $row->origin,
+            'price' => $row->price_amount === null ? null : ['amount' => rtrim(rtrim($row->price_amount, '0'), '.'), 'currency' => $row->price_currency],
+            'vendor' => $row->vendor,
+            'expectedOn' => $row->expected_on === null ? null : substr($row->expected_on, 0, 10),
+            'note' => $row->note,
+            'place' => $row->place,
+            'owned' => $row->owned,
         ];
     }
 }

@@ -91,7 +91,10 @@ it('reckons every day of forty years as PHP\'s own calendar does', function (): 
 
 it('rounds to hundredths half up and keeps what is exact', function (string $amount, int $cents): void {
     expect(Cents::of(Money::of($amount, 'EUR')))->toBe($cents);
-})->with([['12', 1200], ['12.3', 1230], ['12.34', 1234], ['12.345', 1235], ['12.3449999', 1234], ['-0.005', -1], ['0.004', 0], ['1000000000.99', 100_000_000_099]]);
+})->with([
+    ['12', 1200], ['12.3', 1230], ['12.34', 1234], ['12.345', 1235], ['12.3449999', 1234], ['-0.005', -1], ['0.004', 0],
+    ['1000000000.99', 100_000_000_099],
+]);
 
 it('counts days over months and years', function (): void {
     expect((string) Day::of('2026-12-30')->plusDays(3))->toBe('2027-01-02')

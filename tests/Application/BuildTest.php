@@ -327,16 +327,19 @@ describe('the library', function (): void {
         expect($ask("&days=1&only={$one['libraryId']}"))->toEqual([$one])
             ->and($ask('&only=999999'))->toBe([]);
         // The day is that of the edit itself.
-        $after = $this->postJson("/api/builds/{$build->id}/lines/panel/swap", ['version' => 1, 'part' => $one['libraryId']])->assertOk()->json('appraisal.vitals');
+        $swap = ['version' => 1, 'part' => $one['libraryId']];
+        $after = $this->postJson("/api/builds/{$build->id}/lines/panel/swap", $swap)->assertOk()->json('appraisal.vitals');
         expect($after['finish'])->toBe($one['vitals']['finish'])->and($after['clashes'])->toBe($one['vitals']['clashes']);
     });
 
     it('lets nobody weigh a part of a stranger, or one of another role', function (): void {
         $build = $this->refuge($this->user);
-        $theirs = $this->actingAs($this->builder('other@example.test'))->postJson('/api/parts', ['part' => ['name' => 'Hidden panel', 'role' => 'display', 'facets' => []]])->assertCreated()->json('libraryId');
+        $hidden = ['part' => ['name' => 'Hidden panel', 'role' => 'display', 'facets' => []]];
+        $theirs = $this->actingAs($this->builder('other@example.test'))->postJson('/api/parts', $hidden)->assertCreated()->json('libraryId');
         $this->actingAs($this->user);
-        expect($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&only={$theirs}")->assertOk()->json('candidates'))->toBe([])
-            ->and($this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&only={$this->part('reg-sluice-12')}")->assertOk()->json('candidates'))->toBe([]);
+        $weighed = fn (int $part): array => $this->getJson("/api/builds/{$build->id}/candidates?role=display&swap=panel&only={$part}")
+            ->assertOk()->json('candidates');
+        expect($weighed($theirs))->toBe([])->and($weighed($this->part('reg-sluice-12')))->toBe([]);
     });
 
     it('judges a part anew once it is another', function (): void {

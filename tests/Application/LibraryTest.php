@@ -160,7 +160,8 @@ describe('joins', function (): void {
         $feed = collect($after->json('appraisal.supply.feeds'))->firstWhere('line', 'panel');
         expect($feed)->toMatchArray(['rail' => 'five-volt:5 V', 'settled' => true])->and(json_decode((string) $this->get("/api/builds/{$build->id}/file")->getContent(), true)['joins'][0])->toMatchArray(['gaugeAwg' => 24, 'lengthMm' => 500]);
         // Five volts are too few for the panel before any wire: that is the window's affair.
-        expect(collect($after->json('appraisal.findings'))->pluck('key'))->toContain('power.supply-window/panel')->not->toContain('power.cable-drop/panel/five-volt');
+        expect(collect($after->json('appraisal.findings'))->pluck('key'))->toContain('power.supply-window/panel')
+            ->not->toContain('power.cable-drop/panel/five-volt');
         $back = $this->deleteJson("/api/builds/{$build->id}/joins", ['version' => 2, 'kind' => 'power', 'to' => 'panel'])->assertOk();
         expect(collect($back->json('appraisal.supply.feeds'))->firstWhere('line', 'panel'))->toMatchArray(['rail' => 'pack:pack', 'settled' => false]);
     });

@@ -15,7 +15,10 @@ final class Changes
     /** @var array<string, true> by rule id, whose subjects have to be named again */
     private array $named = [];
 
-    /** @param  array<string, list<array{string, ?string}>>  $restsOn  by topic, what rests on it: the rule's id and the subject's key; null for the list of its subjects */
+    /**
+     * @param  array<string, list<array{string, ?string}>>  $restsOn  by topic, what rests on it: the rule's id and the subject's
+     *                                                               key; null for the list of its subjects
+     */
     public function __construct(array $restsOn, Facts $facts)
     {
         foreach ($restsOn as $topic => $dependents) {

@@ -48,7 +48,10 @@ final readonly class Subject
         return new self(SubjectKind::Whole, 'whole');
     }
 
-    /** @return list<string> what has to be as it was for it to be the same: its lines untouched, a feed from the same volts, a rail at the same volts and watts */
+    /**
+     * @return list<string> topics of Facts that have to be as they were for it to be the same: its lines untouched, a feed from
+     *                      the same volts, a rail at the same volts and watts
+     */
     public function topics(): array
     {
         return array_values(array_filter([

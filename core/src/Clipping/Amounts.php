@@ -50,7 +50,8 @@ final readonly class Amounts
         'gb' => ['GB', 1.0], 'gig' => ['GB', 1.0], 'gigs' => ['GB', 1.0], 'gigabytes' => ['GB', 1.0], 'gigabyte' => ['GB', 1.0], 'mb' => ['GB', 0.001],
         'tb' => ['GB', 1000.0],
         's' => ['s', 1.0], 'sec' => ['s', 1.0], 'secs' => ['s', 1.0], 'seconds' => ['s', 1.0], 'second' => ['s', 1.0], 'ms' => ['ms', 1.0],
-        'awg' => ['AWG', 1.0], 'gauge' => ['AWG', 1.0], 'k/w' => ['K/W', 1.0], 'degrees per watt' => ['K/W', 1.0], 'kelvin per watt' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0],
+        'awg' => ['AWG', 1.0], 'gauge' => ['AWG', 1.0],
+        'k/w' => ['K/W', 1.0], 'degrees per watt' => ['K/W', 1.0], 'kelvin per watt' => ['K/W', 1.0], '°c/w' => ['K/W', 1.0],
         'c' => ['C', 1.0],
     ];
 

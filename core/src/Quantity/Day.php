@@ -43,7 +43,8 @@ final readonly class Day implements \Stringable
 
     /**
      * Days since 0000-03-01, in whole numbers: plans ask for thousands of days. In years that begin in March the leap day
-     * comes last, and a month's first day lies (153 m + 2) / 5 days after the year's (E. G. Richards, Mapping Time, 1998, part IV).
+     * comes last, and a month's first day lies (153 m + 2) / 5 days after the year's (H. Hinnant, chrono-compatible low-level date
+     * algorithms, 2013).
      */
     private function number(): int
     {
@@ -54,6 +55,7 @@ final readonly class Day implements \Stringable
             + intdiv(153 * (($month + 9) % 12) + 2, 5) + (int) substr($this->text, -2) - 1;
     }
 
+    /** @param  int  $number  as number() counts them */
     private static function text(int $number): string
     {
         $era = intdiv($number, 146_097);

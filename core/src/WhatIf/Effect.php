@@ -70,7 +70,10 @@ final readonly class Effect
         return $this->with($this->vitals->toArray());
     }
 
-    /** @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} the day only when it is asked for: each takes a plan */
+    /**
+     * @param  bool  $withDay  the day takes a plan; null stands in for it
+     * @return array{verdict: string, says: string, settled: int, newClashes: int, vitals: array<string, mixed>} as "Candidate" in the contract
+     */
     public function weighed(bool $withDay): array
     {
         return $this->with([...$this->vitals->figures(), 'finish' => $withDay ? $this->vitals->day() : null]);

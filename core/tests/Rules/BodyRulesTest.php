@@ -55,6 +55,7 @@ describe(StackHeight::id(), function () use ($size, $box, $drawn): void {
 describe(Openings::id(), function () use ($box): void {
     $charger = static fn (?float $offset, string $face = 'bottom'): array => ['role' => 'charger', 'facets' => ['sockets' => [['name' => 'inlet', 'connector' => 'usb-c', 'carries' => 'power', 'direction' => 'in', 'outside' => true, 'face' => $face, 'offsetMm' => $offset]]]];
     $hole = ['openings' => [['name' => 'slot', 'connector' => 'usb-c', 'widthMm' => 13.4, 'heightMm' => 7.5, 'face' => 'bottom', 'offsetMm' => 0]]];
+    $anywhere = ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])]];
     it('answers, of openings whose place is fixed', function (array $charger, array $body, array $expected) use ($box): void {
         expect(Make::verdicts(Openings::class, Make::build(['box' => $box($body), 'charger' => $charger])))->toBe($expected);
     })->with([
@@ -63,9 +64,9 @@ describe(Openings::id(), function () use ($box): void {
         'flags a socket beside it' => [$charger(-1.6), $hole, ['clash charger']],
         'says tight where it can be cut' => [$charger(4), [...$hole, 'cuttable' => true], ['tight charger']],
         'does not know where the socket sits' => [$charger(null), $hole, ['unmeasured charger']],
-        'does not know where the opening sits' => [$charger(1.5), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])]], ['unmeasured box']],
-        'does not mind where nobody knows either place' => [$charger(null), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])]], ['fits charger']],
-        'does not mind where it can be cut' => [$charger(1.5), ['openings' => [array_diff_key($hole['openings'][0], ['offsetMm' => true])], 'cuttable' => true], ['fits charger']],
+        'does not know where the opening sits' => [$charger(1.5), $anywhere, ['unmeasured box']],
+        'does not mind where nobody knows either place' => [$charger(null), $anywhere, ['fits charger']],
+        'does not mind where it can be cut' => [$charger(1.5), [...$anywhere, 'cuttable' => true], ['fits charger']],
     ]);
 });
 
@@ -139,6 +140,7 @@ describe(PrintBed::id(), function () use ($size, $drawn): void {
     $bed = static fn (?float $length, float $width, float $height = 200): array => ['bedLengthMm' => $length, 'bedWidthMm' => $width, 'bedHeightMm' => $height];
     // Around a part of 196 × 96 × 20 mm a wall of 2 mm makes 200 × 100 outside.
     $part = ['role' => 'display', 'facets' => $size(196, 96, 20)];
+    $wide = ['role' => 'display', 'facets' => $size(330, 210, 20)];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(PrintBed::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -148,8 +150,8 @@ describe(PrintBed::id(), function () use ($size, $drawn): void {
         'says tight when it lies slantwise' => [['box' => $drawn($bed(180, 200)), 'part' => ['role' => 'display', 'facets' => $size(206, 16, 20)]], ['tight box']],
         'says tight when it has to be split' => [['box' => $drawn($bed(120, 120)), 'part' => $part], ['tight box']],
         // 330 × 210 mm and walls: four pieces as two by two are 167 × 107 mm; side by side they would be 83 × 214.
-        'accepts four pieces, two by two' => [['box' => $drawn([...$bed(180, 180), 'pieces' => 4]), 'part' => ['role' => 'display', 'facets' => $size(330, 210, 20)]], ['fits box']],
-        'flags pieces that are too large all the same' => [['box' => $drawn([...$bed(120, 120), 'pieces' => 2]), 'part' => ['role' => 'display', 'facets' => $size(330, 210, 20)]], ['clash box']],
+        'accepts four pieces, two by two' => [['box' => $drawn([...$bed(180, 180), 'pieces' => 4]), 'part' => $wide], ['fits box']],
+        'flags pieces that are too large all the same' => [['box' => $drawn([...$bed(120, 120), 'pieces' => 2]), 'part' => $wide], ['clash box']],
         'does not know an unknown bed' => [['box' => $drawn($bed(null, 220)), 'part' => $part], ['unmeasured box']],
         'says nothing of bodies made otherwise' => [['box' => $drawn(['process' => 'wood']), 'part' => $part], []],
     ]);

@@ -161,6 +161,7 @@ describe(Openings::id(), function () use ($socket, $box): void {
 describe(Variant::id(), function (): void {
     $shell = ['role' => 'case', 'facets' => ['variant' => ['wants' => ['display.lens' => 'glued lens']]]];
     $panel = static fn (?string $lens): array => ['role' => 'display', 'facets' => $lens === null ? [] : ['variant' => ['has' => ['display.lens' => $lens]]]];
+    $loose = static fn (string $side, string $role): array => ['role' => $role, 'facets' => ['variant' => [$side => ['lens' => 'loose']]]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(Variant::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -169,10 +170,10 @@ describe(Variant::id(), function (): void {
         'flags the other variant' => [['shell' => $shell, 'panel' => $panel('bare')], ['clash shell']],
         'does not know a panel that does not say' => [['shell' => $shell, 'panel' => $panel(null)], ['unmeasured panel']],
         'does not know what nobody says, where the key names no role' => [
-            ['shell' => ['role' => 'case', 'facets' => ['variant' => ['wants' => ['lens' => 'loose']]]], 'panel' => $panel(null)], ['unmeasured shell'],
+            ['shell' => $loose('wants', 'case'), 'panel' => $panel(null)], ['unmeasured shell'],
         ],
         'finds a key without a role wherever it stands' => [
-            ['shell' => ['role' => 'case', 'facets' => ['variant' => ['wants' => ['lens' => 'loose']]]], 'panel' => ['role' => 'display', 'facets' => ['variant' => ['has' => ['lens' => 'loose']]]]],
+            ['shell' => $loose('wants', 'case'), 'panel' => $loose('has', 'display')],
             ['fits shell'],
         ],
     ]);
@@ -211,7 +212,10 @@ describe(Skills::id(), function (): void {
 
 describe(Wires::id(), function (): void {
     $pack = ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'Li-ion', 'series' => 1, 'capacityMah' => 2600, 'protection' => 'built-in']]];
-    $five = ['role' => 'regulator', 'facets' => ['supply' => ['volts' => Make::band(2.7, 4.5)], 'outputs' => [['name' => '5 V', 'volts' => 5, 'continuousMa' => 3000, 'efficiency' => 0.9, 'topology' => 'boost']]]];
+    $five = ['role' => 'regulator', 'facets' => [
+        'supply' => ['volts' => Make::band(2.7, 4.5)],
+        'outputs' => [['name' => '5 V', 'volts' => 5, 'continuousMa' => 3000, 'efficiency' => 0.9, 'topology' => 'boost']],
+    ]];
     $wire = [['kind' => 'power', 'from' => 'pack', 'to' => 'five', 'gaugeAwg' => 20, 'lengthMm' => 60]];
     it('answers', function (array $brief, array $joins, array $expected) use ($pack, $five): void {
         expect(Make::verdicts(Wires::class, Make::build(['pack' => $pack, 'five' => $five], $brief, ['joins' => $joins])))->toBe($expected);
@@ -226,7 +230,8 @@ describe(Wires::id(), function (): void {
     ]);
     it('knows that the iron is on the list', function () use ($pack, $five, $wire): void {
         $iron = ['role' => 'tool', 'part' => ['serves' => ['soldering iron']]];
-        expect(Make::verdicts(Wires::class, Make::build(['pack' => $pack, 'five' => $five, 'iron' => $iron], ['skills' => [], 'tools' => []], ['joins' => $wire])))->toBe(['tight build']);
+        $build = Make::build(['pack' => $pack, 'five' => $five, 'iron' => $iron], ['skills' => [], 'tools' => []], ['joins' => $wire]);
+        expect(Make::verdicts(Wires::class, $build))->toBe(['tight build']);
     });
 });
 

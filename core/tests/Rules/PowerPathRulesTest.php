@@ -51,7 +51,10 @@ describe(ConverterHeadroom::id(), function () use ($pack, $converter): void {
 });
 
 describe(SourceCurrent::id(), function () use ($pack, $panel, $converter): void {
-    $board = static fn (int $mostMa): array => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 4, 'cutOffV' => 10, 'mostMa' => $mostMa]]];
+    $board = static fn (int $mostMa): array => ['role' => 'regulator', 'facets' => [
+        'protector' => ['chemistries' => ['LiFePO4'], 'series' => 4, 'cutOffV' => 10, 'mostMa' => $mostMa],
+    ]];
+    $bare = $pack(['protection' => 'none', 'maxDischargeMa' => null]);
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(SourceCurrent::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -64,10 +67,10 @@ describe(SourceCurrent::id(), function () use ($pack, $panel, $converter): void 
         'does not know an unknown draw' => [['pack' => $pack(), 'panel' => ['role' => 'display', 'facets' => ['supply' => ['volts' => Make::band(9, 16), 'drawAtV' => 12]]]], ['unmeasured panel']],
         'takes a usual efficiency where none is written' => [['pack' => $pack(), 'five' => $converter(['efficiency' => null]), 'board' => ['role' => 'board', 'facets' => Make::load(4.5, 5.5, 100, 200, 300, 5)]], ['fits pack']],
         // The board lets 7 A through, whatever the cells give.
-        'goes by the protection board where that carries less' => [['pack' => $pack(['protection' => 'none']), 'panel' => $panel(6000), 'guard' => ['role' => 'regulator', 'facets' => ['protector' => ['chemistries' => ['LiFePO4'], 'series' => 4, 'cutOffV' => 10, 'mostMa' => 7000]]]], ['clash pack']],
+        'goes by the protection board where that carries less' => [['pack' => $pack(['protection' => 'none']), 'panel' => $panel(6000), 'guard' => $board(7000)], ['clash pack']],
         // What a board for 20 A lets through, cells of which nobody knows what they bear need not; but a board for 7 A opens at 7.2.
-        'does not know what the cells give behind a strong board' => [['pack' => $pack(['protection' => 'none', 'maxDischargeMa' => null]), 'panel' => $panel(6000), 'guard' => $board(20_000)], ['unmeasured pack']],
-        'flags more than the board lets through, whatever the cells give' => [['pack' => $pack(['protection' => 'none', 'maxDischargeMa' => null]), 'panel' => $panel(6000), 'guard' => $board(7000)], ['clash pack']],
+        'does not know what the cells give behind a strong board' => [['pack' => $bare, 'panel' => $panel(6000), 'guard' => $board(20_000)], ['unmeasured pack']],
+        'flags more than the board lets through, whatever the cells give' => [['pack' => $bare, 'panel' => $panel(6000), 'guard' => $board(7000)], ['clash pack']],
         'does not know what the cells give' => [['pack' => $pack(['maxDischargeMa' => null]), 'panel' => $panel(100)], ['unmeasured pack']],
     ]);
 

@@ -78,6 +78,12 @@ describe(RailCurrent::id(), function () use ($pack): void {
     $board = static fn (float $heavy): array => ['role' => 'board', 'facets' => Make::load(4.5, 5.5, 100, 200, $heavy, 5)];
     $five = ['role' => 'regulator', 'facets' => Make::converter(6, 30, 5, 1000)];
 
+    $steady = ['role' => 'regulator', 'facets' => [
+        'supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 0.9]],
+    ]];
+    $peaking = static fn (int $most): array => ['role' => 'board', 'facets' => [
+        'supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, $most), 'drawAtV' => 5, 'peakMa' => 1500],
+    ]];
     it('answers', function (array $lines, array $expected): void {
         expect(Make::verdicts(RailCurrent::class, Make::build($lines)))->toBe($expected);
     })->with([
@@ -102,12 +108,10 @@ describe(RailCurrent::id(), function () use ($pack): void {
             'pack' => $pack, 'five' => $five, 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 1100), 'drawAtV' => 5]]],
         ], ['clash five']],
         // 1100 mA for hours of 1000, though nobody knows what it gives for a moment.
-        'flags what is too much for hours, whatever it gives for a moment' => [['pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => [
-            'supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 0.9]],
-        ]], 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 1100), 'drawAtV' => 5, 'peakMa' => 1500]]]], ['clash five']],
-        'does not know whether a moment is too much, while the hours are not' => [['pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => [
-            'supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'continuousMa' => 1000, 'efficiency' => 0.9]],
-        ]], 'board' => ['role' => 'board', 'facets' => ['supply' => ['volts' => Make::band(4.5, 5.5), 'drawMa' => Make::band(100, 700), 'drawAtV' => 5, 'peakMa' => 1500]]]], ['unmeasured five']],
+        'flags what is too much for hours, whatever it gives for a moment' => [['pack' => $pack, 'five' => $steady, 'board' => $peaking(1100)], ['clash five']],
+        'does not know whether a moment is too much, while the hours are not' => [
+            ['pack' => $pack, 'five' => $steady, 'board' => $peaking(700)], ['unmeasured five'],
+        ],
         'does not know an unknown rating' => [[
             'pack' => $pack, 'five' => ['role' => 'regulator', 'facets' => ['supply' => ['volts' => Make::band(6, 30)], 'outputs' => [['name' => 'out', 'volts' => 5, 'efficiency' => 0.9]]]], 'board' => $board(500),
         ], ['unmeasured five']],
@@ -180,7 +184,10 @@ describe(ChargerMatch::id(), function () use ($pack): void {
     $charger = static fn (array $with = []): array => ['role' => 'charger', 'facets' => ['charger' => [
         'chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'inputVolts' => Make::band(9, 28), 'chargeMa' => 2000, ...$with,
     ]]];
-    $coiled = ['role' => 'charger', 'facets' => ['charger' => ['chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'chargeMa' => 800, 'wireless' => true], 'coil' => ['side' => 'receiver', 'watts' => 5]]];
+    $coiled = ['role' => 'charger', 'facets' => [
+        'charger' => ['chemistries' => ['LiFePO4'], 'seriesLeast' => 4, 'seriesMost' => 4, 'chargeMa' => 800, 'wireless' => true],
+        'coil' => ['side' => 'receiver', 'watts' => 5],
+    ]];
     $sender = ['role' => 'charger', 'facets' => ['coil' => ['side' => 'sender', 'watts' => 10]], 'part' => ['sits' => 'outside']];
     $sun = static fn (float $most): array => ['role' => 'charger', 'facets' => ['poweredBy' => 'sun', 'outputs' => [['name' => 'plug', 'volts' => Make::band(0, $most)]]], 'part' => ['sits' => 'outside']];
 
@@ -189,6 +196,7 @@ describe(ChargerMatch::id(), function () use ($pack): void {
     })->with([
         'accepts the right charger with its source' => [['pack' => $pack, 'charger' => $charger(), 'sun' => $sun(21)], ['fits charger']],
         'accepts one that is filled over a coil, its sender on the list' => [['pack' => $pack, 'charger' => $coiled, 'sender' => $sender], ['fits charger']],
+        'accepts one with an inlet as well, over the coil' => [['pack' => $pack, 'charger' => $charger(['wireless' => true]), 'sender' => $sender], ['fits charger']],
         'accepts one whose sender lies about' => [['pack' => $pack, 'charger' => $coiled], ['fits charger']],
         'misses what feeds the charger' => [['pack' => $pack, 'charger' => $charger()], ['missing charger']],
         'says nothing of alkaline cells' => [['cells' => ['role' => 'cells', 'facets' => ['pack' => ['chemistry' => 'alkaline', 'series' => 4]]]], []],

@@ -1818,7 +1818,7 @@ export interface components {
             body: string;
             at: string;
         };
-        Vitals: {
+        VitalsFigures: {
             cost: {
                 amount: string;
                 currency: string;
@@ -1849,10 +1849,15 @@ export interface components {
             missing: number;
             unmeasured: number;
             figures: number;
-            finish: {
-                on: string | null;
-                undated: number;
-            };
+            /** @description chosen lines that stand for any of their kind */
+            pencil: number;
+        };
+        FinishDay: {
+            on: string | null;
+            undated: number;
+        };
+        Vitals: components["schemas"]["VitalsFigures"] & {
+            finish: components["schemas"]["FinishDay"];
             stepsLeft: number;
             next: {
                 /** @enum {string} */
@@ -1862,47 +1867,10 @@ export interface components {
                 station: "parts" | "buy" | "build";
                 ref: string | null;
             };
-            /** @description chosen lines that stand for any of their kind */
-            pencil: number;
         };
-        WeighedVitals: {
-            cost: {
-                amount: string;
-                currency: string;
-                target: string | null;
-                verdict: components["schemas"]["Verdict"];
-            };
-            runTime: {
-                leastHours: number | null;
-                usualHours: number | null;
-                mostHours: number | null;
-                targetHours: number | null;
-                fromPack: boolean;
-                verdict: components["schemas"]["Verdict"];
-            };
-            size: {
-                sidesMm: number[];
-                estimated: boolean;
-                targetMm: number[] | null;
-                verdict: components["schemas"]["Verdict"];
-            };
-            mass: {
-                grams: number;
-                unweighed: number;
-                targetGrams: number | null;
-                verdict: components["schemas"]["Verdict"];
-            };
-            clashes: number;
-            missing: number;
-            unmeasured: number;
-            figures: number;
+        WeighedVitals: components["schemas"]["VitalsFigures"] & {
             /** @description null while nobody asked for the days, which take a plan each */
-            finish: {
-                on: string | null;
-                undated: number;
-            } | null;
-            /** @description chosen lines that stand for any of their kind */
-            pencil: number;
+            finish: components["schemas"]["FinishDay"] | null;
         };
         WorkingLine: {
             label: string;

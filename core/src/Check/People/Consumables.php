@@ -24,12 +24,13 @@ final class Consumables extends LineRule
     /** @return list<string> what is at hand, or on the list */
     public static function there(Facts $facts): array
     {
-        $there = $facts->brief()->consumables ?? [];
-        foreach ($facts->with('serves') as $other) {
-            $there = [...$there, ...$other->part->work->serves];
-        }
+        return [...$facts->brief()->consumables ?? [], ...self::onList($facts)];
+    }
 
-        return $there;
+    /** @return list<string> what lines of the list serve as: consumables and tools */
+    public static function onList(Facts $facts): array
+    {
+        return array_merge(...array_map(static fn (Line $line): array => $line->part->work->serves, $facts->with('serves')));
     }
 
     protected function lines(Facts $facts): iterable

@@ -33,16 +33,12 @@ final class Tools extends LineRule
     protected function ofLine(Line $line, Facts $facts): iterable
     {
         $have = $facts->brief()->tools;
-        $inList = [];
-        foreach ($facts->with('serves') as $other) {
-            $inList = [...$inList, ...$other->part->work->serves];
-        }
         $wanted = $line->part->work->asked($facts->brief()->mustHaves)->tools;
         if ($wanted === []) {
             return;
         }
         $working = [$this->text("{$line->name()} asks for", implode(', ', $wanted))];
-        $lacking = array_values(array_diff($wanted, $have ?? [], $inList));
+        $lacking = array_values(array_diff($wanted, $have ?? [], Consumables::onList($facts)));
         if ($lacking === []) {
             yield $this->answer(Verdict::Fits, [$line], fn (): Words => new Words("The tools for {$line->name()} are there.", $working, 'nothing lacks'));
 

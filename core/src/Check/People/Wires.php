@@ -36,8 +36,7 @@ final class Wires extends WholeRule
             return;
         }
         $tools = $facts->brief()->tools;
-        $serving = array_merge(...array_map(static fn (Line $line): array => $line->part->work->serves, $facts->with('serves')));
-        $lacksTools = $tools !== null && array_intersect(self::JOINS, [...$tools, ...$serving]) === [];
+        $lacksTools = $tools !== null && array_intersect(self::JOINS, [...$tools, ...Consumables::onList($facts)]) === [];
         yield $this->answer(
             $lacksTools ? Verdict::Clash : Verdict::Tight,
             $ends,

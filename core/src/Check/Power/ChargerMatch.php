@@ -118,11 +118,11 @@ final class ChargerMatch extends LineRule
     /**
      * What is filled over a coil has no input to be held against volts; the sender may lie about at home.
      *
+     * @param  list<Line>  $senders  on the list
      * @param  list<WorkingLine>  $working
      */
-    private function overCoil(Line $packLine, Line $line, array $working, Facts $facts): Finding
+    private function overCoil(Line $packLine, Line $line, array $senders, array $working, Facts $facts): Finding
     {
-        $senders = array_values(array_filter($facts->with('coil'), static fn (Line $one): bool => $one->part->coil?->side === 'sender'));
         $isThere = $senders !== [] || $facts->brief()->listIsWhole !== true;
 
         return $this->answer($isThere ? Verdict::Fits : Verdict::Missing, [$line, $packLine, ...$senders], fn (): Words => $isThere
@@ -135,8 +135,9 @@ final class ChargerMatch extends LineRule
     /** @param  list<WorkingLine>  $working */
     private function fed(Line $packLine, Line $line, Charger $charger, array $working, Facts $facts): Finding
     {
-        if ($charger->wireless && ! $charger->inputVolts->isKnown()) {
-            return $this->overCoil($packLine, $line, $working, $facts);
+        $senders = array_values(array_filter($facts->with('coil'), static fn (Line $one): bool => $one->part->coil?->side === 'sender'));
+        if ($charger->wireless && ($senders !== [] || ! $charger->inputVolts->isKnown())) {
+            return $this->overCoil($packLine, $line, $senders, $working, $facts);
         }
         [$source, $output] = $facts->chargeSourceOf($line);
         if ($source === null || $output === null) {

@@ -145,7 +145,7 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                             setRole(event.target.value as Role);
                             setAt(0);
                         }}
-                        className="border-edge!"
+                        className="border-edge! max-sm:min-w-32 max-sm:flex-1"
                     />
                 )}
                 <input
@@ -172,16 +172,16 @@ export function Picker({ place, onClose }: { place: Place; onClose: () => void }
                         setFrom(event.target.value as From);
                         setAt(0);
                     }}
-                    className="border-edge!"
+                    className="border-edge! max-sm:min-w-32 max-sm:flex-1"
                 />
                 <Select
                     label="In which order"
                     options={sorts}
                     value={sort}
                     onChange={(event) => setSort(event.target.value as Sort)}
-                    className="border-edge!"
+                    className="border-edge! max-sm:min-w-32 max-sm:flex-1"
                 />
-                <label className="flex min-h-9 items-center gap-2">
+                <label className="flex min-h-9 items-center gap-2 max-sm:basis-full">
                     <input type="checkbox" className="size-5 accent-pen" checked={isHiding} onChange={(event) => setIsHiding(event.target.checked)} /> Hide what
                     clashes
                 </label>
