@@ -34,7 +34,7 @@ it('judges again what the other part sways, and nothing else', function (string 
         'panel', 'panel-rook-9w', ['video.path', 'power.supply-window', 'power.runtime'], ['software.storage', 'control.firmware', 'people.wires'],
     ],
     'a card sways what is kept on it' => [
-        'card', 'card-thrift-64', ['software.storage'], ['power.cable-drop', 'power.runtime', 'video.path', 'power.rail-current', 'audio.path'],
+        'card', 'card-thrift-64', ['software.storage'], ['power.cable-drop', 'power.runtime', 'video.scaling', 'power.rail-current', 'audio.path'],
     ],
 ]);
 
