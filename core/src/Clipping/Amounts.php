@@ -76,6 +76,12 @@ final readonly class Amounts
 
     private string $unit;
 
+    /** @return array{string, float}|null the unit that a sign in small letters stands for, and what one of it is in ours */
+    public static function unit(string $sign): ?array
+    {
+        return self::UNITS[$sign] ?? null;
+    }
+
     public function __construct(private bool $commaParts)
     {
         $units = array_keys(self::UNITS);

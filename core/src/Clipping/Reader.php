@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Clipping\Weighing\Weigher;
 use PocketPlot\Part\Role;
 
 /**
@@ -21,16 +22,32 @@ final readonly class Reader
     /** @return list<Find> */
     public static function read(string $text, Role $role): array
     {
+        $plain = self::plain($text);
+        $finds = (new SecondReading($plain, $role))->of(self::byRules($plain, $role), Weigher::learned());
+
+        return array_map(
+            static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),
+            (new Gathering($role->value, preg_match('/\bbench\b|measured|my notes|\bmine\b|caliper|calliper/', $plain->lower) === 1,
+                self::isOfMains($plain, $role)))->of($finds),
+        );
+    }
+
+    /** What is read of a text: its beginning, and of several variants the one that is meant. */
+    public static function plain(string $text): Plain
+    {
         $plain = Plain::of(mb_substr($text, 0, self::MOST_SIGNS, 'UTF-8'));
-        $plain = $plain->with(Variants::chosen($plain->text));
+
+        return $plain->with(Variants::chosen($plain->text));
+    }
+
+    /** @return list<Find> what rules about words near a number read, where it stands, before all of it is laid together */
+    public static function byRules(Plain $plain, Role $role): array
+    {
         $amounts = new Amounts(Amounts::hasCommas($plain->text));
         $clauses = Clauses::of($plain);
-        $isMains = preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~|…)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
-            $plain->lower) === 1;
+        $isMains = self::isOfMains($plain, $role);
         $isGuard = $role === Role::Regulator && preg_match('/protection (?:board|circuit|module|plate)|protect plate|\bbms\b|\bpcm\b|battery guard/',
             $plain->lower) === 1 && preg_match('/buck|boost|step.?(?:up|down)|\bldo\b/', $plain->lower) !== 1;
-        $isMains = $isMains || ($role === Role::Charger && preg_match('/solar panel|solar cell|^[^.;\n]{0,40}\b(?:brick|laptop supply|desktop supply|'
-            .'wall ?wart)\b/', $plain->lower) === 1);
         [$finds, $money] = (new Prices)->of($clauses);
         $boxes = new Boxes($role->value, $amounts);
         $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger|'
@@ -70,9 +87,15 @@ final readonly class Reader
             )));
         }
 
-        return array_map(
-            static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),
-            (new Gathering($role->value, preg_match('/\bbench\b|measured|my notes|\bmine\b|caliper|calliper/', $plain->lower) === 1, $isMains))->of($finds),
-        );
+        return $finds;
+    }
+
+    /** Whether it is fed from the wall, or is itself what stands between. */
+    private static function isOfMains(Plain $plain, Role $role): bool
+    {
+        return preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~|…)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
+            $plain->lower) === 1
+            || ($role === Role::Charger && preg_match('/solar panel|solar cell|^[^.;\n]{0,40}\b(?:brick|laptop supply|desktop supply|wall ?wart)\b/',
+                $plain->lower) === 1);
     }
 }

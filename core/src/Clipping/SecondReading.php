@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping;
+
+use PocketPlot\Clipping\Weighing\Meaning;
+use PocketPlot\Clipping\Weighing\Mention;
+use PocketPlot\Clipping\Weighing\Mentions;
+use PocketPlot\Clipping\Weighing\Token;
+use PocketPlot\Clipping\Weighing\Tokens;
+use PocketPlot\Clipping\Weighing\Weigher;
+use PocketPlot\Part\Role;
+use PocketPlot\Quantity\Constants;
+
+/**
+ * What the rules read, read once more by what was learned from many texts: a number that they passed over is added where it is sure enough what
+ * it says, one that says nothing of the part is left out, one that says something else is taken for that.
+ */
+final readonly class SecondReading
+{
+    /** Shares of what a mention may mean, from which on it is added, left out, taken for something else. */
+    private const ADD = 0.65;
+
+    private const LEAVE_OUT = 0.6;
+
+    private const TAKE_FOR = 0.7;
+
+    /** Words that the rules say of what is decided only when all is laid together, and words that they may come to. */
+    private const COMES_TO = [
+        'ohm' => ['amp load', 'least load', 'speaker impedance'], 'sound watts' => ['amp watts', 'speaker watts'],
+        'charge limit in C' => ['charge limit'], 'discharge limit in C' => ['discharge limit'],
+    ];
+
+    /** Too much hangs on more than the number alone. */
+    private const NOT_ADDED = ['price', 'packet', 'socket', 'amp watts', 'amp load', 'speaker watts', 'speaker impedance', 'least load'];
+
+    private const MILLIAMPS = [
+        'draw', 'peak draw', 'start-up draw', 'standby draw', 'output current', 'output peak current', 'quiescent current', 'switch-off current',
+        'discharge limit', 'charge limit', 'protector current', 'charge input current', 'charge current', 'fuse rating', 'switch rating', 'light draw',
+    ];
+
+    /** Amps that nobody writes as milliamps without saying so, and amp-hours. */
+    private const MOST_AMPS = 12.0;
+
+    private const MOST_AMP_HOURS = 60.0;
+
+    private const SIDES = [
+        'size' => ['length', 'width', 'height'], 'room inside' => ['length', 'width', 'height'], 'printer bed' => ['length', 'width', 'height'],
+        'hole spacing' => ['length', 'width'], 'picture area' => ['width', 'height'], 'pixels' => ['width', 'height'], 'opening' => ['width', 'height'],
+        'video mode' => ['width', 'height'],
+    ];
+
+    /** Shares of a value by which two are the same. */
+    private const ALIKE = 0.004;
+
+    /** @var list<Token> */
+    private array $tokens;
+
+    /** @var list<Mention> */
+    private array $mentions;
+
+    public function __construct(Plain $plain, private Role $role)
+    {
+        $this->tokens = Tokens::of($plain->text);
+        $this->mentions = Mentions::of($this->tokens, new Amounts(Amounts::hasCommas($plain->text)));
+    }
+
+    /** @return list<Mention> */
+    public function mentions(): array
+    {
+        return $this->mentions;
+    }
+
+    /** @return list<Token> */
+    public function tokens(): array
+    {
+        return $this->tokens;
+    }
+
+    /** @return list<string> what something that is read comes to, where that is decided when all is laid together */
+    public static function comesTo(string $what): array
+    {
+        return str_starts_with($what, 'weak ') ? [substr($what, 5)] : self::COMES_TO[$what] ?? [$what];
+    }
+
+    /**
+     * What the rules read each mention as.
+     *
+     * @param  list<Find>  $finds
+     * @return list<string> "" where they passed it over
+     */
+    public function asRead(array $finds): array
+    {
+        return array_map(static fn (array $own): string => ($own[0] ?? null)->what ?? '', $this->readFrom($finds));
+    }
+
+    /**
+     * @param  list<Find>  $finds  what the rules read, each where it stands
+     * @return list<Find>
+     */
+    public function of(array $finds, Weigher $weigher): array
+    {
+        $read = $this->readFrom($finds);
+        $meanings = $weigher->meanings($this->tokens, $this->mentions, $this->role->value,
+            array_map(static fn (array $own): string => ($own[0] ?? null)->what ?? '', $read));
+        $left = $added = [];
+        foreach ($this->mentions as $index => $mention) {
+            $meaning = $meanings[$index];
+            $own = $read[$index];
+            $isAgreed = array_filter($own, static fn (Find $find): bool => in_array($meaning->what, self::comesTo($find->what), true)) !== [];
+            if ($isAgreed) {
+                continue;
+            }
+            if ($own !== [] && $meaning->what === '' && $meaning->share >= self::LEAVE_OUT) {
+                $left += self::byId($own);
+            }
+            if ($meaning->what === '' || in_array($meaning->what, self::NOT_ADDED, true) || $meaning->share < ($own === [] ? self::ADD : self::TAKE_FOR)) {
+                continue;
+            }
+            $says = $this->says($meaning, $mention, $index);
+            if ($says !== []) {
+                $left += self::byId($own);
+                $added[$index] = new Find($meaning->what, $says, $mention->start, $mention->end);
+            }
+        }
+
+        return [...array_values(array_filter($finds, static fn (Find $find): bool => ! isset($left[spl_object_id($find)]))), ...$this->inRanges($added)];
+    }
+
+    /**
+     * @param  list<Find>  $finds
+     * @return list<list<Find>> of each mention, those that say its number and stand where it does
+     */
+    private function readFrom(array $finds): array
+    {
+        usort($finds, static fn (Find $a, Find $b): int => $a->start <=> $b->start);
+        $read = [];
+        $open = [];
+        $next = 0;
+        foreach ($this->mentions as $mention) {
+            while (isset($finds[$next]) && $finds[$next]->start < $mention->end) {
+                $open[] = $finds[$next++];
+            }
+            $open = array_filter($open, static fn (Find $find): bool => $find->end > $mention->start);
+            $read[] = array_values(array_filter($open, static fn (Find $find): bool => self::isSaid($mention, $find)));
+        }
+
+        return $read;
+    }
+
+    private static function isSaid(Mention $mention, Find $find): bool
+    {
+        $numbers = [];
+        foreach ($find->says as $said) {
+            if (is_numeric($said)) {
+                $numbers[] = (float) $said;
+            }
+        }
+        if ($mention->isBox()) {
+            return array_filter($mention->sides, static fn (float $side): bool => ! self::isAmong($side, $numbers)) === [];
+        }
+
+        return self::isAmong($mention->value, $numbers) || self::isAmong($mention->written, $numbers) || self::isAmong($mention->value * 1000.0, $numbers)
+            || self::isAmong($mention->value / Constants::MM_PER_INCH, $numbers);
+    }
+
+    /**
+     * @param  list<Find>  $finds
+     * @return array<int, true>
+     */
+    private static function byId(array $finds): array
+    {
+        return array_fill_keys(array_map(spl_object_id(...), $finds), true);
+    }
+
+    /** @param  list<float>  $numbers */
+    private static function isAmong(float $value, array $numbers): bool
+    {
+        foreach ($numbers as $number) {
+            if (abs($value - $number) <= self::ALIKE * max(abs($value), abs($number))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, float|int> least, usual, most or sides; [] where the number can't be that */
+    private function says(Meaning $meaning, Mention $mention, int $index): array
+    {
+        $sides = self::SIDES[$meaning->what] ?? null;
+        if ($mention->isBox()) {
+            return $sides === null || $meaning->bound !== 'box' ? [] : array_combine(array_slice($sides, 0, count($mention->sides)),
+                array_slice($mention->sides, 0, count($sides)));
+        }
+        $isSide = in_array($meaning->bound, ['length', 'width', 'height'], true);
+        if ($meaning->bound === 'box' || ($isSide && ($sides === null || $meaning->what !== 'size')) || ($sides !== null && ! $isSide)) {
+            return [];
+        }
+
+        return [$meaning->bound => $this->number($meaning->what, $mention, $index)];
+    }
+
+    /** In the unit of the word; a number without a unit in the one that is likely. */
+    private function number(string $what, Mention $mention, int $index): float
+    {
+        $isBare = $mention->unit === '';
+
+        return round(match (true) {
+            $what === 'diagonal' && ! $isBare => $mention->value / Constants::MM_PER_INCH,
+            $what === 'internal resistance' && ! $isBare => $mention->value * 1000.0,
+            $what === 'efficiency' && $isBare && $mention->value > 1.0 => $mention->value / 100.0,
+            $isBare && in_array($what, self::MILLIAMPS, true) => $mention->value * ($this->isInAmps($mention, $index) ? 1000.0 : 1.0),
+            $isBare && $what === 'capacity' => $mention->value * ($mention->value < self::MOST_AMP_HOURS ? 1000.0 : 1.0),
+            default => $mention->value,
+        }, 6);
+    }
+
+    /** As the current before it was written, where one is alike; else by its size. */
+    private function isInAmps(Mention $mention, int $index): bool
+    {
+        for ($at = $index - 1; $at >= 0; $at--) {
+            $before = $this->mentions[$at];
+            if ($before->unit === 'mA' && ! $before->isBox()) {
+                $isAmps = $before->value > 1.5 * $before->written;
+                $times = $mention->written / max(1e-6, $before->written);
+
+                return $times > 0.01 && $times < 100.0 ? $isAmps : $mention->written < self::MOST_AMPS;
+            }
+        }
+
+        return $mention->written < self::MOST_AMPS;
+    }
+
+    /**
+     * The two ends of a range as one.
+     *
+     * @param  array<int, Find>  $added  by their mention
+     * @return list<Find>
+     */
+    private function inRanges(array $added): array
+    {
+        foreach ($added as $index => $find) {
+            $next = $added[$index + 1] ?? null;
+            if ($next !== null && $next->what === $find->what && array_keys($find->says) === ['least'] && array_keys($next->says) === ['most']
+                && in_array($this->mentions[$index]->next, Mention::TO, true)) {
+                $added[$index] = new Find($find->what, [...$find->says, ...$next->says], $find->start, $next->end);
+                unset($added[$index + 1]);
+            }
+        }
+
+        return array_values($added);
+    }
+}

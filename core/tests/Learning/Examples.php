@@ -1,0 +1,294 @@
+<?php
+
+declare(strict_types=1);
+
+namespace CoreTests\Learning;
+
+use CoreTests\Texts;
+use PocketPlot\Clipping\Plain;
+use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\SecondReading;
+use PocketPlot\Clipping\Weighing\Mention;
+use PocketPlot\Clipping\Weighing\Surroundings;
+use PocketPlot\Part\Role;
+
+/**
+ * What each number of the texts in core/tests means, with the traits of what surrounds it. Of texts with their readings beside them, a number
+ * means what a reading says with that value; of marked ones, what its mark says. The rules are asked of marked texts only: they were made for
+ * the others, and would be trusted too far.
+ *
+ * @phpstan-type Example array{traits: list<string>, sort: string, role: string, labels: non-empty-list<string>} labels: any of them is right
+ *
+ * @phpstan-import-type Text from Texts as Told
+ * @phpstan-import-type Said from Texts
+ * @phpstan-import-type Text from Marked as MarkedText
+ */
+final class Examples
+{
+    /** Figures by the unit that they have here; all others are plain counts. */
+    private const UNITS = [
+        'V' => ['supply voltage', 'absolute maximum', 'draw taken at', 'low-battery warning', 'output voltage', 'dropout', 'cell nominal voltage',
+            'cell full voltage', 'cell empty voltage', 'pack nominal voltage', 'pack full voltage', 'pack empty voltage', 'cut-off voltage',
+            'recovery voltage', 'charge input voltage', 'switch rated voltage', 'logic level'],
+        'mA' => ['draw', 'peak draw', 'start-up draw', 'standby draw', 'output current', 'output peak current', 'quiescent current', 'switch-off current',
+            'discharge limit', 'charge limit', 'protector current', 'charge input current', 'charge current', 'fuse rating', 'switch rating', 'light draw'],
+        'W' => ['draw power', 'output power', 'total output power', 'amp watts', 'speaker watts', 'heat'],
+        'mAh' => ['capacity'], 'Wh' => ['energy'], 'ohm' => ['amp load', 'least load', 'speaker impedance', 'internal resistance'],
+        'mm' => ['travel', 'ribbon pitch', 'lead length', 'bend room', 'diagonal', 'wall', 'height above face'], 'g' => ['mass'],
+        '°C' => ['temperature limit'], '%' => ['efficiency'], 's' => ['shutdown time'], 'Hz' => ['refresh'], 'AWG' => ['wire gauge'],
+        'K/W' => ['temperature rise'], 'GB' => ['storage capacity', 'image size'], 'mm²' => ['vent area'],
+    ];
+
+    private const BOUNDS = ['least', 'usual', 'most'];
+
+    private const SIDES = ['length', 'width', 'height'];
+
+    /** Words of a text that are not said of the part: shares of a value by which two numbers are the same. */
+    private const ALIKE = 0.006;
+
+    /**
+     * @param  list<string>  $without  sets that are left out, to try what was learned on them
+     * @return list<Example>
+     */
+    public static function all(array $without = []): array
+    {
+        $examples = [];
+        foreach (glob(dirname(__DIR__).'/texts/*.txt') ?: [] as $path) {
+            $set = basename($path, '.txt');
+            foreach (in_array($set, $without, true) ? [] : Texts::of($set) as $text) {
+                // Of those told from outside, the even ones are set aside.
+                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
+                    array_push($examples, ...self::told($text, true));
+                }
+            }
+        }
+        foreach ([dirname(__DIR__).'/phrases.txt', __DIR__.'/sentences.txt'] as $path) {
+            foreach (self::phrases($path) as $text) {
+                array_push($examples, ...self::told($text, false));
+            }
+        }
+        foreach (Marked::all() as $text) {
+            array_push($examples, ...(in_array(explode('-', $text['name'])[0], $without, true) ? [] : self::marked($text)));
+        }
+
+        return $examples;
+    }
+
+    /**
+     * @param  MarkedText  $text
+     * @return list<list<string>> what each mention means; more than one where the text says the same number twice
+     */
+    public static function meant(array $text, SecondReading $reading, Plain $plain): array
+    {
+        $meant = [];
+        $nth = [];
+        foreach ($reading->mentions() as $mention) {
+            $at = $plain->place($mention->start);
+            $label = '';
+            foreach ($text['spans'] as $index => $span) {
+                $from = mb_strlen(substr($text['text'], 0, $span['start']));
+                if ($at >= $from && $at < mb_strlen(substr($text['text'], 0, $span['end']))) {
+                    $label = self::ofSpan($span['what'], $span['bound'], $mention, $nth[$index] ?? 0);
+                    $nth[$index] = ($nth[$index] ?? 0) + 1;
+                }
+            }
+            $meant[] = [$label];
+        }
+        foreach ($reading->mentions() as $index => $mention) {
+            foreach ($meant[$index] === [''] && ! $mention->isBox() && $mention->unit !== '' ? $reading->mentions() : [] as $other => $marked) {
+                if ($marked->unit === $mention->unit && ! $marked->isBox() && self::isNear($marked->value, $mention->value) && $meant[$other][0] !== '') {
+                    $meant[$index][] = $meant[$other][0];
+                }
+            }
+        }
+
+        return $meant;
+    }
+
+    private static function ofSpan(string $what, string $bound, Mention $mention, int $nth): string
+    {
+        if ($mention->isBox()) {
+            return "{$what}:box";
+        }
+        if (str_starts_with($what, 'size.')) {
+            return 'size:'.substr($what, 5);
+        }
+        if ($what === 'price') {
+            return $nth === 0 ? 'price:amount' : '';
+        }
+        if ($nth === 1 && in_array($mention->before, Mention::GIVE_OR_TAKE, true)) {
+            return '';
+        }
+        $isEnd = $bound === 'usual' && ($nth === 0 ? in_array($mention->next, Mention::TO, true) : in_array($mention->before, Mention::TO, true));
+
+        return "{$what}:".($isEnd ? ($nth === 0 ? 'least' : 'most') : $bound);
+    }
+
+    /**
+     * @param  MarkedText  $text
+     * @return list<Example>
+     */
+    private static function marked(array $text): array
+    {
+        $plain = Reader::plain($text['text']);
+        $role = Role::from($text['role']);
+        $reading = new SecondReading($plain, $role);
+
+        return self::examples($reading, $text['role'], self::meant($text, $reading, $plain), $reading->asRead(Reader::byRules($plain, $role)));
+    }
+
+    /**
+     * @param  list<list<string>>  $meant  [] for a mention of which nobody says anything
+     * @param  list<?string>  $rules
+     * @return list<Example>
+     */
+    private static function examples(SecondReading $reading, string $role, array $meant, array $rules): array
+    {
+        $around = new Surroundings($reading->tokens(), $reading->mentions(), $role);
+        $examples = [];
+        foreach ($reading->mentions() as $index => $mention) {
+            $labels = array_values(array_unique($meant[$index]));
+            if ($labels !== []) {
+                $examples[] = ['traits' => $around->of($index, $rules[$index] ?? null), 'sort' => $mention->sort(), 'role' => $role,
+                    'labels' => $labels];
+            }
+            $around->took($mention, $labels[0] ?? '');
+        }
+
+        return $examples;
+    }
+
+    /**
+     * @param  Told  $text
+     * @param  bool  $isWhole  whether all that it says stands beside it
+     * @return list<Example>
+     */
+    private static function told(array $text, bool $isWhole): array
+    {
+        $plain = Reader::plain($text['text']);
+        $reading = new SecondReading($plain, Role::from($text['role']));
+        $wanted = [];
+        $capacity = 0.0;
+        foreach ($text['expect'] as $one) {
+            foreach ($one['readings'] as $said) {
+                array_push($wanted, ...self::wanted($said));
+                $capacity = $said['what'] === 'capacity' ? max($capacity, (float) ($said['usual'] ?? 0)) : $capacity;
+            }
+        }
+        $open = array_map(self::unitOf(...), $text['open']);
+        $never = array_map(static fn (array $one): string => self::unitOf($one['what']), $text['never']);
+        $meant = [];
+        foreach ($reading->mentions() as $mention) {
+            $labels = array_values(array_map(static fn (array $one): string => $one['label'],
+                array_filter($wanted, static fn (array $one): bool => self::isMeant($one, $mention, $capacity))));
+            // Nothing is learned from what a text leaves open, nor from what a phrase is silent about.
+            $isSilent = $isWhole ? $mention->unit !== '' && in_array($mention->unit, $open, true) : ! in_array($mention->unit, $never, true);
+            $meant[] = $labels !== [] ? $labels : ($isSilent ? [] : ['']);
+        }
+
+        return self::examples($reading, $text['role'], $meant, []);
+    }
+
+    /**
+     * @param  Said  $said
+     * @return list<array{label: string, unit: string, values: non-empty-list<float>}>
+     */
+    private static function wanted(array $said): array
+    {
+        $what = $said['what'];
+        $unit = self::unitOf($what);
+        $wanted = [];
+        if (isset($said['amount'])) {
+            $wanted[] = ['label' => 'price:amount', 'unit' => Mention::MONEY, 'values' => [(float) $said['amount']]];
+        }
+        foreach (['packet' => 'packet', 'count' => 'socket'] as $key => $word) {
+            if ((float) ($said[$key] ?? 1) > 1.0) {
+                $wanted[] = ['label' => $key === 'count' ? 'socket:count' : "{$word}:usual", 'unit' => '', 'values' => [(float) $said[$key]]];
+            }
+        }
+        $sides = array_map(floatval(...), array_intersect_key($said, array_flip(self::SIDES)));
+        if (count($sides) > 1) {
+            $wanted[] = ['label' => "{$what}:box", 'unit' => 'box', 'values' => array_values($sides)];
+        }
+        foreach ($sides as $side => $value) {
+            $wanted[] = ['label' => "{$what}:{$side}", 'unit' => 'mm', 'values' => [$value]];
+        }
+        foreach (array_intersect_key($said, array_flip(self::BOUNDS)) as $bound => $value) {
+            $wanted[] = ['label' => "{$what}:{$bound}", 'unit' => $unit, 'values' => [(float) $value * ($what === 'diagonal' ? 25.4 : 1.0)]];
+        }
+
+        return $wanted;
+    }
+
+    /** @param  array{label: string, unit: string, values: non-empty-list<float>}  $wanted */
+    private static function isMeant(array $wanted, Mention $mention, float $capacity): bool
+    {
+        ['unit' => $unit, 'values' => $values] = $wanted;
+        $value = $values[0];
+        if ($mention->isBox() || $unit === 'box') {
+            $sides = $mention->sides;
+            sort($sides);
+            sort($values);
+
+            return $mention->isBox() && $unit === 'box' && count($sides) === count($values)
+                && array_filter($sides, static fn (float $side, int $at): bool => ! self::isNear($side, $values[$at]), ARRAY_FILTER_USE_BOTH) === [];
+        }
+        $written = $mention->written;
+        if ($mention->unit === '') {
+            return $written > 0.0 && array_filter(match ($unit) {
+                'mA', 'mAh' => [$written, $written * 1000.0],
+                'mm' => [$written, $written * 10.0, $written * 25.4],
+                '%' => [$written, $written / 100.0],
+                default => [$written],
+            }, static fn (float $one): bool => self::isNear($one, $value)) !== [];
+        }
+
+        return match (true) {
+            str_starts_with($wanted['label'], 'internal resistance') => $mention->unit === 'ohm' && self::isNear($mention->value * 1000.0, $value),
+            $mention->unit === 'C' => $unit === 'mA' && $capacity > 0.0 && self::isNear($written * $capacity, $value),
+            $mention->unit === 's' && $unit === '' => preg_match('/^(?:series|charge cells)/', $wanted['label']) === 1 && self::isNear($written, $value),
+            default => $mention->unit === $unit && self::isNear($mention->value, $value),
+        };
+    }
+
+    private static function isNear(float $a, float $b): bool
+    {
+        return abs($a - $b) <= self::ALIKE * max(abs($a), abs($b));
+    }
+
+    private static function unitOf(string $what): string
+    {
+        foreach (self::UNITS as $unit => $words) {
+            if (in_array($what, $words, true)) {
+                return (string) $unit;
+            }
+        }
+
+        return $what === 'price' ? Mention::MONEY : '';
+    }
+
+    /** @return list<Told> "role | phrase | what it says; !what it does not" */
+    private static function phrases(string $path): array
+    {
+        $texts = [];
+        foreach (file($path, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $at => $line) {
+            [$role, $phrase, $wanted] = [...explode(' | ', $line, 3), '', ''];
+            $text = ['name' => "phrase{$at}", 'role' => trim($role), 'text' => str_replace('\n', "\n", $phrase), 'expect' => [], 'never' => [], 'open' => []];
+            foreach (array_filter(array_map(trim(...), explode(';', $wanted))) as $one) {
+                $said = ['what' => trim((string) preg_replace('/ \w+=.*$/', '', ltrim($one, '!')))];
+                preg_match_all('/ (\w+)=(\S+)/', $one, $keys, PREG_SET_ORDER);
+                foreach ($keys as [, $key, $value]) {
+                    $said[$key] = $value;
+                }
+                if ($one[0] === '!') {
+                    $text['never'][] = $said;
+                } else {
+                    $text['expect'][] = ['readings' => [$said], 'isOptional' => false];
+                }
+            }
+            $texts[] = $text;
+        }
+
+        return $texts;
+    }
+}
