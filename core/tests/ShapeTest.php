@@ -13,6 +13,10 @@ function handWritten(): iterable
     foreach (['core/src', 'app', 'routes', 'database'] as $folder) {
         foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
             /** @var SplFileInfo $file */
+            if ($file->getFilename() === 'Weights.php') {
+                // Made by bin/learn.
+                continue;
+            }
             yield substr($file->getPathname(), strlen($root) + 1) => explode("\n", (string) file_get_contents($file->getPathname()));
         }
     }

@@ -20,9 +20,9 @@ use PocketPlot\Quantity\Constants;
 final readonly class SecondReading
 {
     /** Shares of what a mention may mean, from which on it is added, left out, taken for something else. */
-    private const ADD = 0.65;
+    private const ADD = 0.8;
 
-    private const LEAVE_OUT = 0.6;
+    private const LEAVE_OUT = 0.75;
 
     private const TAKE_FOR = 0.7;
 
@@ -104,28 +104,51 @@ final readonly class SecondReading
         $read = $this->readFrom($finds);
         $meanings = $weigher->meanings($this->tokens, $this->mentions, $this->role->value,
             array_map(static fn (array $own): string => ($own[0] ?? null)->what ?? '', $read));
-        $left = $added = [];
+        $kept = $this->kept($read, $meanings);
+        $added = [];
         foreach ($this->mentions as $index => $mention) {
             $meaning = $meanings[$index];
-            $own = $read[$index];
-            $isAgreed = array_filter($own, static fn (Find $find): bool => in_array($meaning->what, self::comesTo($find->what), true)) !== [];
-            if ($isAgreed) {
-                continue;
-            }
-            if ($own !== [] && $meaning->what === '' && $meaning->share >= self::LEAVE_OUT) {
-                $left += self::byId($own);
-            }
-            if ($meaning->what === '' || in_array($meaning->what, self::NOT_ADDED, true) || $meaning->share < ($own === [] ? self::ADD : self::TAKE_FOR)) {
+            $isOpen = array_filter($read[$index], static fn (Find $find): bool => isset($kept[spl_object_id($find)])) === [];
+            $least = $read[$index] === [] ? self::ADD : self::TAKE_FOR;
+            if (! $isOpen || $meaning->what === '' || in_array($meaning->what, self::NOT_ADDED, true) || $meaning->share < $least) {
                 continue;
             }
             $says = $this->says($meaning, $mention, $index);
             if ($says !== []) {
-                $left += self::byId($own);
                 $added[$index] = new Find($meaning->what, $says, $mention->start, $mention->end);
             }
         }
+        // What stands at no number, nothing more is known of.
+        $seen = self::byId(array_merge(...$read));
 
-        return [...array_values(array_filter($finds, static fn (Find $find): bool => ! isset($left[spl_object_id($find)]))), ...$this->inRanges($added)];
+        return [...array_values(array_filter($finds, static fn (Find $find): bool => ! isset($seen[spl_object_id($find)])
+            || isset($kept[spl_object_id($find)]))), ...$this->inRanges($added)];
+    }
+
+    /**
+     * What the rules read and what is still thought after what was learned: of a range, where one of its ends is.
+     *
+     * @param  list<list<Find>>  $read  by mention
+     * @param  list<Meaning>  $meanings
+     * @return array<int, true> by the number of the find
+     */
+    private function kept(array $read, array $meanings): array
+    {
+        $kept = [];
+        foreach ($read as $index => $own) {
+            $meaning = $meanings[$index];
+            $isAgreed = array_filter($own, static fn (Find $find): bool => in_array($meaning->what, self::comesTo($find->what), true)) !== [];
+            $isDoubted = ! $isAgreed && $meaning->share >= ($meaning->what === '' ? self::LEAVE_OUT : self::TAKE_FOR)
+                && ! in_array($meaning->what, self::NOT_ADDED, true);
+            foreach ($own as $find) {
+                // "want 45": what is asked for it says so only by what is not said.
+                if (! $isDoubted || ($find->what === 'price' && $this->mentions[$index]->unit === '')) {
+                    $kept[spl_object_id($find)] = true;
+                }
+            }
+        }
+
+        return $kept;
     }
 
     /**

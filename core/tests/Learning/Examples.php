@@ -39,6 +39,8 @@ final class Examples
         'K/W' => ['temperature rise'], 'GB' => ['storage capacity', 'image size'], 'mm²' => ['vent area'],
     ];
 
+    private const BOXES = ['size', 'room inside', 'printer bed', 'hole spacing', 'picture area', 'pixels', 'opening', 'video mode'];
+
     private const BOUNDS = ['least', 'usual', 'most'];
 
     private const SIDES = ['length', 'width', 'height'];
@@ -182,7 +184,8 @@ final class Examples
             $labels = array_values(array_map(static fn (array $one): string => $one['label'],
                 array_filter($wanted, static fn (array $one): bool => self::isMeant($one, $mention, $capacity))));
             // Nothing is learned from what a text leaves open, nor from what a phrase is silent about.
-            $isSilent = $isWhole ? $mention->unit !== '' && in_array($mention->unit, $open, true) : ! in_array($mention->unit, $never, true);
+            $unit = $mention->isBox() ? 'box' : $mention->unit;
+            $isSilent = $isWhole ? $unit !== '' && in_array($unit, $open, true) : ! in_array($unit, $never, true);
             $meant[] = $labels !== [] ? $labels : ($isSilent ? [] : ['']);
         }
 
@@ -264,7 +267,11 @@ final class Examples
             }
         }
 
-        return $what === 'price' ? Mention::MONEY : '';
+        return match (true) {
+            $what === 'price' => Mention::MONEY,
+            in_array($what, self::BOXES, true) => 'box',
+            default => '',
+        };
     }
 
     /** @return list<Told> "role | phrase | what it says; !what it does not" */

@@ -14,7 +14,7 @@ final class Fingerprint
             ...(glob("{$core}/tests/texts/*.txt") ?: []), ...(glob("{$core}/tests/Learning/texts/*.txt") ?: []), "{$core}/tests/phrases.txt",
             "{$core}/tests/Learning/phrases.txt", "{$core}/tests/Learning/sentences.txt", "{$core}/tests/Learning/Examples.php",
             "{$core}/tests/Learning/Trainer.php",
-            ...array_map(static fn (string $name): string => "{$core}/src/Clipping/Weighing/{$name}.php", ['Tokens', 'Mentions', 'Mention', 'Surroundings', 'WordKinds']),
+            ...array_map(static fn (string $name): string => "{$core}/src/Clipping/Weighing/{$name}.php", ['Token', 'Tokens', 'Mentions', 'Mention', 'Surroundings', 'Taken', 'WordKinds']),
         ];
 
         return substr(hash('sha256', implode("\n", array_map(static fn (string $path): string => (string) hash_file('sha256', $path), $paths))), 0, 16);

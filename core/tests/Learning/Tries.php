@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace CoreTests\Learning;
 
-use PocketPlot\Clipping\Find;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\SecondReading;
 use PocketPlot\Clipping\Weighing\Weigher;

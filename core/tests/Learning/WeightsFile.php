@@ -44,17 +44,26 @@ final class WeightsFile
                 /** Of the texts and of the code that it was learned with; another one says that bin/learn has to be run. */
                 public const LEARNED_FROM = '{$print}';
 
-                /** @var array<string, list<string>> */
-                public const LABELS = [
-            {$labels}    ];
+                /** @return array<string, list<string>> */
+                public static function labels(): array
+                {
+                    return [
+            {$labels}        ];
+                }
 
-                /** @var array<string, list<int>> */
-                public const ALLOWED = [
-            {$allowed}    ];
+                /** @return array<string, list<int>> */
+                public static function allowed(): array
+                {
+                    return [
+            {$allowed}        ];
+                }
 
-                /** @var array<string, array<string, string>> */
-                public const BY_SORT = [
-            {$weights}    ];
+                /** @return array<string, array<string, string>> */
+                public static function bySort(): array
+                {
+                    return [
+            {$weights}        ];
+                }
             }
 
             PHP;

@@ -9,7 +9,7 @@ use PocketPlot\Clipping\Amounts;
 /**
  * Finds every number of a text: with a unit, without one, several with crosses between them.
  *
- * @phpstan-type Raw array{from: int, to: int, written: float, unit: string, times: float, start: int, end: int, next: string, before: string, isOfNext: bool}
+ * @phpstan-type Raw array{from: int, to: int, written: float, unit: string, times: float, isOfNext: bool}
  */
 final class Mentions
 {
@@ -28,15 +28,20 @@ final class Mentions
      */
     public static function of(array $tokens, Amounts $amounts): array
     {
-        $raw = self::joined(self::numbers($tokens, $amounts), $tokens);
+        $numbers = self::numbers($tokens, $amounts);
+        $joints = self::joints($numbers, $tokens);
+        $numbers = self::withUnits($numbers, $joints);
         $mentions = [];
-        for ($at = 0, $count = count($raw); $at < $count; $at++) {
-            $group = [$raw[$at]];
-            while ($raw[$at]['next'] === 'x' && isset($raw[$at + 1]) && count($group) < self::MOST_SIDES) {
-                $group[] = $raw[++$at];
+        for ($at = 0, $count = count($numbers); $at < $count; $at++) {
+            $first = $at;
+            while ($joints[$at] === 'x' && $at - $first < self::MOST_SIDES - 1) {
+                $at++;
             }
+            $group = array_slice($numbers, $first, $at - $first + 1);
             $isBox = count($group) > 1 && array_filter($group, static fn (array $one): bool => ! in_array($one['unit'], ['', 'mm'], true)) === [];
-            array_push($mentions, ...($isBox ? [self::box($group)] : array_map(self::single(...), $group)));
+            foreach ($isBox ? [$group] : array_map(static fn (array $one): array => [$one], $group) as $nth => $one) {
+                $mentions[] = self::mention($one, $tokens, $joints[$isBox ? $at : $first + $nth], $joints[$first + $nth - 1] ?? '');
+            }
         }
 
         return $mentions;
@@ -55,22 +60,23 @@ final class Mentions
             }
             $next = $tokens[$at + 1] ?? null;
             $gap = $next === null ? PHP_INT_MAX : $next->start - $token->end();
-            $unit = $next !== null && $gap <= 2 ? self::unit($next->text, $gap > 0, $tokens[$at + 2]->text ?? '') : null;
+            $unit = $next !== null && $gap <= 2 ? self::unit($next, $gap > 0, $tokens[$at + 2]->text ?? '') : null;
             $isPrefixed = $at > 0 && preg_match(self::MONEY, $tokens[$at - 1]->text) === 1 && $token->start - $tokens[$at - 1]->end() <= 1;
             $to = $unit !== null ? $at + 1 : $at;
             $unit ??= $isPrefixed ? [Mention::MONEY, 1.0] : ['', 1.0];
-            $found[] = ['from' => $at, 'to' => $to, 'written' => $amounts->number($token->text), 'unit' => $unit[0], 'times' => $unit[1],
-                'start' => $token->start, 'end' => $tokens[$to]->end(), 'next' => '', 'before' => '', 'isOfNext' => false];
+            $found[] = ['from' => $at, 'to' => $to, 'written' => $amounts->part($token->text, $unit), 'unit' => $unit[0], 'times' => $unit[1],
+                'isOfNext' => false];
         }
 
         return $found;
     }
 
     /** @return array{string, float}|null */
-    private static function unit(string $sign, bool $isApart, string $behind): ?array
+    private static function unit(Token $next, bool $isApart, string $behind): ?array
     {
+        $sign = $next->text;
         $isWord = match (true) {
-            in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart,
+            in_array($sign, ['a', 'r', 'c', '"'], true) => $isApart && ! $next->isCapital,
             $sign === 'in' => $isApart && preg_match('/^(?:x|by|[,.)]|screen|high|wide|long|thick|deep|)$/', $behind) !== 1,
             default => false,
         };
@@ -86,50 +92,67 @@ final class Mentions
     }
 
     /**
-     * With what joins each to the next, and the unit of the next where it has none of its own: "6 to 14 V".
+     * What joins each number to the next: "" where something else stands between them, and behind the last.
      *
-     * @param  list<Raw>  $raw
+     * @param  list<Raw>  $numbers
      * @param  list<Token>  $tokens
+     * @return list<string>
+     */
+    private static function joints(array $numbers, array $tokens): array
+    {
+        $joints = [];
+        foreach ($numbers as $at => $number) {
+            $next = $numbers[$at + 1] ?? null;
+            $between = $next === null ? [] : array_slice($tokens, $number['to'] + 1, $next['from'] - $number['to'] - 1);
+            $words = implode(' ', array_map(static fn (Token $token): string => $token->text, $between));
+            $joints[] = match (true) {
+                count($between) > self::MOST_BETWEEN || preg_match(self::JOINTS, $words) !== 1 => '',
+                preg_match('/[x*]$|^by$/', $words) === 1 => 'x',
+                default => strtr($words, ['. . .' => '...', '. .' => '..']),
+            };
+        }
+
+        return $joints;
+    }
+
+    /**
+     * With the unit of the next where one has none of its own: "6 to 14 V".
+     *
+     * @param  list<Raw>  $numbers
+     * @param  list<string>  $joints
      * @return list<Raw>
      */
-    private static function joined(array $raw, array $tokens): array
+    private static function withUnits(array $numbers, array $joints): array
     {
-        for ($at = 0, $last = count($raw) - 1; $at < $last; $at++) {
-            $between = array_slice($tokens, $raw[$at]['to'] + 1, $raw[$at + 1]['from'] - $raw[$at]['to'] - 1);
-            $words = implode(' ', array_map(static fn (Token $token): string => $token->text, $between));
-            if (count($between) <= self::MOST_BETWEEN && preg_match(self::JOINTS, $words) === 1) {
-                $joint = preg_match('/[x*]$|^by$/', $words) === 1 ? 'x' : str_replace('. .', '..', str_replace('. . .', '...', $words));
-                $raw[$at]['next'] = $joint;
-                $raw[$at + 1]['before'] = $joint;
+        $all = [];
+        $next = null;
+        foreach (array_reverse($numbers, true) as $at => $number) {
+            if ($number['unit'] === '' && $next !== null && $next['unit'] !== '' && in_array($joints[$at] ?? '',
+                [...Mention::TO, ...Mention::GIVE_OR_TAKE], true)) {
+                $number = [...$number, 'unit' => $next['unit'], 'times' => $next['times'], 'isOfNext' => true];
             }
-        }
-        $joints = [...Mention::TO, ...Mention::GIVE_OR_TAKE];
-        for ($at = count($raw) - 2; $at >= 0; $at--) {
-            if ($raw[$at]['unit'] === '' && $raw[$at + 1]['unit'] !== '' && in_array($raw[$at]['next'], $joints, true)) {
-                $raw[$at] = [...$raw[$at], 'unit' => $raw[$at + 1]['unit'], 'times' => $raw[$at + 1]['times'], 'isOfNext' => true];
-            }
+            $all[] = $next = $number;
         }
 
-        return $raw;
+        return array_reverse($all);
     }
 
-    /** @param  Raw  $one */
-    private static function single(array $one): Mention
+    /**
+     * @param  list<Raw>  $group  one number, or the sides of a box
+     * @param  list<Token>  $tokens
+     */
+    private static function mention(array $group, array $tokens, string $next, string $before): Mention
     {
-        return new Mention($one['from'], $one['to'], $one['unit'], $one['written'], round($one['written'] * $one['times'], 7), [], $one['start'],
-            $one['end'], $one['next'], $one['before'], $one['isOfNext']);
-    }
-
-    /** @param  non-empty-list<Raw>  $group */
-    private static function box(array $group): Mention
-    {
-        $first = $group[0];
+        $first = $group[0] ?? throw new \LogicException('A mention has a number.');
         $last = $group[count($group) - 1];
-        $units = array_values(array_filter($group, static fn (array $one): bool => $one['unit'] !== ''));
-        $times = $units === [] ? 1.0 : $units[count($units) - 1]['times'];
-        $sides = array_map(static fn (array $one): float => round($one['written'] * $times, 5), $group);
+        $unit = $first['unit'];
+        $times = $first['times'];
+        foreach ($group as $one) {
+            [$unit, $times] = $one['unit'] === '' ? [$unit, $times] : [$one['unit'], $one['times']];
+        }
+        $sides = count($group) > 1 ? array_map(static fn (array $one): float => round($one['written'] * $times, 5), $group) : [];
 
-        return new Mention($first['from'], $last['to'], $units === [] ? '' : 'mm', $first['written'], $sides[0], $sides, $first['start'], $last['end'],
-            $last['next'], $first['before'], false);
+        return new Mention($first['from'], $last['to'], $unit, $first['written'], round($first['written'] * $times, 7), $sides,
+            $tokens[$first['from']]->start, $tokens[$last['to']]->end(), $next, $before, $first['isOfNext'] && $sides === []);
     }
 }

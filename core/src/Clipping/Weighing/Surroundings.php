@@ -7,8 +7,6 @@ namespace PocketPlot\Clipping\Weighing;
 /**
  * What stands around a mention, as traits: short names of all that may say what it means. Which of them say what of a mention of its sort, and
  * how much, is learned; see Weights. A trait that begins with a role is of such parts only.
- *
- * @phpstan-type Meant array{label: string, sort: string, written: float} what a mention before was taken for
  */
 final class Surroundings
 {
@@ -26,10 +24,9 @@ final class Surroundings
     /** Up to these volts each: one cell, two of them, what a plug gives. */
     private const VOLTS = [1.35, 2.2, 2.95, 3.25, 3.45, 3.95, 4.45, 5.6, 7.0, 9.0, 11.0, 13.0, 17.0, 21.0, 26.0];
 
-    /** @var ?Meant */
-    private ?array $last = null;
+    private ?Taken $last = null;
 
-    /** @var array<string, Meant> the last of each sort that said something */
+    /** @var array<string, Taken> the last of each sort that said something */
     private array $lastOfSort = [];
 
     /** @var array<string, true> all labels so far */
@@ -61,7 +58,7 @@ final class Surroundings
     /** What the next mention was taken for; every one in its order. */
     public function took(Mention $mention, string $label): void
     {
-        $this->last = ['label' => $label, 'sort' => $mention->sort(), 'written' => $mention->written];
+        $this->last = new Taken($label, $mention->sort(), $mention->written);
         if ($label !== '') {
             $this->said[$label] = true;
             $this->lastOfSort[$mention->sort()] = $this->last;
@@ -94,7 +91,7 @@ final class Surroundings
         }
         if ($rule !== null) {
             array_push($traits, "rule={$rule}", "{$ofRole}rule={$rule}", "rule={$rule}|".($left[0] ?? '^'), "rule={$rule}|".($right[0] ?? '$').'>',
-                "rule={$rule}|last=".($this->last['label'] ?? ''));
+                "rule={$rule}|last=".($this->last->label ?? ''));
         }
 
         return array_values(array_unique($traits));
@@ -210,8 +207,8 @@ final class Surroundings
     /** @return list<string> */
     private function joints(Mention $mention): array
     {
-        return ["joint={$mention->next}/{$mention->before}", 'last='.($this->last['label'] ?? '^').$mention->before,
-            'lastsort='.($this->last['sort'] ?? '^')];
+        return ["joint={$mention->next}/{$mention->before}", 'last='.($this->last->label ?? '^').$mention->before,
+            'lastsort='.($this->last->sort ?? '^')];
     }
 
     /** @return list<string> how large the number is */
@@ -299,12 +296,12 @@ final class Surroundings
     private function history(Mention $mention, array $left, array $right): array
     {
         $sort = $mention->sort();
-        $last = $this->last['label'] ?? '^';
+        $last = $this->last->label ?? '^';
         $traits = ["last={$last}|".($left[0] ?? '^'), "last={$last}|".($right[0] ?? '$').'>'];
         $one = $this->lastOfSort[$sort] ?? null;
         if ($one !== null) {
-            array_push($traits, "same={$one['label']}", "{$this->role}|same={$one['label']}", "same={$one['label']}|".($left[0] ?? '^'),
-                "{$this->role}|same={$one['label']}".($mention->written > $one['written'] ? '>' : '<'));
+            array_push($traits, "same={$one->label}", "{$this->role}|same={$one->label}", "same={$one->label}|".($left[0] ?? '^'),
+                "{$this->role}|same={$one->label}".($mention->written > $one->written ? '>' : '<'));
         }
         foreach ($this->said as $label => $ignored) {
             $traits[] = "{$this->role}|said={$label}";

@@ -24,6 +24,8 @@ final readonly class Token
         public string $kind,
         /** Bytes in the plain text. */
         public int $start,
+        /** Whether it is written with a capital: "2 A" is a current, "2 a piece" is none. */
+        public bool $isCapital = false,
     ) {}
 
     public function end(): int

@@ -17,6 +17,9 @@ final class Tokens
         'w', 'avg', 'cont', 'resp', 'op', 'std', 'vol', 'curr', 'amb', 'dim', 'qty',
     ];
 
+    /** Units of more than one word. */
+    private const UNITS = '(?:milli)?amp[ -]hours?\b|watt[ -]hours?\b|(?:degrees|kelvin) per watt|°c\/w|deg(?:rees)? c\b|per cent\b';
+
     private const NUMBER_AT = '(?:(?<![a-z0-9_.,])|(?<=\.\.)(?=\d)|(?<=\bdc)|(?<=\ddc)|(?<=\bx)|(?<=\dx)|(?<=mmx)|(?<=cmx))';
 
     /** @return list<Token> */
@@ -24,7 +27,7 @@ final class Tokens
     {
         $lower = self::inFigures($plain);
         $pattern = '@(?<number>'.self::NUMBER_AT.Amounts::NUMBER.')|(?<sign>x(?=\d)(?:(?<=\dx)|(?<=mmx)|(?<=cmx)))|(?<word>dc(?=\d)|x(?=\d))'
-            .'|(?<name>[a-z][a-z0-9]*-?\d[\w.-]*|\d+[a-z]\d+\w*)|(?<plain>°c|°|k/w|[a-zäöüßΩé]+(?:\'[a-z]+)?)|(?<end>\n)|(?<other>[^\s])@u';
+            .'|(?<name>[a-z][a-z0-9]*-?\d[\w.-]*|\d+[a-z]\d+\w*)|(?<plain>'.self::UNITS.'|°c|°|k/w|[a-zäöüßΩé]+(?:\'[a-z]+)?)|(?<end>\n)|(?<other>[^\s])@u';
         if (preg_match_all($pattern, $lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) < 1) {
             return [];
         }
@@ -42,7 +45,7 @@ final class Tokens
             if ($text === '.' && $before !== null && in_array($before->text, self::ABBREVIATIONS, true)) {
                 continue;
             }
-            $tokens[] = new Token((string) $text, $kind, $start);
+            $tokens[] = new Token((string) $text, $kind, $start, ctype_upper($plain[$start]));
         }
 
         return $tokens;

@@ -27,7 +27,7 @@ final readonly class Weigher
 
     public static function learned(): self
     {
-        return new self(Weights::LABELS, Weights::ALLOWED, Weights::BY_SORT);
+        return new self(Weights::labels(), Weights::allowed(), Weights::bySort());
     }
 
     /**
