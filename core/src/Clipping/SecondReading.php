@@ -22,9 +22,9 @@ final readonly class SecondReading
     /** Shares of what a mention may mean, from which on it is added, left out, taken for something else. */
     private const ADD = 0.8;
 
-    private const LEAVE_OUT = 0.75;
+    private const LEAVE_OUT = 0.8;
 
-    private const TAKE_FOR = 0.7;
+    private const TAKE_FOR = 0.85;
 
     /** Words that the rules say of what is decided only when all is laid together, and words that they may come to. */
     private const COMES_TO = [
@@ -104,7 +104,7 @@ final readonly class SecondReading
         $read = $this->readFrom($finds);
         $meanings = $weigher->meanings($this->tokens, $this->mentions, $this->role->value,
             array_map(static fn (array $own): string => ($own[0] ?? null)->what ?? '', $read));
-        $kept = $this->kept($read, $meanings);
+        $kept = $this->kept($read, $meanings, $weigher);
         $added = [];
         foreach ($this->mentions as $index => $mention) {
             $meaning = $meanings[$index];
@@ -132,7 +132,7 @@ final readonly class SecondReading
      * @param  list<Meaning>  $meanings
      * @return array<int, true> by the number of the find
      */
-    private function kept(array $read, array $meanings): array
+    private function kept(array $read, array $meanings, Weigher $weigher): array
     {
         $kept = [];
         foreach ($read as $index => $own) {
@@ -141,8 +141,10 @@ final readonly class SecondReading
             $isDoubted = ! $isAgreed && $meaning->share >= ($meaning->what === '' ? self::LEAVE_OUT : self::TAKE_FOR)
                 && ! in_array($meaning->what, self::NOT_ADDED, true);
             foreach ($own as $find) {
+                $sort = $this->mentions[$index]->sort();
+                $isKnown = array_filter(self::comesTo($find->what), fn (string $what): bool => $weigher->knows($what, $sort, $this->role->value)) !== [];
                 // "want 45": what is asked for it says so only by what is not said.
-                if (! $isDoubted || ($find->what === 'price' && $this->mentions[$index]->unit === '')) {
+                if (! $isDoubted || ! $isKnown || ($find->what === 'price' && $this->mentions[$index]->unit === '')) {
                     $kept[spl_object_id($find)] = true;
                 }
             }

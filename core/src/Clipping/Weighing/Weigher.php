@@ -50,6 +50,18 @@ final readonly class Weigher
         return $meanings;
     }
 
+    /** Whether anything was learned of when a mention of a sort says that of a part. */
+    public function knows(string $what, string $sort, string $role): bool
+    {
+        foreach ($this->allowed["{$sort}|{$role}"] ?? [] as $label) {
+            if (str_starts_with($this->labels[$sort][$label] ?? '', "{$what}:")) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  list<string>  $traits
      * @return non-empty-array<string, float> share of each label, of all 1
