@@ -22,9 +22,9 @@ final readonly class SecondReading
     /** Shares of what a mention may mean, from which on it is added, left out, taken for something else. */
     private const ADD = 0.8;
 
-    private const LEAVE_OUT = 0.8;
+    private const LEAVE_OUT = 0.7;
 
-    private const TAKE_FOR = 0.85;
+    private const TAKE_FOR = 0.7;
 
     /** Words that the rules say of what is decided only when all is laid together, and words that they may come to. */
     private const COMES_TO = [
