@@ -332,7 +332,7 @@ final readonly class Gathering
         $inOrder = array_values(array_intersect(['least', 'usual', 'most'], $keys));
 
         return new Find($first->what, array_combine($inOrder, $values), $first->start, $end - $first->start > 400 ? $first->end : $end,
-            self::isContradicted($usual));
+            self::isContradicted($usual) || array_filter($same, static fn (Find $one): bool => $one->isUnsure) !== []);
     }
 
     /**

@@ -26,6 +26,9 @@ final readonly class SecondReading
 
     private const TAKE_FOR = 0.7;
 
+    /** From which on it may be taken without a look at the text. */
+    private const SURE = 0.95;
+
     /** Words that the rules say of what is decided only when all is laid together, and words that they may come to. */
     private const COMES_TO = [
         'ohm' => ['amp load', 'least load', 'speaker impedance'], 'sound watts' => ['amp watts', 'speaker watts'],
@@ -115,7 +118,7 @@ final readonly class SecondReading
             }
             $says = $this->says($meaning, $mention, $index);
             if ($says !== []) {
-                $added[$index] = new Find($meaning->what, $says, $mention->start, $mention->end);
+                $added[$index] = new Find($meaning->what, $says, $mention->start, $mention->end, $meaning->share < self::SURE);
             }
         }
         // What stands at no number, nothing more is known of.
@@ -270,7 +273,7 @@ final readonly class SecondReading
             $next = $added[$index + 1] ?? null;
             if ($next !== null && $next->what === $find->what && array_keys($find->says) === ['least'] && array_keys($next->says) === ['most']
                 && in_array($this->mentions[$index]->next, Mention::TO, true)) {
-                $added[$index] = new Find($find->what, [...$find->says, ...$next->says], $find->start, $next->end);
+                $added[$index] = new Find($find->what, [...$find->says, ...$next->says], $find->start, $next->end, $find->isUnsure || $next->isUnsure);
                 unset($added[$index + 1]);
             }
         }

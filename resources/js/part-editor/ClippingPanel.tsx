@@ -111,7 +111,7 @@ function Finds({ clipping, reading }: { clipping: ReadClipping; reading: Clippin
                         <span className="figures text-right text-sm font-semibold">
                             {one.says}
                             {one.was !== '' && <span className="block text-xs font-normal text-pencil">now {one.was}</span>}
-                            {one.isUnsure && <span className="block text-xs font-normal text-pencil">the text says two things</span>}
+                            {one.isUnsure && <span className="block text-xs font-normal text-pencil">not sure: look at the text</span>}
                             {!one.isPlaced && <span className="block text-xs font-normal text-pencil">stays in the text</span>}
                         </span>
                     </label>
