@@ -248,5 +248,6 @@ test('the same from a spreadsheet', async ({ page }) => {
     hand.note('first clash');
     expect(hand.count).toBe(3);
     await settle(page, hand);
-    expect(hand.count).toBeLessThan(130);
+    // The same parts as from texts, so as much to answer.
+    expect(hand.count).toBeLessThan(240);
 });
