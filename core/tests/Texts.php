@@ -6,6 +6,7 @@ namespace CoreTests;
 
 use PocketPlot\Clipping\Find;
 use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\Weighing\Weigher;
 use PocketPlot\Part\Role;
 
 /**
@@ -57,9 +58,9 @@ final class Texts
      * @param  Text  $text
      * @return Score
      */
-    public static function score(array $text): array
+    public static function score(array $text, ?Weigher $weigher = null): array
     {
-        $found = array_map(static fn (Find $find): array => array_map(self::plain(...), $find->toArray()), Reader::read($text['text'], Role::from($text['role'])));
+        $found = array_map(static fn (Find $find): array => array_map(self::plain(...), $find->toArray()), Reader::read($text['text'], Role::from($text['role']), $weigher));
         $pairs = [];
         foreach ($text['expect'] as $i => $wanted) {
             foreach ($found as $j => $got) {

@@ -8,7 +8,7 @@ namespace PocketPlot\Clipping;
 final readonly class Prices
 {
     private const CURRENCIES = [
-        'EUR' => '€|eur|euros?', 'USD' => 'us ?\$|\$|usd|dollars?|bucks', 'GBP' => '£|gbp|pounds?|quid', 'CHF' => 'chf|franken', 'PLN' => 'pln|zł|zl',
+        'AUD' => 'au ?\$|a\$|aud', 'CAD' => 'ca ?\$|c\$|cad', 'NZD' => 'nz ?\$|nzd', 'EUR' => '€|eur|euros?', 'USD' => 'us ?\$|\$|usd|dollars?|bucks', 'GBP' => '£|gbp|pounds?|quid', 'CHF' => 'chf|franken', 'PLN' => 'pln|zł|zl',
         'SEK' => 'sek|kr(?= ?\(sek\))|kr', 'NOK' => 'nok', 'DKK' => 'dkk', 'CZK' => 'czk|kč', 'JPY' => '¥|jpy|yen', 'HUF' => 'huf|ft(?= )',
     ];
 
@@ -20,6 +20,14 @@ final readonly class Prices
     private const NOT_THE_PRICE = '/\bpost(?:age)?\b|shipping|\bship\b|p ?& ?p|delivery|\bwas\b|\bold price|instead of|\bsav(?:e|ing)|\brrp\b|\bmsrp|'
         .'list price|retail|normally|regular(?:ly)?|\bnew for\b|originally|cost me|before\b|surcharge|extra|\bplus\b|\bmore$|deposit|voucher|coupon|off$|'
             .'insurance|customs|\bvat only|cost new|new (?:it )?(?:was|cost)/';
+
+    /** Behind a number of pieces: no sum of their own, and no "or more". */
+    private const NO_OTHER_SUM = '(?!\s*(?:for|pcs|pc|stk|pieces)?\W{0,3}(?:[€$£¥]|(?:us|au|eur|usd|gbp|chf)\b|\d+(?:[.,]\d+)? ?(?:[€$£¥]|eur|usd|gbp|chf)))'
+        .'(?!\s*(?:pcs|pc|stk|pieces)?\s*(?:\+|or more|and more|and up))';
+
+    /** What comes several to a part and is no packet of parts: lamps, screws, feet. */
+    private const OF_THE_PART = '/(?:\bleds?|lamps?|lights?|screws?|spacers?|stands?|feet|holes?|buttons?|keys?|pins?|cells?|slots?|channels?|moq|min(?:imum)?'
+        .'(?: order)?|from|\bab|over|up to|stock\W{0,2}|available\W{0,2})\W{0,2}(?:x ?)?$/';
 
     /**
      * @param  list<Clause>  $clauses
@@ -54,6 +62,10 @@ final readonly class Prices
                 ? $before->unsure() : $before);
             $clauseOf[$pieces] ??= $clause;
         }
+        // Ten for less than one: what each costs from ten on.
+        $one = (float) ($finds[1]->says['amount'] ?? 0);
+        $finds = array_filter($finds, static fn (Find $find, int $pieces): bool => $pieces < 2 || (float) $find->says['amount'] > $one,
+            ARRAY_FILTER_USE_BOTH);
         if ($finds === [] && $packet > 1) {
             return [[new Find('packet', ['usual' => $packet], $clauses[0]->start, $clauses[0]->start + strlen($clauses[0]->text))], $taken];
         }
@@ -111,14 +123,14 @@ final readonly class Prices
     {
         $sums = [];
         if (preg_match('/[€$£¥]|\d|\bzł|quid|pound|euro|dollar|bucks|fiver|tenner/u', $clause->lower) !== 1 || preg_match('/[€$£¥]|eur|usd|dollar|bucks|'
-            .'gbp|pound|quid|chf|frank|fiver|tenner|pln|z[łl]\b|sek\b|'
+            .'gbp|pound|quid|chf|frank|fiver|tenner|pln|z[łl]\b|sek\b|aud|cad|nzd|'
             .'\bkr\b|nok|dkk|czk|kč|jpy|yen|huf|\bft\b/u', $clause->lower) !== 1) {
             return [];
         }
         $number = Amounts::NUMBER;
         foreach (self::CURRENCIES as $currency => $signs) {
             $pattern = "@(?<![a-z])(?:{$signs})\s?(?<a>{$number})(?:[.,]-)?(?!\s?(?:mm|v\b|ma\b|w\b|pcs))|"
-                ."(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:in )?(?:{$signs})(?![a-z])@iu";
+                ."(?<![\w.,])(?<b>{$number})(?:[.,]-)?\s?(?:in )?(?:{$signs})(?![a-z])(?!(?<=[€\$£¥])\s?\d)@iu";
             if (preg_match_all($pattern, $clause->lower, $all, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) > 0) {
                 foreach ($all as $match) {
                     $from = $match[0][1];
@@ -130,7 +142,7 @@ final readonly class Prices
                     }
                     $to = $from + strlen((string) $match[0][0]);
                     // "2 euro 50"
-                    $isSpoken = preg_match('/(?:euros?|quid|pounds?|dollars?|franken)$/', (string) $match[0][0]) === 1
+                    $isSpoken = preg_match('/(?:eur|euros?|quid|pounds?|dollars?|franken)$/', (string) $match[0][0]) === 1
                         && preg_match('/^ (\d{2})(?!\d|[.,]\d|\s?(?:pcs|pieces|mm|v|ma|a|g)\b)/', substr($clause->lower, $to), $cents) === 1;
                     $sums[] = [$this->money($text) + ($isSpoken ? (int) $cents[1] / 100 : 0.0), $currency, $from, $isSpoken ? $to + 3 : $to];
                 }
@@ -193,7 +205,7 @@ final readonly class Prices
 
     private function isThePrice(Clause $clause, int $from, int $to): bool
     {
-        $before = $clause->before($from, 28);
+        $before = ($from < 12 && $clause->label !== '' ? substr($clause->label, -28).': ' : '').$clause->before($from, 28);
         $cut = max((int) strrpos($before, ','), (int) strrpos($before, ')'), (int) strrpos($before, '-'));
         $near = substr($before, $cut);
         $after = $clause->after($to, 16);
@@ -228,12 +240,12 @@ final readonly class Prices
             preg_match("/({$words}) for /", substr($clause->lower, $from, $to - $from), $found) === 1 => $found[1],
             preg_match("/(?:price )?for ({$words})\W{1,3}# /", $near, $found) === 1 => $found[1],
             preg_match("/({$words}) ?(?:pcs|pieces|pc|stk|units|off)\b[ .:,=>]*(?:for|price|only|at)?\W*(?:us ?)?# /", $near, $found) === 1 => $found[1],
-            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days))/", $near,
+            preg_match("/# \W*(?:for|per|\/) ?(?:the )?(?:bag|pack|set|lot)? ?\(?(?:of )?({$words})\b(?! ?(?:mm|v|a|days)\b)".self::NO_OTHER_SUM.'/', $near,
                 $found) === 1 => $found[1],
             preg_match("/({$words}) pairs? for\W*# /", $near, $found) === 1 => (string) (2 * self::count($found[1])),
             preg_match("/({$words}) sets?\\W*# /", $near, $found) === 1 => $found[1],
-            preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:the|a|per|for a) pair/', $near) === 1 => '2',
-            preg_match('/# \W*(?:each|a piece|apiece|per piece|\/ ?pc|pp\b|the piece)/', $near) === 1 => '1',
+            preg_match('/\bpair\b[^#]{0,10}# |# \W*(?:(?:the|a|per|for a) )?pair/', $near) === 1 => '2',
+            preg_match('/# \W*(?:each|ea\b|a piece|apiece|per piece|\/ ?(?:pc|piece|st(?:ü|u)ck|unit)|pp\b|the piece)/', $near) === 1 => '1',
             default => null,
         };
 
@@ -258,22 +270,26 @@ final readonly class Prices
                 $text) === 1) {
                 continue;
             }
-            if (preg_match("/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/", $text, $found) === 1
-                || preg_match("/\b(?:bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel)s? (?:of|(?<=bag |pack |"
-                    ."packet )with) (?:about )?({$words})\b(?!\.\d)/", $text,
-                    $found) === 1
-                || preg_match("/(?<![\d.x])(?<!ab )(?<!from )\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|pk)\b(?!\.? (?:x|and (?:more|up|above)|"
-                .'or more|screws|stands|'
-                .'cells? in))/', $text, $found) === 1
-                || preg_match("/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w)\b)/", $text, $found) === 1
-                || preg_match("/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a) (?:bag|pack|packet|"
-                    ."set)\b/", $text, $found) === 1) {
-                if (self::count($found[1]) > 1) {
-                    return self::count($found[1]);
+            $sets = 'bag|pack|packet|set|lot|bundle|tin|sleeve|blister|strip|reel|card|tube|bunch';
+            foreach ([
+                "/\b(?:value |multi|bulk )?pack\W{1,3}({$words}) (?:cells|pieces|pcs|batteries)/",
+                "/\b(?:{$sets})s? (?:of|(?<=bag |pack |packet )with) (?:about )?({$words})\b(?!\.\d)/",
+                "/(?<![\d.x])(?<!ab )(?<!from )\b({$words})[ -]?(?:pcs|pc|pieces|piece|pack|stk|st(?:ü|u)ck|pk|er[- ]?(?:pack|set))\b(?!\.? (?:x|and (?:more|up|above)|or more|screws|stands|"
+                    .'cells? in))/',
+                "/(?:qty|quantity|contents?|count)\W{1,3}({$words})\b(?! ?(?:v|a|ma|mm|w|x)\b)/",
+                "/(?<![\w.])({$words}) (?:pieces|of them|boards|cells|modules|pcs)?\s?(?:[a-z]+ ){0,4}(?:per|to the|a|in (?:a|one|the|each)) (?:{$sets})\b/",
+                "/\bsold (?:as|in|by(?: the)?|per) (?:(?:{$sets})s? of )?({$words})(?:'?s)?\b(?! ?(?:mm|v|a|ma|pairs?)\b)/",
+                "/\bprice (?:is |holds )?for (?:a |the )?(?:(?:{$sets}) of )?({$words})\b(?! ?(?:mm|v|a|days)\b)/",
+            ] as $pattern) {
+                if (preg_match($pattern, $text, $found, PREG_OFFSET_CAPTURE) === 1 && self::count($found[1][0]) > 1
+                    && preg_match(self::OF_THE_PART, substr($text, 0, $found[1][1])) !== 1
+                    && (preg_match('/ (?:of|with) (?:about )?$/', substr($text, 0, $found[1][1])) === 1
+                        || preg_match('/^'.self::NO_OTHER_SUM.'/u', substr($text, $found[1][1] + strlen($found[1][0]))) === 1)) {
+                    return self::count($found[1][0]);
                 }
             }
             if (preg_match('/\b(?:sold (?:as|in) (?:a )?pairs?|a pair\b(?! of)|price (?:per|for the) pair|pair of (?:them|these|cells|speakers|boards|'
-                .'panels|pads|controllers|modules|batteries))/', $text) === 1) {
+                .'panels|pads|controllers|modules|batteries))|^\W*(?:(?:a|one|matched|new|used) )*pair of\b|\b(?:twin|double|duo)[- ]?pack\b/', $text) === 1) {
                 return 2;
             }
         }

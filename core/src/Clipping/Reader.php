@@ -19,11 +19,14 @@ final readonly class Reader
     /** Signs behind a draw within which a sentence may go on about it. */
     private const GOES_ON_WITHIN = 160;
 
-    /** @return list<Find> */
-    public static function read(string $text, Role $role): array
+    /**
+     * @param  ?Weigher  $weigher  null: the one that was learned from all texts
+     * @return list<Find>
+     */
+    public static function read(string $text, Role $role, ?Weigher $weigher = null): array
     {
         $plain = self::plain($text);
-        $finds = (new SecondReading($plain, $role))->of(self::byRules($plain, $role), Weigher::learned());
+        $finds = (new SecondReading($plain, $role))->of(self::byRules($plain, $role), $weigher ?? Weigher::learned());
 
         return array_map(
             static fn (Find $find): Find => new Find($find->what, $find->says, $plain->place($find->start), $plain->place($find->end), $find->isUnsure),

@@ -26,6 +26,9 @@ final readonly class SecondReading
 
     private const TAKE_FOR = 0.7;
 
+    /** Below this, what the rules read is not kept whatever else it may be. */
+    private const LEAST = 0.3;
+
     /** From which on it may be taken without a look at the text. */
     private const SURE = 0.95;
 
@@ -141,9 +144,10 @@ final readonly class SecondReading
         foreach ($read as $index => $own) {
             $meaning = $meanings[$index];
             $isAgreed = array_filter($own, static fn (Find $find): bool => in_array($meaning->what, self::comesTo($find->what), true)) !== [];
-            $isDoubted = ! $isAgreed && $meaning->share >= ($meaning->what === '' ? self::LEAVE_OUT : self::TAKE_FOR)
+            $isOther = ! $isAgreed && $meaning->share >= ($meaning->what === '' ? self::LEAVE_OUT : self::TAKE_FOR)
                 && ! in_array($meaning->what, self::NOT_ADDED, true);
             foreach ($own as $find) {
+                $isDoubted = $isOther || $meaning->shareOf(self::comesTo($find->what)) < self::LEAST;
                 $sort = $this->mentions[$index]->sort();
                 $isKnown = array_filter(self::comesTo($find->what), fn (string $what): bool => $weigher->knows($what, $sort, $this->role->value)) !== [];
                 // "want 45": what is asked for it says so only by what is not said.

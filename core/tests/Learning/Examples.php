@@ -60,7 +60,7 @@ final class Examples
             foreach (in_array($set, $without, true) ? [] : Texts::of($set) as $text) {
                 // Of those told from outside, the even ones are set aside.
                 if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
-                    array_push($examples, ...self::told($text, true));
+                    array_push($examples, ...self::told($text, true, str_starts_with($set, 'new')));
                 }
             }
         }
@@ -165,7 +165,7 @@ final class Examples
      * @param  bool  $isWhole  whether all that it says stands beside it
      * @return list<Example>
      */
-    private static function told(array $text, bool $isWhole): array
+    private static function told(array $text, bool $isWhole, bool $isNew = false): array
     {
         $plain = Reader::plain($text['text']);
         $reading = new SecondReading($plain, Role::from($text['role']));
@@ -189,7 +189,7 @@ final class Examples
             $meant[] = $labels !== [] ? $labels : ($isSilent ? [] : ['']);
         }
 
-        return self::examples($reading, $text['role'], $meant, []);
+        return self::examples($reading, $text['role'], $meant, $isNew ? $reading->asRead(Reader::byRules($plain, Role::from($text['role']))) : []);
     }
 
     /**

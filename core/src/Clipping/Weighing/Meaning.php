@@ -14,5 +14,13 @@ final readonly class Meaning
         public string $bound,
         /** Between 0 and 1, of all that it could mean. */
         public float $share,
+        /** @var array<string, float> of every word that it could be */
+        public array $shares,
     ) {}
+
+    /** @param  list<string>  $words */
+    public function shareOf(array $words): float
+    {
+        return array_sum(array_intersect_key($this->shares, array_flip($words)));
+    }
 }

@@ -114,6 +114,6 @@ final readonly class Weigher
         }
         $what = self::largest($words);
 
-        return new Meaning($what, $bounds[$what][0] ?? '', $words[$what] ?? 0.0);
+        return new Meaning($what, $bounds[$what][0] ?? '', $words[$what] ?? 0.0, $words);
     }
 }
