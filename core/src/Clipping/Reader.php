@@ -56,7 +56,7 @@ final readonly class Reader
         $numbers = new Numbers($role->value, $amounts, $isMains, preg_match('/power ?(?:bank|pack)|\bbank\b|portable charger|'
             .'\bout(?:put)?\W{1,3}5(?:[.,]\d)? ?v/', $plain->lower) === 1,
             $isGuard);
-        $sockets = new Sockets($role->value, $isMains);
+        $sockets = new Sockets($role->value, $isMains, $role === Role::Display ? Sockets::interfaceOf($plain->lower) : '');
         $phrases = new Phrases($isGuard ? 'guard' : $role->value);
         $draw = null;
         $isAmps = false;
@@ -98,7 +98,7 @@ final readonly class Reader
     {
         return preg_match('/\b(?:100|110|115|220|230)\s?(?:-|to|~|…)?\s?(?:240|250)?\s?v(?:ac)?\b|\bmains\b|\bwall (?:plug|supply|charger|adapter)/',
             $plain->lower) === 1
-            || ($role === Role::Charger && preg_match('/solar panel|solar cell|^[^.;\n]{0,40}\b(?:brick|laptop supply|desktop supply|wall ?wart)\b/',
+            || ($role === Role::Charger && preg_match('/solar panel|solar cell|^[^.;\n]{0,40}\b(?:brick|laptop supply|desktop supply|wall ?wart)\b|\b(?:uk|us|eu|euro)[- ](?:plug|3[- ]pin)|\bgan (?:plug|charger)/',
                 $plain->lower) === 1);
     }
 }

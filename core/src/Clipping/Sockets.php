@@ -24,7 +24,7 @@ final readonly class Sockets
             .'one|is)\b)',
         'usb-b' => 'usb[- ](?:type[- ]?)?b\b',
         'usb-a' => 'usb[- ]?(?:\d\.\d )?(?:type[- ]?)?a\b|usb ?(?:2\.0|3\.\d)(?= ?x ?\d)|(?:full[- ]?size|normal|standard) usb|usb (?:host )?(?:ports?|'
-            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\d )usb\'?s\b|(?<=channels of |ports of |'
+            .'sockets?)(?= ?\(\d x a\))?|usb host|(?<=\dx )[23]\.[012] hosts?\b(?: \(a\))?|(?<=\dx |\d x )type[- ]?a\b(?: hosts?)?|type[- ]a (?:host|ports?|sockets?)|(?<=\d )usb ?[23]\b(?!\.)|(?<=\d )usb\'?s\b|(?<=channels of |ports of |'
                 .'outlets of )usb\b(?![- ]?[cb]\b)|(?<!\d )\ba plug\b|(?<![\w-])(?<!is )a (?:socket|port)s?\b(?= ?(?:\d|out|usb))|usb mouth|usb (?:big|'
                 .'large) (?:mouth|plug|'
                     .'socket)|\busb(?= ?[*x] ?\d)|(?<=\dx )usb\b(?![- ]?[cb]\b)|'
@@ -37,29 +37,31 @@ final readonly class Sockets
             .'barrel)?\W{0,3}5[.,]5(?: ?mm)? ?[x\/*] ?2[.,][15](?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|'
             .'2[.,][15](?: ?mm)? ?[x\/*] ?5[.,]5(?: ?mm)?(?: (?:barrel|plug|jack|socket|dc))?|barrel(?: jack| plug|'
                 .' socket)?(?!\W{0,3}(?:3[.,]5|4[.,]0))|dc (?:jack|plug|'
-                .'socket|barrel)|hollow plug',
+                .'socket|barrel)(?!\W{0,3}(?:3[.,]5|4[.,]0))|hollow plug',
         'barrel-4.0' => '4[.,]0? ?(?:mm )?[x\/*] ?1[.,]7(?: ?mm)?',
         'barrel-3.5' => '(?:(?:dc )?(?:barrel|jack|plug|socket)\W{0,3})?3[.,]5 ?(?:mm )?[x\/*] ?1[.,](?:35|3|1)(?: ?mm)?',
         'jack-3.5' => '3[.,]5 ?(?:mm )?(?:(?:audio|stereo|headphone|trr?s|input|output|line) )*(?:jack|socket|plug)|(?:headphone|earphone|audio) (?:jack|'
             .'socket|out)|'
-            .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)',
+            .'jack 3[.,]5(?: ?mm)?|aux (?:jack|in|socket)|3[.,]5 ?mm (?:4-pole |stereo )?(?:phones?|earphones?|headphones?|out(?:put)?|in(?:put)?|aux)\b|'
+            .'aux 3[.,]5(?: ?mm)?|ear ?phones? (?=\d? ?mouth)',
         'jack-2.5' => '2[.,]5 ?(?:mm )?(?:audio |stereo )?jack',
         'microsd' => 'micro[ -]?sd(?:hc|xc)?(?: card)?(?: slot| socket| holder)?|\btf (?:card )?(?:slot|mouth)|\btf(?= ?\*)',
-        'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)',
+        'sd' => '(?<!micro )(?<!micro-)\bsd (?:card )?(?:slot|socket)|(?<!micro )(?<!micro-)\bsd(?: card)? \(full[- ]size\)',
         'm2-slot' => '\bm\.2\b(?: slot| socket)?|\bm2 (?:slot|socket|key)',
         'network-8' => '\bgbe\b|gigabit|net (?:mouth|port|socket)|ethernet|\bnetwork\b(?! chip)|\brj-?45\b|\blan\b(?: port| socket)?',
         'xt30' => '\bxt-?30u?\b',
         'other:xt60' => '\bxt-?60\b',
         'other:blade' => 'blade (?:tabs?|terminals?)|faston',
-        'terminal' => '(?:screw|speaker)[- ]terminals?|terminal (?:block|strip)s?|screw clamps?',
+        'terminal' => '(?:screw|speaker)[- ]?terminals?|terminal (?:block|strip|screw)s?|screw clamps?|(?:pluggable|phoenix\w*|spring)[- ](?:style )?(?:screw )?terminals?|'
+            .'\bterminals\b',
         'cell-holder' => 'cell holders?|battery holders?',
-        'pads' => 'solder(?:ing)? (?:pads?|tabs?|tags?)|pads only|weld holes?|nickel (?:strips?|tabs?)|pads for (?:in|out|wires)|bare pads',
+        'pads' => 'solder(?:ing)? (?:pads?|tabs?|tags?)|pads only|weld holes?|nickel (?:strips?|tabs?)|pads for (?:in|out|wires)|bare pads|^\W*pads\W*$|big pads|\bin pads',
     ];
 
     /** Letters of which some stand wherever a name does: looked for first, for most clauses have none. */
     private const LETTERS = [
         'hdmi-micro' => ['micro', 'hdmi'], 'hdmi-mini' => ['mini', 'hdmi'], 'hdmi-a' => ['hdmi', '(a)'], 'usb-micro' => ['micro', 'uusb'],
-        'usb-mini' => ['mini'], 'usb-c' => ['c'], 'usb-b' => ['usb'], 'usb-a' => ['usb', 'a plug', 'a socket', 'a port', 'host'],
+        'usb-mini' => ['mini'], 'usb-c' => ['c'], 'usb-b' => ['usb'], 'usb-a' => ['usb', 'a plug', 'a socket', 'a port', 'host', 'type'],
         'other:vga' => ['vga'], 'other:dp' => ['display'], 'rca' => ['av', 'rca', 'composite', 'cvbs'],
         'barrel-5.5' => ['5.5', '5,5', 'barrel', 'dc ', 'hollow'], 'barrel-4.0' => ['1.7', '1,7'], 'barrel-3.5' => ['3.5', '3,5'],
         'jack-3.5' => ['3.5', '3,5', 'phone', 'audio', 'aux'], 'jack-2.5' => ['2.5', '2,5'], 'microsd' => ['micro', 'tf'], 'sd' => ['sd'],
@@ -73,7 +75,20 @@ final readonly class Sockets
     private const COUNTS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'eight' => 8, 'ten' => 10, 'twelve' => 12,
         'dual' => 2, 'twin' => 2, 'pair of' => 2];
 
-    public function __construct(private string $role, private bool $isMainsSupply) {}
+    /** @param  string  $interface  what goes over the ribbon or the pins of a panel, by the whole text; "" where it does not say */
+    public function __construct(private string $role, private bool $isMainsSupply, private string $interface = '') {}
+
+    /** What a panel takes its picture by, where a text says so in one place for all of it. */
+    public static function interfaceOf(string $lower): string
+    {
+        return match (true) {
+            preg_match('/\bmipi\b|\bdsi\b/', $lower) === 1 => 'dsi',
+            preg_match('/\bedp\b/', $lower) === 1 => 'edp',
+            preg_match('/\brgb ?(?:\d\d[ -]?(?:bit|position)|interface|parallel|\d\d\b)|parallel rgb|interface[^\n]{0,14}\brgb\b/', $lower) === 1 => 'parallel-rgb',
+            preg_match('/\bspi\b/', $lower) === 1 => 'spi-panel',
+            default => '',
+        };
+    }
 
     /** @return list<Find> */
     public function of(Clause $clause): array
@@ -132,7 +147,7 @@ final readonly class Sockets
             return true;
         }
         if (preg_match('/\b(?:no|without|not?|lacks?|instead of|never)\s+(?:an? |any )?$/', $before) === 1
-            || preg_match('/^\s*(?:not (?:included|fitted|present)|missing|: ?no\b)/', $after) === 1) {
+            || preg_match('/^\s*(?:not (?:included|fitted|present)|missing|: ?no\b|(?:in |out )?(?:plug)?\?+\W{0,4}no\b)/', $after) === 1) {
             return true;
         }
         if ($connector === 'microsd' && preg_match('/\bno\b|^\s*card (?:not|included)/', substr($before, -4).$after) === 1) {
@@ -218,10 +233,11 @@ final readonly class Sockets
                 default => [],
             },
             'sound' => match (true) {
+                $connector === 'jack-3.5' && preg_match('/head|phones|\bout|\bmic\b|dac/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1 => [['out', '']],
                 $connector === 'jack-3.5', $connector === 'jack-2.5', $connector === 'rca' => [['in', '']],
                 $connector === 'terminal' => [['out', 'speaker']],
                 $connector === 'pads' => [['in', '']],
-                $isUsb => [['in', preg_match('/usb (?:audio|sound)|sound card/', $near) === 1 ? 'usb-audio' : 'power']],
+                $isUsb => [['in', preg_match('/usb (?:audio|sound)|sound card|\bdac\b|dongle|\baudio\b/', $near) === 1 ? 'usb-audio' : 'power']],
                 default => [],
             },
             'cooling' => $isUsb ? [['in', 'power']] : [],
@@ -265,6 +281,9 @@ final readonly class Sockets
         $after = $clause->after($to, 12);
         $inside = substr($clause->lower, $from, $to - $from);
 
+        // "6   Network": the number of a row.
+        $before = (string) preg_replace('/^\W*\d{1,2}(?:\)|\.|\s{2})\s*/', '', $before);
+
         return match (true) {
             preg_match('/^\s*(?:sockets?|ports?|outputs?|inputs?)?\s*\(?(?:[x*] ?|mouths? |'
                 .'(?<=mouth )(?=\d))([2-9])\b/', $after, $found) === 1 => (int) $found[1],
@@ -281,14 +300,25 @@ final readonly class Sockets
     /** @return list<Find> */
     private function jst(Clause $clause): array
     {
-        if (preg_match('/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector |'
-            .'socket )?\(?(\d[.,]\d{1,2})?(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
-            && preg_match('/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1
-            && preg_match('/\b(?:\d(?:[.,]\d{1,2})?) ?mm (ph|xh|sh|gh|zh)\b/', $clause->lower, $found, PREG_OFFSET_CAPTURE) !== 1) {
+        $patterns = [
+            '/\bjst[- ]?(ph|xh|sh|gh|zh)?[- ]?(?:plug |connector |socket )?\(?(\d[.,]\d{1,2})?(?: ?mm)?/', '/\b(ph|xh|sh|gh|zh)[- ]?(\d[.,]\d{1,2})(?: ?mm)?/',
+            '/\b(?:\d(?:[.,]\d{1,2})?) ?mm (ph|xh|sh|gh|zh)\b/', '/\b(xx)?(?:molex|micro ?blade)[- ]?(?:plug |connector )?(\d[.,]\d{1,2})(?: ?mm)?/',
+            '/\b(ph|xh|sh|gh|zh)\b(?= (?:cable|plug|connector|leads?))/',
+            '/(?<![\d.,x])(xx)?(1[.,]0|1[.,]25|2[.,]0|2[.,]5)(?: ?mm)? (?:battery |2[- ]pin |two[- ]pin )?(?:plug|connector)\b/',
+            '/\b\d[- ]pin (xx)?(1[.,]0|1[.,]25|2[.,]0|2[.,]5)(?: ?mm)?\b(?! ?(?:v|a|pitch))/',
+        ];
+        $found = [];
+        foreach ($patterns as $pattern) {
+            if (preg_match($pattern, $clause->lower, $found, PREG_OFFSET_CAPTURE) === 1) {
+                break;
+            }
+        }
+        if ($found === []) {
             return [];
         }
-        $pitch = isset($found[2]) ? str_replace(',', '.', $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
-        if (! in_array($pitch, ['1.0', '1.25', '2.0', '2.5'], true)) {
+        $pitch = isset($found[2]) ? str_replace(['2,54', '2.54', ','], ['2.5', '2.5', '.'], $found[2][0]) : self::JST[$found[1][0] ?? ''] ?? '';
+        $after = $clause->after($found[0][1] + strlen($found[0][0]), 8);
+        if (! in_array($pitch, ['1.0', '1.25', '2.0', '2.5'], true) || preg_match('/^\W{0,3}no\b|^\s*(?:plug)?\?/', $after) === 1) {
             return [];
         }
         [$from, $to] = [$found[0][1], $found[0][1] + strlen($found[0][0])];
@@ -299,7 +329,9 @@ final readonly class Sockets
             'cooling' => ['direction' => 'in', 'carries' => 'power'],
             'charger' => preg_match('/batt|cell|pack/', $clause->lower) === 1 ? ['direction' => 'out', 'carries' => 'power'] : [],
             'cable' => [],
-            default => ['direction' => 'in', 'carries' => $this->role === 'controls' ? 'usb' : 'power'],
+            'display' => ['direction' => 'in', 'carries' => $this->interface === 'spi-panel' ? 'spi-panel' : 'power'],
+            'controls' => [],
+            default => ['direction' => 'in', 'carries' => 'power'],
         };
 
         return [$this->find($this->role === 'cable' ? 'lead end' : 'socket', ['connector' => "jst-{$pitch}", ...$way], $clause, $from, $to)];
@@ -326,7 +358,7 @@ final readonly class Sockets
             $clause->isAbout('/\bspi\b/') => 'spi-panel',
             $clause->isAbout('/\bedp\b/') => 'edp',
             $clause->isAbout('/\brgb\b|parallel/') => 'parallel-rgb',
-            default => '',
+            default => $this->role === 'display' ? $this->interface : '',
         };
         $finds = [$this->find('ribbon contacts', ['usual' => $contacts], $clause, $from, $to)];
         if ($this->role === 'display' || $this->role === 'board') {
@@ -347,6 +379,12 @@ final readonly class Sockets
             return [$this->find('socket', ['connector' => 'pins', 'direction' => 'out', 'carries' => 'fan'], $clause, $found[0][1],
                 $found[0][1] + strlen($found[0][0]))];
         }
+        if ($this->role === 'display' && preg_match('/(?<![\d.,])(\d{1,2})[- ]?(?:pin|p\b|way)s?(?: |-)?(?:single[- ]row )?(?:header|2[.,]54|male|connector)|'
+            .'header[^.;\d]{0,12}(\d{1,2}) ?pins?\b|(?<![\d.,])(\d{1,2}) pins? (?:2[.,]54|\+ \d)/', $clause->lower, $found,
+            PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) === 1 && $this->interface !== '' && preg_match('/fpc|ffc|ribbon|flex/', $clause->lower) !== 1) {
+            return [$this->find('socket', ['connector' => 'header-'.($found[1][0] ?? $found[2][0] ?? $found[3][0] ?? ''), 'direction' => 'in',
+                'carries' => $this->interface], $clause, (int) $found[0][1], (int) $found[0][1] + strlen((string) $found[0][0]))];
+        }
         if (! in_array($this->role, ['board'], true) || preg_match('/\b(\d{2})[- ]?(?:pin|way)? (?:gpio )?(?:header|gpio header|solder holes)|'
             .'(\d{2})[- ]pin gpio|\bheader[^.;\d]{0,30}\((\d{2}) pins\)/', $clause->lower, $found, PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL) !== 1) {
             return [];
@@ -361,6 +399,9 @@ final readonly class Sockets
     {
         if ($this->role === 'cells' && ($clause->says('/\bno plug\b|bare wires?|open (?:ends|wires)|without (?:a )?plug|flying leads/'))) {
             return [$this->find('socket', ['connector' => 'wires', 'direction' => 'out', 'carries' => 'power'], $clause, 0, strlen(rtrim($clause->text)))];
+        }
+        if ($this->role === 'cooling' && $clause->says('/\bno plug\b|bare (?:wires?|ends)|without (?:a )?plug|flying leads/')) {
+            return [$this->find('socket', ['connector' => 'wires', 'direction' => 'in', 'carries' => 'power'], $clause, 0, strlen(rtrim($clause->text)))];
         }
         if ($this->role === 'cable' && $clause->says('/bare (?:wires|ends)|open (?:wires|ends)|flying leads|pigtail|stripped/')) {
             return [$this->find('lead end', ['connector' => 'wires'], $clause, 0, strlen(rtrim($clause->text)))];

@@ -229,12 +229,7 @@ final class Examples
         ['unit' => $unit, 'values' => $values] = $wanted;
         $value = $values[0];
         if ($mention->isBox() || $unit === 'box') {
-            $sides = $mention->sides;
-            sort($sides);
-            sort($values);
-
-            return $mention->isBox() && $unit === 'box' && count($sides) === count($values)
-                && array_filter($sides, static fn (float $side, int $at): bool => ! self::isNear($side, $values[$at]), ARRAY_FILTER_USE_BOTH) === [];
+            return $mention->isBox() && $unit === 'box' && self::areAmong($mention->sides, $values);
         }
         $written = $mention->written;
         if ($mention->unit === '') {
@@ -252,6 +247,25 @@ final class Examples
             $mention->unit === 's' && $unit === '' => preg_match('/^(?:series|charge cells)/', $wanted['label']) === 1 && self::isNear($written, $value),
             default => $mention->unit === $unit && self::isNear($mention->value, $value),
         };
+    }
+
+    /**
+     * Whether each side is one of the values: "120 x 73, 12.7 high" says two of three.
+     *
+     * @param  list<float>  $sides
+     * @param  list<float>  $values
+     */
+    private static function areAmong(array $sides, array $values): bool
+    {
+        foreach ($sides as $side) {
+            $at = array_key_first(array_filter($values, static fn (float $value): bool => self::isNear($side, $value)));
+            if ($at === null) {
+                return false;
+            }
+            unset($values[$at]);
+        }
+
+        return $sides !== [];
     }
 
     private static function isNear(float $a, float $b): bool
