@@ -20,13 +20,13 @@ final readonly class Phrases
         $found = match ($this->role) {
             'board' => [...$this->words($clause, self::radios()), ...$this->words($clause, self::card())],
             'display' => [...$this->words($clause, self::display()), ...$this->words($clause, self::contacts())],
-            'cells' => [...$this->words($clause, self::cells()), ...$this->rows($clause)],
-            'charger' => [...$this->words($clause, self::charger()), ...$this->rows($clause)],
+            'cells' => [...$this->words($clause, self::cells()), ...$this->rows($clause), ...array_filter([YesOrNo::powerPath($clause)])],
+            'charger' => [...self::orElse($this->words($clause, self::charger()), YesOrNo::powerPath($clause)), ...$this->rows($clause)],
             'regulator' => $this->words($clause, self::regulator()),
             'guard' => [...$this->words($clause, self::chemistry('chemistry')), ...$this->rows($clause)],
             'controls' => [...$this->words($clause, self::controls()), ...$this->words($clause, self::radios()), ...$this->buttons($clause)],
             'sound' => [...$this->channels($clause), ...$this->words($clause, ['enable pin' => ['yes' => '\bsd pin|shutdown pin|enable pin|mute pin']])],
-            'case' => $this->words($clause, self::case()),
+            'case' => self::orElse($this->words($clause, self::case()), YesOrNo::cuttable($clause)),
             'storage' => $this->words($clause, self::card()),
             'cooling' => $this->words($clause, self::cooling()),
             'switch' => $this->words($clause, ['switch kind' => [
@@ -59,6 +59,18 @@ final readonly class Phrases
     {
         $found = [];
         foreach ($words as $what => $choices) {
+            if (isset($choices['yes'], $choices['no'])) {
+                // "Touch | none": the value says it; the label by itself says nothing.
+                if (preg_match('/[:|\t]\s*$/', $clause->text) === 1) {
+                    continue;
+                }
+                if ($clause->label !== '' && preg_match("/{$choices['yes']}/u", $clause->label) === 1 && preg_match("/{$choices['no']}/u", $clause->label) !== 1) {
+                    $found[] = new Find($what, ['is' => YesOrNo::isDeniedValue($clause->lower) ? 'no' : 'yes'], $clause->start,
+                        $clause->start + strlen(rtrim($clause->text)));
+
+                    continue;
+                }
+            }
             foreach ($choices as $is => $pattern) {
                 $match = [];
                 if (preg_match("/{$pattern}/u", $clause->lower, $match, PREG_OFFSET_CAPTURE) !== 1
@@ -73,6 +85,11 @@ final readonly class Phrases
                     $from = $match[0][1];
                     if (preg_match('/^\s*\?/', $clause->after($from + strlen($match[0][0]), 3)) === 1) {
                         continue;
+                    }
+                    if ($is === 'yes' && isset($choices['no']) && YesOrNo::isDenied($clause, $from, $from + strlen($match[0][0]))) {
+                        $found[] = new Find($what, ['is' => 'no'], $clause->start + $from, $clause->start + $from + strlen($match[0][0]));
+
+                        break;
                     }
                     if (! in_array($is, ['no', 'none'], true) && preg_match('/\b(?:no|not?|without|lacks|never|neither|nor)\s+(?:an? |any |built.in )?$/',
                         $clause->before($from, 20)) === 1) {
@@ -90,6 +107,15 @@ final readonly class Phrases
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<Find>  $found
+     * @return list<Find> with the other, where they say nothing of what it does
+     */
+    private static function orElse(array $found, ?Find $other): array
+    {
+        return $other === null || array_filter($found, static fn (Find $find): bool => $find->what === $other->what) !== [] ? $found : [...$found, $other];
     }
 
     /** What one may buy with it is not there yet: "optional wifi module (not included)". */
@@ -125,20 +151,22 @@ final readonly class Phrases
                 .'offer)|also|exists) (?:also )?(?:with |'
                 .'an? )?touch (?:version|one|model|variant)|\bno touch|without touch|touch\W{1,3}(?:no\b|none|have not|has not|nein)|\b(?:kein|'
                 .'ohne) touch|non.?touch|'
-                .'not touch', 'yes' => 'touch(?!pad)|\bfeels?\b[^.;]{0,16}fingers|react\w* to fingers'],
+                .'not touch', 'yes' => 'touch(?!pad| sensor| key| button|less)|\bt(?:a|á)ctil\b|tactile(?! switch)|digiti[sz]er|\bfeels?\b[^.;]{0,16}fingers|react\w* to fingers'],
             'dimming' => [
-                'wheel' => '\bpoti\b|(?:dim|bright)\w*[^.;]{0,20}\bknob|(?:thumb ?)?wheel|\bpot\b|potentiometer|'
-                    .'trimmer', 'software' => 'dimm\w* in software|\bdim\w*[^.;]{0,30}(?:from the computer|by software|over (?:two|i2c))|'
+                'wheel' => '\bknob\b[^.;,]{0,20}(?:light|bright|dim)|(?:light|bright\w*|dim\w*)\b[^.;]{0,24}\b(?:knob|wheel)|\bpoti\b|(?:dim|bright)\w*[^.;]{0,20}\bknob|(?:thumb ?)?wheel|\bpot\b|potentiometer|'
+                    .'trimmer', 'software' => '(?:bright\w*|\blight\b|dim\w*|r(?:é|e)glable|helligkeit)[^.;\n]{0,34}(?:\bsoftware|logiciel|config|command|\bpwm\b|\bddc|\bi2c|(?:tool|program)\b|hold select)|'
+                    .'\bpwm (?:it|on|to)\b|(?:by|via) pwm|dimm\w* in software|\bdim\w*[^.;]{0,30}(?:from the computer|by software|over (?:two|i2c))|'
                     .'brightness (?:by|in|from|via|over) (?:software|pwm|i2c|ddc)|'
                     .'software (?:dimm|bright)|(?:adjust|dimm|control)\w* (?:by|via|with|over|through) (?:pwm|i2c|ddc|software)|pwm (?:dimm|pin|bright|'
                     .'input)|ddc',
-                'buttons' => '\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
+                'buttons' => '(?:bright\w*|\blight\b|back.?light|helligkeit|dim(?:s|ming|med)?)\b[^.;\n]{0,30}(?:buttons?\b|\bkeys?\b|\btasten?\b|touch sensor|push)|'
+                    .'(?:buttons?|\bkeys?|\btasten?)\b[^.;\n]{0,20}(?:bright\w*|\blight\b|helligkeit|\bdim)|\bosd (?:by )?(?:\d )?(?:keys?|buttons?)|\d.?(?:key|button) pad for bright\w*|buttons? (?:on (?:the )?\w+ )?(?:\w+ )?for (?:the )?(?:bright|menu)|(?:brightness|menu|'
                     .'osd|back.?light)\W{0,3}(?:by |with |: ?)?(?:\w+ )?buttons?|buttons? for|luminosit\S* [^.;,]{0,24}boutons?|\bkeys? adjust|(?:light|'
                     .'brightness):? [^.;,]{0,36}\bbuttons?\b|osd keys?|'
                     .'key ?pad for|buttons on the (?:back|control|side|'
                         .'driver)|bright\w* buttons?|(?:light|brightness) adjust\w*\W{1,3}(?:by )?(?:buttons?|keys?)|brightness keys|'
                             .'adjust\w* (?:the )?(?:light|brightness) (?:by|with) (?:keys?|buttons?)',
-                'none' => '(?:cannot|can.?t|can not) dim|brightness(?: is)? f(?:ixed|est)\b|brightness (?:cannot|can.?t|can not) be|no (?:brightness|'
+                'none' => '\bno (?:back)?light\b|without (?:a )?(?:back)?light|(?:cannot|can.?t|can not) dim|brightness(?: is)? f(?:ixed|est)\b|brightness (?:cannot|can.?t|can not) be|no (?:brightness|'
                     .'dimm)|not dimmable|fixed brightness|'
                     .'brightness is fixed|cannot be dimmed|no dimming',
             ],
@@ -148,8 +176,8 @@ final readonly class Phrases
     /** @return array<string, array<string, string>> */
     private static function contacts(): array
     {
-        return ['contact side' => ['top' => '(?:top|upper)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:top|upper)',
-            'bottom' => '(?:bottom|lower)[- ](?:side )?contacts?|contacts? (?:on |at )?(?:the )?(?:bottom|lower)']];
+        return ['contact side' => ['top' => '(?:top|upper)[- ](?:side )?contacts?|contacts? (?:on |at |face |facing )?(?:the )?(?:top|upper|up\b)',
+            'bottom' => '(?:bottom|lower)[- ](?:side )?contacts?|contacts? (?:on |at |face |facing )?(?:the )?(?:bottom|lower|down|below|underneath)']];
     }
 
     /** @return array<string, array<string, string>> */
@@ -168,7 +196,7 @@ final readonly class Phrases
         return [
             ...self::chemistry('chemistry'),
             'protection' => [
-                'none' => 'unprotected|bare,? no board|no (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
+                'none' => 'unprotected|bare,? no board|no (?:protect(?:ion|or)?|pcb|pcm|bms)\b|w\/o (?:protection|pcb|pcm|bms)|without (?:protection|pcb|pcm|bms|a protection)|bare cell|not protected|'
                     .'protection\W{1,3}(?:none|no\b)',
                 'built-in' => 'board inside cuts|(?:little|small|tiny) board[^.;]{0,40}(?:cuts|protect|over-?(?:dis)?charge)|protection (?:inside|built|'
                     .'board|on board)|'
@@ -177,8 +205,8 @@ final readonly class Phrases
                     .'\bprotected|with protection|built.in protect|'
                     .'protection\W{1,3}(?:yes|built)|protection against',
             ],
-            'sealed bank' => ['yes' => 'power ?bank|\b(?:old|my|this|the) bank\b'],
-            'loose cells' => ['yes' => 'loose cells|(?:must|has|have|need) (?:to )?be (?:removed|taken out)[^.;]{0,20}charg|remove[^.;]{0,20} charg|'
+            'sealed bank' => ['yes' => 'power ?bank|\w+bank\b|mah bank|\b(?:old|my|this|the) bank\b'],
+            'loose cells' => ['yes' => 'slides? in and out|loose cells|(?:must|has|have|need) (?:to )?be (?:removed|taken out)[^.;]{0,20}charg|remove[^.;]{0,20} charg|'
                 .'taken out to (?:be )?charge|(?:leave|out of) the holder (?:for|to) charg|remove to charge|'
                 .'charge outside'],
         ];
@@ -227,7 +255,7 @@ final readonly class Phrases
                 'linear' => '\bldo\b|\blinear\b|low.?drop',
             ],
             'enable pin' => ['no' => 'no enable|without enable|no en\b|(?:enable|\ben)\W{1,3}(?:no|none)\b',
-                'yes' => '(?:via|by|with) en\b|\ben to (?:gnd|ground)|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|'
+                'yes' => '\ben\b (?:is )?(?:pulled|tied|=)|\bshdn\b|\bon\/off (?:pin|input|pad)|\bstby pin|enable per|(?:via|by|with) en\b|\ben to (?:gnd|ground)|enable (?:pin|input|pad)|\ben (?:is )?(?:pin|low|high|pad)|pin en\b|'
                     .'has (?:an )?enable|shutdown pin|'
                     .'\benable\b'],
         ];
@@ -238,14 +266,14 @@ final readonly class Phrases
     {
         return [
             'speaks' => [
-                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?g(?:hz)?\b',
+                'bluetooth' => 'bluetooth|\bbt ?[45]\b', 'pad radio' => '2\.4 ?g(?:hz)?\b|\breceiver\b|wireless dongle',
                 'membrane' => 'membrane|carbon pads|rubber (?:pads|mat)|conductive rubber',
                 'usb' => '\busb\b(?! (?:charging|to charge|receiver|dongle|stick))', 'pins' => '\bi2c\b|to (?:the )?(?:gpio|pins)|\bpots?\b|matrix|'
                     .'common ground|'
                     .'analog(?:ue)? out|gpio',
             ],
             'pad mode' => [
-                'keyboard' => '(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
+                'keyboard' => '^\W*(?:mini |thumb |usb )*keyboard\b|(?:as|is|like) (?:a )?(?:usb )?keyboard|hid keyboard|keyboard mode|keyboard encoder',
                 'pad' => '\(hid\)|hid device|(?:as|like|is an?) (?:an? |two |2 )?(?:\w+ )?(?:game ?pads?|joy ?pads?|controllers?|pads?\b|joysticks?)|'
                     .'hid (?:game ?pad|joystick)|x-?input|d-?input|recogni[sz]ed as a (?:game)?pad',
                 'contacts' => 'closes a contact|only contacts|just contacts|bare contacts|(?<!\d )(?<!ribbon )\bcontacts\b|common ground|switch contacts|'
@@ -260,17 +288,17 @@ final readonly class Phrases
     private static function case(): array
     {
         return [
-            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b',
+            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b|polyprop\w*|\bpp\b',
                 'metal' => 'tinplate|\btin\b|alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|'
                     .'beech', 'card' => 'cardboard',
                 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
                 'printed resin' => 'resin.?print\w*|\bsla\b|\bmsla\b|printed (?:in )?resin|resin (?:shell|print)',
-                'printed powder' => '\bsls\b|\bmjf\b|powder(?!.?coat)', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|printed (?:shell|in p|'
+                'printed powder' => '\bsls\b|\bmjf\b|powder(?!.?coat)', 'printed filament' => '\bfdm\b|\bfff\b|filament|3d.?print\w*|\bprints? (?:in|on|as) |printed (?:shell|in p|'
                     .'body|'
                     .'case)|(?:petg|pla|asa) print|printed',
                 'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|\bbent\b|sheet metal',
-                'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection', 'wood' => 'plywood|wooden|solid wood',
+                'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection|gespritzt|spritzguss', 'wood' => 'plywood|wooden|\bwood\b|\bbeech|\boak\b|walnut',
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',
