@@ -178,6 +178,14 @@ final class Texts
     private static function box(array $want, array $got): float
     {
         $wanted = array_intersect_key($want, array_flip(['length', 'width', 'height', 'hz']));
+        if (isset($want['round'])) {
+            // Of a cylinder no order counts, and its width may be said twice.
+            $given = array_intersect_key($got, $wanted + ['height' => '']);
+            $isOf = static fn (array $some, array $all): bool => array_filter($some, static fn (string $one): bool => array_filter($all,
+                static fn (string $other): bool => self::isNear($one, $other)) === []) === [];
+
+            return $given !== [] && $isOf($given, $wanted) ? ($isOf($wanted, $given) ? 3.0 : 1.0) : 0.0;
+        }
         $mayTurn = in_array($want['what'], ['size', 'room inside', 'hole spacing', 'printer bed'], true);
         $best = 0.0;
         foreach ($mayTurn ? [$got, [...$got, ...array_filter(['length' => $got['width'] ?? null, 'width' => $got['length'] ?? null], is_string(...))]] : [$got] as $one) {

@@ -11,6 +11,12 @@ final readonly class Boxes
 {
     private const UNIT = '(?:\s*(?:mm|cm|inches|inch|in(?=[,.;)x]|\s*$|\s*x|\s+(?:and|with|board|overall|high|thick|outside|wide|long)\b))|")';
 
+    /** No part of a build is that long. */
+    private const MOST_INCHES = 30.0;
+
+    /** What stands out of a part and is no height of it. */
+    private const STICKS_OUT = '/cable|lead|wire|knob|lever|stem|shaft|plunger|ball|handle/';
+
     public function __construct(private string $role, private Amounts $amounts) {}
 
     /** @return array{list<Find>, list<array{int, int}>} what was found, and the stretches of the clause that it was read from */
@@ -86,6 +92,11 @@ final readonly class Boxes
         }
         if (preg_match('/[\w)]\s*[x*]\s*$/', $clause->before($from, 6)) === 1 || max($sides) > 3000) {
             return null;
+        }
+        if ($unit === 'in' && max($sides) > self::MOST_INCHES) {
+            // "196 x 126 x 50 in": inside.
+            $unit = '';
+            $what = $this->role === 'case' ? 'room inside' : $what;
         }
         if ($unit === '' && max($sides) > 600) {
             return null;
@@ -166,6 +177,9 @@ final readonly class Boxes
         if ($role === 'case' && preg_match('/^\s*(?:mm)?\s*\((ext|int)/', $after, $side) === 1) {
             return $side[1] === 'int' ? 'room inside' : 'size';
         }
+        if ($role === 'case' && preg_match('/^\s*(?:mm)?\s*(?:printer|print ?bed|bed)\b/', $after) === 1) {
+            return 'printer bed';
+        }
         if ($role === 'display' && preg_match('/^\s*(?:mm)?\s*(?:lit|visible|active)\b/', $after) === 1) {
             return 'picture area';
         }
@@ -201,11 +215,12 @@ final readonly class Boxes
         $patterns = [
             "/^[^.;\d]{0,28}?\b(?:and|about|with|,)?\s*({$number})\s*(?:mm|cm)?\s*(?:high|thick|tall|deep|in height)\b/",
             "/^[^.;\d]{0,12}\b(?:highest (?:part|point)|height|highest|thickness|thick|tallest\s*\w*)\s*(?:of |is )?({$number})/",
+            "/^[^.;\d]{0,28}\b(?:flat|slim|thin)\s*\(({$number})/",
             "/^[^.;\d]{0,12}\b({$number})\s*(?:mm |cm )?(?:over|including|incl\.?|across|counting|with|where) (?:the )?[a-z]/",
             "/^[^.;\d]{0,10}\bwith (?:the )?[^\d,.;]{3,28}?({$number})\s*(?:mm)?(?!\s*(?:g|kg|v|ma|cm|mm x)\b)/",
         ];
         foreach ($patterns as $pattern) {
-            if (preg_match($pattern, $after, $found, PREG_OFFSET_CAPTURE) === 1 && preg_match('/cable|lead|wire/', (string) $found[0][0]) !== 1) {
+            if (preg_match($pattern, $after, $found, PREG_OFFSET_CAPTURE) === 1 && preg_match(self::STICKS_OUT, (string) $found[0][0]) !== 1) {
                 $height = $this->amounts->number((string) $found[1][0]);
                 $height *= preg_match('/^\s*cm/', substr($after, (int) $found[1][1] + strlen((string) $found[1][0]))) === 1 ? 10.0 : 1.0;
                 $end = $to + (int) $found[1][1] + strlen((string) $found[1][0]);
@@ -357,7 +372,7 @@ final readonly class Boxes
 
             return [[new Find('size', $says, $clause->start + $stretch[0], $clause->start + $stretch[1])], [$stretch]];
         }
-        if (preg_match("/(?<![\\w.,])({$number}) ?(?:mm )?square(?! ?(?:mm|wave|"
+        if (preg_match("/(?<![\\w.,])({$number}) ?(?:mm )?(?:square|sq\.?(?= ?[,.;]))(?! ?(?:mm|wave|"
             .'inch))/', $clause->lower, $all, PREG_OFFSET_CAPTURE) === 1 && $this->amounts->number($all[1][0]) >= 8.0) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
@@ -367,7 +382,8 @@ final readonly class Boxes
             return [[new Find($what, ['length' => $side, 'width' => $side], $clause->start + $stretch[0], $clause->start + $stretch[1])],
                 [$stretch]];
         }
-        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)?(?: ?max)? ?[x×*] ?({$number})/u", $clause->lower, $all,
+        if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)?(?: ?max)?(?: ?[x×*]|,? (?:l|h|length|long|high|height)) ?({$number})/u", $clause->lower, $all,
+            PREG_OFFSET_CAPTURE) === 1 || preg_match("/(?<![\\w.,])({$number}) ?mm (?:round|dia\\w*\\.?) ?[x×*] ?({$number})/u", $clause->lower, $all,
             PREG_OFFSET_CAPTURE) === 1) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];

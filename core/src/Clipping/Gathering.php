@@ -17,6 +17,9 @@ final readonly class Gathering
     private const ALIKE = 0.03;
 
     /** @param  bool  $isMetered  somebody's own readings: what was supplied is what the draw was taken at */
+    /** Volts that no cell is let down to or up again above, and no row of two is let down to. */
+    private const MOST_OF_AN_EMPTY_CELL = 3.6;
+
     public function __construct(private string $role, private bool $isMetered, private bool $isMains) {}
 
     /**
@@ -46,13 +49,34 @@ final readonly class Gathering
             unset($byWhat['draw taken at']);
         }
         $gathered = [];
-        foreach ($byWhat as $what => $same) {
+        foreach (self::ofRows($byWhat) as $what => $same) {
             $gathered = [...$gathered, ...$this->gather((string) $what, $same)];
         }
         usort($gathered, static fn (Find $a, Find $b): int => $a->start <=> $b->start);
 
         return array_map(static fn (Find $find): Find => $find->saying(array_diff_key($find->says, ['state' => true, 'metered' => true, 'bare' => true])),
             $gathered);
+    }
+
+    /**
+     * Of cells in series, a protection that cuts off at a single cell's volts says them of each: the row's are so many times that.
+     *
+     * @param  array<string, non-empty-list<Find>>  $byWhat
+     * @return array<string, non-empty-list<Find>>
+     */
+    private static function ofRows(array $byWhat): array
+    {
+        $series = (int) ($byWhat['series'][0]->says['usual'] ?? 1);
+        foreach ($series > 1 ? array_intersect(['cut-off voltage', 'recovery voltage'], array_keys($byWhat)) : [] as $what) {
+            $byWhat[$what] = array_map(static function (Find $find) use ($series): Find {
+                $volts = array_filter(array_intersect_key($find->says, ['least' => 0, 'usual' => 0, 'most' => 0]), is_numeric(...));
+
+                return $volts === [] || max($volts) > self::MOST_OF_AN_EMPTY_CELL ? $find
+                    : $find->saying([...$find->says, ...array_map(static fn (float|int|string $one): float => round($series * (float) $one, 3), $volts)]);
+            }, $byWhat[$what]);
+        }
+
+        return $byWhat;
     }
 
     /**

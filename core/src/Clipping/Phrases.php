@@ -65,7 +65,7 @@ final readonly class Phrases
                     continue;
                 }
                 if ($clause->label !== '' && preg_match("/{$choices['yes']}/u", $clause->label) === 1 && preg_match("/{$choices['no']}/u", $clause->label) !== 1) {
-                    $found[] = new Find($what, ['is' => YesOrNo::isDeniedValue($clause->lower) ? 'no' : 'yes'], $clause->start,
+                    $found[] = new Find($what, ['is' => YesOrNo::isDeniedByLabel($clause) ? 'no' : 'yes'], $clause->start,
                         $clause->start + strlen(rtrim($clause->text)));
 
                     continue;

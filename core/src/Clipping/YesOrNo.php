@@ -13,7 +13,7 @@ final class YesOrNo
         .'without|never|n\/a|absent|missing|nein|nope|sadly|i wish)/';
 
     /** A value that stands behind its label: "Touch | none". */
-    private const DENIED_VALUE = '/^\W*(?:none|no\b|not\b|w\/o|without|n\/a|nein|keine?\b|-\s*$|absent|missing|✗|✘)/u';
+    private const DENIED_VALUE = '/^\W*(?:none|no\b|not\b|w\/o|without|n\/a|nein|keine?\b|-\s*$|absent|missing|ha(?:s|ve) ?n[o\'.]t|✗|✘)/u';
 
     private const CHARGING = '/pass.?through|power.?path|load.?shar\w*|(?:charg\w*|fill\w*)[^.;,]{0,18}(?:while|and|during|\+|&)[^.;,]{0,22}(?:play\w*|us(?:e|ed|ing)\b|'
         .'discharg\w*|runn?\w*|load|out\b)|(?:play\w*|\bus(?:e|ed|able|ing)\b|run\w*|output|load|feeds?|on)\b[^.;]{0,30}(?:while|during|when|\+|&|and)[^.;,]{0,14}charg\w*|'
@@ -33,8 +33,11 @@ final class YesOrNo
         return preg_match(self::DENIED_BEFORE, $clause->before($from, 24)) === 1 || preg_match(self::DENIED_AFTER, $clause->after($to, 30)) === 1;
     }
 
-    public static function isDeniedValue(string $value): bool
+    /** Whether what stands behind its label denies it; a row of a table says its label once more. */
+    public static function isDeniedByLabel(Clause $clause): bool
     {
+        $value = str_starts_with($clause->lower, $clause->label) ? ltrim(substr($clause->lower, strlen($clause->label)), ': ') : $clause->lower;
+
         return preg_match(self::DENIED_VALUE, $value) === 1;
     }
 

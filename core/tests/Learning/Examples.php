@@ -170,11 +170,12 @@ final class Examples
         $plain = Reader::plain($text['text']);
         $reading = new SecondReading($plain, Role::from($text['role']));
         $wanted = [];
-        $capacity = 0.0;
+        [$capacity, $series] = [0.0, 1.0];
         foreach ($text['expect'] as $one) {
             foreach ($one['readings'] as $said) {
                 array_push($wanted, ...self::wanted($said));
                 $capacity = $said['what'] === 'capacity' ? max($capacity, (float) ($said['usual'] ?? 0)) : $capacity;
+                $series = $said['what'] === 'series' ? max($series, (float) ($said['usual'] ?? 1)) : $series;
             }
         }
         $open = array_map(self::unitOf(...), $text['open']);
@@ -182,7 +183,7 @@ final class Examples
         $meant = [];
         foreach ($reading->mentions() as $mention) {
             $labels = array_values(array_map(static fn (array $one): string => $one['label'],
-                array_filter($wanted, static fn (array $one): bool => self::isMeant($one, $mention, $capacity))));
+                array_filter($wanted, static fn (array $one): bool => self::isMeant($one, $mention, $capacity, $series))));
             // Nothing is learned from what a text leaves open, nor from what a phrase is silent about.
             $unit = $mention->isBox() ? 'box' : $mention->unit;
             $isSilent = $isWhole ? $unit !== '' && in_array($unit, $open, true) : ! in_array($unit, $never, true);
@@ -224,7 +225,7 @@ final class Examples
     }
 
     /** @param  array{label: string, unit: string, values: non-empty-list<float>}  $wanted */
-    private static function isMeant(array $wanted, Mention $mention, float $capacity): bool
+    private static function isMeant(array $wanted, Mention $mention, float $capacity, float $series): bool
     {
         ['unit' => $unit, 'values' => $values] = $wanted;
         $value = $values[0];
@@ -245,6 +246,9 @@ final class Examples
             str_starts_with($wanted['label'], 'internal resistance') => $mention->unit === 'ohm' && self::isNear($mention->value * 1000.0, $value),
             $mention->unit === 'C' => $unit === 'mA' && $capacity > 0.0 && self::isNear($written * $capacity, $value),
             $mention->unit === 's' && $unit === '' => preg_match('/^(?:series|charge cells)/', $wanted['label']) === 1 && self::isNear($written, $value),
+            // What protection does to each cell of a row.
+            preg_match('/^(?:cut-off|recovery) voltage/', $wanted['label']) === 1 => $mention->unit === $unit
+                && (self::isNear($mention->value, $value) || self::isNear($mention->value * $series, $value)),
             default => $mention->unit === $unit && self::isNear($mention->value, $value),
         };
     }
