@@ -121,8 +121,12 @@ it('adds what is sure, leaves out what says nothing, takes for something else wh
 })->with([
     'nothing known' => [[], [['what' => 'draw', 'usual' => 450]]],
     'agreed' => [['' => [1 => 40]], [['what' => 'draw', 'usual' => 450]]],
-    // e^(25 × 0.07) = 5.75 against three times 1: a share of 0.66.
-    'not sure enough' => [['' => [3 => 25]], [['what' => 'draw', 'usual' => 450]]],
+    // e^(25 × 0.07) = 5.75 against three times 1: a share of 0.66, too little to take it for that; a draw has 0.11, too little to keep it.
+    'rather a peak' => [['' => [3 => 25]], []],
+    // e^(25 × 0.07) = 5.75 and e^(18 × 0.07) = 3.53 of 11.28: 0.51 for a peak, 0.31 for the draw.
+    'a peak or a draw' => [['' => [3 => 25, 1 => 18]], [['what' => 'draw', 'usual' => 450, 'unsure' => true]]],
+    // e^(12 × 0.07) = 2.32 of 5.32: 0.44 for a peak; e^0 of it, 0.19, for the draw. With e^(8 × 0.07) = 1.75 for it: 0.38 and 0.29, and nothing is likely.
+    'nothing likely' => [['' => [3 => 12, 1 => 8]], [['what' => 'draw', 'usual' => 450]]],
     // e^(40 × 0.07) = 16.4: 0.85.
     'taken for a peak' => [['' => [3 => 40]], [['what' => 'peak draw', 'usual' => 450, 'unsure' => true]]],
     // e^(60 × 0.07) = 66.7: 0.96.

@@ -115,17 +115,24 @@ final readonly class Boxes
         if ($keys[0] === 'width' && count($sides) > 2) {
             return null;
         }
-        if ($what === 'size' && count($sides) === 3) {
-            // The smallest is the thickness, wherever it was written; what stands upright says so.
-            $isUpright = $this->role === 'cells' && preg_match('/block|upright/', $near) === 1;
-            if (! $isUpright && min($sides) !== $sides[2] && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$clause->after($to, 20)) !== 1
-                && $sides[2] > $sides[1] && $sides[1] > $sides[0]) {
-                $sides = [$sides[2], $sides[1], $sides[0]];
-            }
-        }
+        $sides = $what === 'size' ? $this->lying($sides, $near, $clause->after($to, 20)) : $sides;
         $says = array_combine(array_slice($keys, 0, count($sides)), $sides);
 
         return new Find($what, $says, $clause->start + $from, $clause->start + $end);
+    }
+
+    /**
+     * The smallest is the thickness, wherever it was written; what stands upright says so.
+     *
+     * @param  list<float>  $sides
+     * @return list<float>
+     */
+    private function lying(array $sides, string $near, string $after): array
+    {
+        $isUpright = $this->role === 'cells' && preg_match('/block|upright/', $near) === 1;
+
+        return count($sides) === 3 && ! $isUpright && preg_match('/l ?x ?w ?x ?h|\bhigh\b|\btall\b/', $near.$after) !== 1
+            && $sides[2] > $sides[1] && $sides[1] > $sides[0] ? array_reverse($sides) : $sides;
     }
 
     /**
@@ -384,7 +391,7 @@ final readonly class Boxes
         }
         if (preg_match("/(?:Ø|ø|\\bdia(?:meter|\\.)?) ?({$number}) ?(?:mm)?(?: ?max)?(?: ?[x×*]|,? (?:l|h|length|long|high|height)) ?({$number})/u", $clause->lower, $all,
             PREG_OFFSET_CAPTURE) === 1 || preg_match("/(?<![\\w.,])({$number}) ?mm (?:round|dia\\w*\\.?) ?[x×*] ?({$number})/u", $clause->lower, $all,
-            PREG_OFFSET_CAPTURE) === 1) {
+                PREG_OFFSET_CAPTURE) === 1) {
             $side = $this->amounts->number($all[1][0]);
             $stretch = [$all[0][1], $all[0][1] + strlen($all[0][0])];
             $says = ['length' => $this->amounts->number($all[2][0]), 'width' => $side, 'height' => $side];

@@ -31,7 +31,7 @@ final readonly class Phrases
             'cooling' => $this->words($clause, self::cooling()),
             'switch' => $this->words($clause, ['switch kind' => [
                 'slide' => 'slid(?:e|ing)', 'rocker' => 'rocker', 'toggle' => 'toggle', 'soft' => 'soft.?(?:switch|power|latch)|latching (?:board|circuit)',
-                'push' => 'push',
+                'push' => 'push|\btact(?:ile)?\b|momentary',
             ]]),
             'cable' => $this->words($clause, ['lead carries' => [
                 'hdmi' => 'hdmi', 'usb' => '\bdata\b|usb 2\.0|480 ?mb', 'power' => 'trigger (?:cable|lead)|power (?:cable|lead)|power only|charge only|'
@@ -64,7 +64,8 @@ final readonly class Phrases
                 if (preg_match('/[:|\t]\s*$/', $clause->text) === 1) {
                     continue;
                 }
-                if ($clause->label !== '' && preg_match("/{$choices['yes']}/u", $clause->label) === 1 && preg_match("/{$choices['no']}/u", $clause->label) !== 1) {
+                if ($clause->label !== '' && preg_match("/{$choices['yes']}/u", $clause->label) === 1
+                    && preg_match("/{$choices['no']}/u", $clause->label) !== 1) {
                     $found[] = new Find($what, ['is' => YesOrNo::isDeniedByLabel($clause) ? 'no' : 'yes'], $clause->start,
                         $clause->start + strlen(rtrim($clause->text)));
 
@@ -111,11 +112,16 @@ final readonly class Phrases
 
     /**
      * @param  list<Find>  $found
-     * @return list<Find> with the other, where they say nothing of what it does
+     * @return list<Find> with the other, where they say nothing of what it does, or where it denies that
      */
     private static function orElse(array $found, ?Find $other): array
     {
-        return $other === null || array_filter($found, static fn (Find $find): bool => $find->what === $other->what) !== [] ? $found : [...$found, $other];
+        $isSaid = $other !== null && array_filter($found, static fn (Find $find): bool => $find->what === $other->what) !== [];
+        if ($other === null || ($isSaid && $other->says['is'] !== 'no')) {
+            return $found;
+        }
+
+        return [...array_values(array_filter($found, static fn (Find $find): bool => $find->what !== $other->what)), $other];
     }
 
     /** What one may buy with it is not there yet: "optional wifi module (not included)". */
@@ -184,7 +190,7 @@ final readonly class Phrases
     private static function chemistry(string $what): array
     {
         return [$what => [
-            'LiFePO4' => 'lifepo ?4|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer (?:lithium|battery|cell|'
+            'LiFePO4' => 'lifepo ?4|\blife (?=[2-8]s\b)|life ?po|iron.?phosph\w+|\blfp\b', 'LiPo' => 'li-?po\b|lipo(?:ly)?\b|lithium.?poly\w*|polymer (?:lithium|battery|cell|'
                 .'pack)|poly.?lithium|li-?polymer|\blip\b',
             'Li-ion' => 'li-?ion|lithium.?ion|\b(?:18650|21700|14500|16340|26650)s?\b(?! size)', 'NiMH' => 'ni-?mh|nickel.?metal', 'alkaline' => 'alkaline',
         ]];
@@ -288,8 +294,8 @@ final readonly class Phrases
     private static function case(): array
     {
         return [
-            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b|polyprop\w*|\bpp\b',
-                'metal' => 'tinplate|\btin\b|alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|\boak\b|walnut|\bmdf\b|'
+            'material' => ['plastic' => '\babs\b|\bpla\b|\bpetg\b|plastic|acryl\w*|polycarb\w*|nylon|\bpa12\b|\bresin\b|\basa\b|polyprop\w*|\bpp\b|\bpc(?=,| (?:shell|plastic|case))',
+                'metal' => 'tinplate|\btin\b|alumin\w+|\balu\b|\bsteel\b|\bmetal\b|brass', 'wood' => '\bwood\w*|plywood|bamboo|\boak\b|walnut|\bmdf\b|'
                     .'beech', 'card' => 'cardboard',
                 'glass' => '\bglass\b', 'rubber' => 'silicone|rubber'],
             'process' => [
@@ -298,7 +304,7 @@ final readonly class Phrases
                     .'body|'
                     .'case)|(?:petg|pla|asa) print|printed',
                 'cut sheet' => 'cut sheet|laser.?cut|layered|sheets? \d|layers', 'folded metal' => 'folded|\bbent\b|sheet metal',
-                'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection|gespritzt|spritzguss', 'wood' => 'plywood|wooden|\bwood\b|\bbeech|\boak\b|walnut',
+                'milled' => '\bmilled\b(?! out)|\bcnc\b', 'moulded' => 'mould\w*|molded|injection|gespritzt|spritzguss', 'wood' => 'plywood|bamboo|wooden|\bwood\b|\bbeech|\boak\b|walnut',
             ],
             'cuttable' => [
                 'no' => '(?:do not|don\'t|cannot be|can\'t be|not to be|never) (?:drill|cut|mill|fil|saw|dremel)\w*|not cuttable|will crack',

@@ -26,8 +26,13 @@ final readonly class SecondReading
 
     private const TAKE_FOR = 0.7;
 
-    /** Below this, what the rules read is not kept whatever else it may be. */
+    /** Below this, what the rules read is not kept whatever else it may be; below that, it is not taken without a look. */
     private const LEAST = 0.3;
+
+    private const LIKELY = 0.5;
+
+    /** From which on something else is likely enough to doubt what the rules read. */
+    private const SAYS_SOMETHING = 0.4;
 
     /** From which on it may be taken without a look at the text. */
     private const SURE = 0.95;
@@ -126,9 +131,10 @@ final readonly class SecondReading
         }
         // What stands at no number, nothing more is known of.
         $seen = self::byId(array_merge(...$read));
+        $left = array_filter($finds, static fn (Find $find): bool => ! isset($seen[spl_object_id($find)]) || isset($kept[spl_object_id($find)]));
 
-        return [...array_values(array_filter($finds, static fn (Find $find): bool => ! isset($seen[spl_object_id($find)])
-            || isset($kept[spl_object_id($find)]))), ...$this->inRanges($added)];
+        return [...array_map(static fn (Find $find): Find => ($kept[spl_object_id($find)] ?? 1.0) < self::LIKELY ? $find->unsure() : $find,
+            array_values($left)), ...$this->inRanges($added)];
     }
 
     /**
@@ -136,7 +142,7 @@ final readonly class SecondReading
      *
      * @param  list<list<Find>>  $read  by mention
      * @param  list<Meaning>  $meanings
-     * @return array<int, true> by the number of the find
+     * @return array<int, float> how likely each is, by the number of the find
      */
     private function kept(array $read, array $meanings, Weigher $weigher): array
     {
@@ -147,12 +153,15 @@ final readonly class SecondReading
             $isOther = ! $isAgreed && $meaning->share >= ($meaning->what === '' ? self::LEAVE_OUT : self::TAKE_FOR)
                 && ! in_array($meaning->what, self::NOT_ADDED, true);
             foreach ($own as $find) {
-                $isDoubted = $isOther || $meaning->shareOf(self::comesTo($find->what)) < self::LEAST;
+                $share = $isAgreed || $meaning->share < self::SAYS_SOMETHING ? 1.0 : $meaning->shareOf(self::comesTo($find->what));
+                $isDoubted = $isOther || $share < self::LEAST;
                 $sort = $this->mentions[$index]->sort();
                 $isKnown = array_filter(self::comesTo($find->what), fn (string $what): bool => $weigher->knows($what, $sort, $this->role->value)) !== [];
                 // "want 45": what is asked for it says so only by what is not said.
-                if (! $isDoubted || ! $isKnown || ($find->what === 'price' && $this->mentions[$index]->unit === '')) {
-                    $kept[spl_object_id($find)] = true;
+                $isTaken = ! $isKnown || ($find->what === 'price' && $this->mentions[$index]->unit === '');
+                if ($isTaken || ! $isDoubted) {
+                    // Of a range, as likely as its likelier end.
+                    $kept[spl_object_id($find)] = max($kept[spl_object_id($find)] ?? 0.0, $isTaken ? 1.0 : $share);
                 }
             }
         }

@@ -172,6 +172,8 @@ final readonly class Sockets
             || preg_match('/^\s*(?:is )?(?:only )?for ((?:the )?(?:data|power|charging|touch|pads?|'
             .'keyboard)\b[^,.;]{0,12})/', $clause->after($to), $inside) === 1
             ? $inside[1] : $clause->label.' '.substr($clause->lower, max(0, $from - 26), min(26, $from)).' '.$clause->after($to, 34);
+        // "3.5 mm headphone jack": the name says what it is for.
+        $near .= $this->role === 'sound' && str_starts_with($connector, 'jack') ? ' '.substr($clause->lower, $from, $to - $from) : '';
         $ways = $this->ways($clause, $connector, $near);
         $finds = [];
         foreach ($ways as [$direction, $carries]) {
@@ -233,7 +235,8 @@ final readonly class Sockets
                 default => [],
             },
             'sound' => match (true) {
-                $connector === 'jack-3.5' && preg_match('/head|phones|\bout|\bmic\b|dac/', $near) === 1 && preg_match('/\bin(?:put)?\b/', $near) !== 1 => [['out', '']],
+                $connector === 'jack-3.5' && preg_match('/head|phones|\bout|\bmic\b|dac/', $near) === 1
+                    && preg_match('/\bin(?:put)?\b/', $near) !== 1 => [['out', '']],
                 $connector === 'jack-3.5', $connector === 'jack-2.5', $connector === 'rca' => [['in', '']],
                 $connector === 'terminal' => [['out', 'speaker']],
                 $connector === 'pads' => [['in', '']],

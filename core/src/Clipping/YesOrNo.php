@@ -17,7 +17,7 @@ final class YesOrNo
 
     private const CHARGING = '/pass.?through|power.?path|load.?shar\w*|(?:charg\w*|fill\w*)[^.;,]{0,18}(?:while|and|during|\+|&)[^.;,]{0,22}(?:play\w*|us(?:e|ed|ing)\b|'
         .'discharg\w*|runn?\w*|load|out\b)|(?:play\w*|\bus(?:e|ed|able|ing)\b|run\w*|output|load|feeds?|on)\b[^.;]{0,30}(?:while|during|when|\+|&|and)[^.;,]{0,14}charg\w*|'
-        .'while charging|simultaneous\w*|(?:charg|discharg)\w*[^.;]{0,24}(?:at (?:once|the same time)|same time)|feed\w* (?:the |your |my )?(?:console|load|device|game)|'
+        .'while charging|simultaneous\w*|gleichzeitig|(?:charg|discharg)\w*[^.;]{0,24}(?:at (?:once|the same time)|same time)|feed\w* (?:the |your |my )?(?:console|load|device|game)|'
         .'load is fed from (?:the )?input/';
 
     private const NOT_CHARGING = '/\b(?:no|not|cannot|never|without|disconnect\w*|dead|off)\b|n\'t|must (?:be )?(?:dis|off)|switch (?:the |your )?load/';
@@ -26,7 +26,7 @@ final class YesOrNo
 
     private const MAY_CUT = '/\b(?:can|may|could|easy|easily|fine|ok|okay|possible|service|no problem|otherwise|well|yourself|if you|step drill|lässt|laesst|nicely)\b/u';
 
-    private const NEVER_CUT = '/(?:do not|don\'t|cannot|can\'t|never|must not|not to be|nicht|no) (?:be )?(?:drill|cut|mill|fil|saw|machin)|(?:brittle|cracks?|shatter)/';
+    private const NEVER_CUT = '/(?:do not|don\'t|cannot|can\'t|never|must not|not to be|nicht|no) (?:be )?(?:drill|cut|mill|fil|saw|machin)|(?:brittle|(?<!n\'t )(?<!not )cracks?\b|shatter)/';
 
     public static function isDenied(Clause $clause, int $from, int $to): bool
     {
@@ -44,6 +44,12 @@ final class YesOrNo
     /** Whether the load is fed while it charges; null where nothing is said of it. */
     public static function powerPath(Clause $clause): ?Find
     {
+        if (preg_match('/[:|\t]\s*$/', $clause->text) === 1) {
+            return null;
+        }
+        if (preg_match(self::CHARGING, $clause->label) === 1 && preg_match('/^\W*(?:yes|ja|oui|s(?:í|i)\b|ok)/', $clause->lower) === 1) {
+            return self::find($clause, 'yes');
+        }
         $said = $clause->label === '' ? $clause->lower : "{$clause->label}: {$clause->lower}";
         if (preg_match(self::CHARGING, $said, $cue, PREG_OFFSET_CAPTURE) !== 1) {
             return preg_match('/\bno (?:load )?outputs?\b(?! (?:cap|volt|cur))|no load output|(?:doesn.t|does not) give anything out/', $said) === 1 && strlen($said) < 90
@@ -52,7 +58,7 @@ final class YesOrNo
         $near = substr($said, max(0, $cue[0][1] - 34), 34 + strlen($cue[0][0]) + 26);
 
         return preg_match('/^[^?]*\?\s*$/', $said) === 1 ? null : self::find($clause, preg_match(self::NOT_CHARGING, $near) === 1
-            && preg_match('/no (?:blip|reboot|gap|interruption|break|flicker|blink)|(?:not|n\'t)(?: even)? (?:blink|blip|reboot|flicker)|without (?:a )?(?:blip|gap|'
+            && preg_match('/no (?:blip|reboot|gap|interruption|break|flicker|blink|drop ?out|restart)|(?:not|n\'t)(?: even)? (?:blink|blip|reboot|flicker)|without (?:a )?(?:blip|gap|'
                 .'interruption)/', $near) !== 1 ? 'no' : 'yes');
     }
 
