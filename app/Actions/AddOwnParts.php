@@ -32,7 +32,7 @@ final class AddOwnParts
         $currency = is_string($build->brief['currency'] ?? null) ? $build->brief['currency'] : 'EUR';
         foreach ($parts as $index => $given) {
             $name = trim($given['name']);
-            $role = Role::tryFrom($given['role'] ?? '') ?? RoleGuess::of($name)
+            $role = Role::tryFrom($given['role'] ?? '') ?? RoleGuess::of(trim("{$name}\n".($given['text'] ?? '')))
                 ?? throw ValidationException::withMessages(["parts.{$index}.role" => "Choose what \"{$name}\" is for; its name does not tell."]);
             AddLine::to($build, KeepPart::asNew($user, self::spec($name, $role, $given, $currency)), $role->value, null);
         }

@@ -107,7 +107,7 @@ final class TakeSheet
     /** @param  Row  $row */
     private static function role(array $row, int $index): Role
     {
-        return Role::tryFrom($row['role'] ?? '') ?? RoleGuess::of($row['name'])
+        return Role::tryFrom($row['role'] ?? '') ?? RoleGuess::of(trim($row['name']."\n".($row['text'] ?? '')))
             ?? self::refuse($index, 'role', "Choose what \"{$row['name']}\" is for; its name does not tell.");
     }
 

@@ -23,6 +23,13 @@ final class Texts
 {
     private const BOUNDS = ['least', 'usual', 'most'];
 
+    /** @return list<string> names of the files that the reader may learn from: those that begin with "aside" only say how well it reads what it never saw */
+    public static function learnedFrom(): array
+    {
+        return array_values(array_filter(array_map(static fn (string $path): string => basename($path, '.txt'), glob(__DIR__.'/texts/*.txt') ?: []),
+            static fn (string $set): bool => ! str_starts_with($set, 'aside')));
+    }
+
     /** @return list<Text> */
     public static function of(string $file): array
     {

@@ -6,9 +6,11 @@ use CoreTests\Learning\Examples;
 use CoreTests\Learning\Fingerprint;
 use CoreTests\Learning\Marked;
 use CoreTests\Learning\Trainer;
+use CoreTests\Texts;
 use PocketPlot\Clipping\Amounts;
 use PocketPlot\Clipping\Find;
 use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\Clipping\SecondReading;
 use PocketPlot\Clipping\Weighing\Mention;
 use PocketPlot\Clipping\Weighing\Mentions;
@@ -17,6 +19,7 @@ use PocketPlot\Clipping\Weighing\Token;
 use PocketPlot\Clipping\Weighing\Tokens;
 use PocketPlot\Clipping\Weighing\Weigher;
 use PocketPlot\Clipping\Weighing\Weights;
+use PocketPlot\Clipping\Weighing\WholeText;
 use PocketPlot\Clipping\Weighing\WordKinds;
 use PocketPlot\Part\Role;
 
@@ -181,6 +184,37 @@ it('finds a number at nearly every mark', function (): void {
 
 it('was learned from the texts as they are', function (): void {
     expect(Weights::LEARNED_FROM)->toBe(Fingerprint::ofTexts(), 'Texts or what reads them changed: run bin/learn.');
+});
+
+it('names what may say what a text is about', function (): void {
+    expect(WholeText::traits("Brook buck, 5 V\nnot for lamps", 'regulator'))->toBe(['', 'words=regulator', 'w=brook', 's=brook', 'b=^ brook', 'n=brook', 'nb=^ brook',
+        'words=regulator|brook', 'w=buck', 's=buck', 'b=brook buck', 'n=buck', 'nb=brook buck', 'words=regulator|buck', 'unit=v', 'b=^ #', 'w=v', 's=v', 'b=# v',
+        'w=not', 's=not', 'b=^ not', 'w=for', 's=for', 'b=not for', 'w=lamps', 's=lamps', 'b=for lamps'])
+        ->and(WholeText::traits('', ''))->toBe(['', 'words=']);
+});
+
+it('takes a role that is likely, and else what words tell', function (array $weights, ?Role $role): void {
+    $weigher = new Weigher([RoleGuess::SORT => ['regulator', 'cells']], [RoleGuess::SORT.'|' => [0, 1]], [RoleGuess::SORT => array_map(
+        static fn (array $ofLabels): string => implode('', array_map(static fn (int $label, int $steps): string => chr(Weigher::FIRST + $label).chr(Weigher::ZERO + $steps),
+            array_keys($ofLabels), $ofLabels)), $weights)]);
+    expect(RoleGuess::of('Screws, for a buck', $weigher))->toBe($role);
+})->with([
+    // e^(30 × 0.07) = 8.2 of 9.2: 0.89, enough to outweigh the screws.
+    'surely a regulator' => [['w=buck' => [0 => 30]], Role::Regulator],
+    // e^(10 × 0.07) = 2.0 of 3.0: 0.67, which is not.
+    'rather a regulator' => [['w=buck' => [0 => 10]], Role::Fastener],
+    'nothing learned' => [[], Role::Fastener],
+]);
+
+it('keeps two lessons apart', function (): void {
+    $say = static fn (string $sort, string $label): array => array_fill(0, 8, ['traits' => ['', 'x'], 'sort' => $sort, 'role' => '', 'labels' => [$label]]);
+    $both = Trainer::together((new Trainer)->learn($say('mA', 'draw:usual')), (new Trainer)->learn($say(RoleGuess::SORT, 'board')));
+    expect(array_keys($both['labels']))->toBe(['mA', RoleGuess::SORT])->and(Trainer::weigher($both)->shares(['x'], RoleGuess::SORT, ''))->toHaveKey('board');
+});
+
+it('learns nothing from what is set aside', function (): void {
+    expect(Texts::learnedFrom())->toContain('told', 'new1')->not->toContain('aside1', 'aside2')
+        ->and(file_get_contents(__DIR__.'/Learning/Examples.php'))->not->toContain('texts/*');
 });
 
 it('reads sentences that no rule was made for', function (Role $role, string $text, array $says): void {

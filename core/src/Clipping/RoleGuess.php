@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Clipping\Weighing\Weigher;
+use PocketPlot\Clipping\Weighing\WholeText;
 use PocketPlot\Part\Role;
 
-/** What a part is for, by the words of its name or text. The earliest word tells most: a name begins with what it is. */
+/**
+ * What a part is for, by the words of its name or text, the earliest telling most, and by all that was learned of texts about parts.
+ */
 final class RoleGuess
 {
     /** The special before the plain: a "charge board" is no board, a "panel cable" no panel. */
@@ -35,8 +39,33 @@ final class RoleGuess
     /** Signs of a text that are looked at: the name and what stands beside it. */
     private const MOST_SIGNS = 400;
 
-    /** @return ?Role null when no word tells */
-    public static function of(string $text): ?Role
+    /** In what was learned, a text as a whole has this sort, and a part of any role. */
+    public const SORT = 'text';
+
+    private const ANY_ROLE = '';
+
+    /** Shares from which on a role is taken, and from which on it is although a word tells one of which no texts were learned. */
+    private const LIKELY = 0.5;
+
+    private const SURE = 0.8;
+
+    private const BY_WORDS_ALONE = [Role::Fastener, Role::Tool, Role::Material];
+
+    /** @return ?Role null when nothing tells */
+    public static function of(string $text, ?Weigher $weigher = null): ?Role
+    {
+        $byWords = self::byWords($text);
+        if (trim($text) === '') {
+            return null;
+        }
+        $shares = ($weigher ?? Weigher::learned())->shares(WholeText::traits($text, $byWords->value ?? ''), self::SORT, self::ANY_ROLE);
+        $likeliest = (string) array_search(max($shares), $shares, true);
+
+        return $shares[$likeliest] >= (in_array($byWords, self::BY_WORDS_ALONE, true) ? self::SURE : self::LIKELY) ? Role::tryFrom($likeliest) : $byWords;
+    }
+
+    /** By words that name a kind of part. */
+    public static function byWords(string $text): ?Role
     {
         $lower = mb_strtolower(mb_substr($text, 0, self::MOST_SIGNS));
         // What stands before the first comma or line's end is the name, and says it surest.

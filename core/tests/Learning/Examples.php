@@ -7,15 +7,17 @@ namespace CoreTests\Learning;
 use CoreTests\Texts;
 use PocketPlot\Clipping\Plain;
 use PocketPlot\Clipping\Reader;
+use PocketPlot\Clipping\RoleGuess;
 use PocketPlot\Clipping\SecondReading;
 use PocketPlot\Clipping\Weighing\Mention;
 use PocketPlot\Clipping\Weighing\Surroundings;
+use PocketPlot\Clipping\Weighing\WholeText;
 use PocketPlot\Part\Role;
 
 /**
  * What each number of the texts in core/tests means, with the traits of what surrounds it. Of texts with their readings beside them, a number
- * means what a reading says with that value; of marked ones, what its mark says. The rules are asked of marked texts only: they were made for
- * the others, and would be trusted too far.
+ * means what a reading says with that value; of marked ones, what its mark says. The rules are asked of marked texts and of new ones only: they
+ * were made for the others, and would be trusted too far.
  *
  * @phpstan-type Example array{traits: list<string>, sort: string, role: string, labels: non-empty-list<string>} labels: any of them is right
  *
@@ -39,6 +41,9 @@ final class Examples
         'K/W' => ['temperature rise'], 'GB' => ['storage capacity', 'image size'], 'mm²' => ['vent area'],
     ];
 
+    /** Sets that no rule for numbers was made for: of these, the rules are asked. */
+    private const NEW = 'new';
+
     private const BOXES = ['size', 'room inside', 'printer bed', 'hole spacing', 'picture area', 'pixels', 'opening', 'video mode'];
 
     private const BOUNDS = ['least', 'usual', 'most'];
@@ -55,12 +60,11 @@ final class Examples
     public static function all(array $without = []): array
     {
         $examples = [];
-        foreach (glob(dirname(__DIR__).'/texts/*.txt') ?: [] as $path) {
-            $set = basename($path, '.txt');
+        foreach (Texts::learnedFrom() as $set) {
             foreach (in_array($set, $without, true) ? [] : Texts::of($set) as $text) {
                 // Of those told from outside, the even ones are set aside.
                 if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
-                    array_push($examples, ...self::told($text, true, str_starts_with($set, 'new')));
+                    array_push($examples, ...self::told($text, true, str_starts_with($set, self::NEW)));
                 }
             }
         }
@@ -71,6 +75,43 @@ final class Examples
         }
         foreach (Marked::all() as $text) {
             array_push($examples, ...(in_array(explode('-', $text['name'])[0], $without, true) ? [] : self::marked($text)));
+        }
+
+        return $examples;
+    }
+
+    /**
+     * What each text is about, as a whole and by its first line; and each name of a part on the shelves.
+     *
+     * @param  list<string>  $without
+     * @return list<Example>
+     */
+    public static function roles(array $without = []): array
+    {
+        $examples = [];
+        $add = static function (string $text, string $role) use (&$examples): void {
+            $examples[] = ['traits' => WholeText::traits($text, RoleGuess::byWords($text)->value ?? ''), 'sort' => RoleGuess::SORT, 'role' => '', 'labels' => [$role]];
+        };
+        foreach (array_diff(Texts::learnedFrom(), $without) as $set) {
+            foreach (Texts::of($set) as $text) {
+                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
+                    $add($text['text'], $text['role']);
+                }
+            }
+        }
+        foreach (Marked::all() as $text) {
+            $set = explode('-', $text['name'])[0];
+            if ($set !== 'phrase' && ! in_array($set, $without, true)) {
+                $add($text['text'], $text['role']);
+            }
+        }
+        foreach (['library', 'typical'] as $shelf) {
+            $file = json_decode((string) file_get_contents(dirname(__DIR__, 3)."/demo/{$shelf}.pocketplot.json"), true);
+            foreach (is_array($file) && is_array($file['parts'] ?? null) ? $file['parts'] : [] as $part) {
+                if (is_array($part) && is_string($part['name'] ?? null) && is_string($part['role'] ?? null)) {
+                    $add($part['name'], $part['role']);
+                }
+            }
         }
 
         return $examples;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace CoreTests\Learning;
 
+use CoreTests\Texts;
+
 /** Of all that decides what is learned: the texts, and the code that finds numbers and what surrounds them. */
 final class Fingerprint
 {
@@ -11,10 +13,11 @@ final class Fingerprint
     {
         $core = dirname(__DIR__, 2);
         $paths = [
-            ...(glob("{$core}/tests/texts/*.txt") ?: []), ...(glob("{$core}/tests/Learning/texts/*.txt") ?: []), "{$core}/tests/phrases.txt",
+            ...array_map(static fn (string $set): string => "{$core}/tests/texts/{$set}.txt", Texts::learnedFrom()), ...(glob("{$core}/tests/Learning/texts/*.txt") ?: []), "{$core}/tests/phrases.txt",
             "{$core}/tests/Learning/phrases.txt", "{$core}/tests/Learning/sentences.txt", "{$core}/tests/Learning/Examples.php",
             "{$core}/tests/Learning/Trainer.php",
-            ...array_map(static fn (string $name): string => "{$core}/src/Clipping/Weighing/{$name}.php", ['Token', 'Tokens', 'Mentions', 'Mention', 'Surroundings', 'Taken', 'WordKinds']),
+            ...array_map(static fn (string $name): string => "{$core}/src/Clipping/Weighing/{$name}.php", ['Token', 'Tokens', 'Mentions', 'Mention', 'Surroundings', 'Taken', 'WordKinds', 'WholeText']),
+            "{$core}/src/Clipping/RoleGuess.php",
         ];
 
         return substr(hash('sha256', implode("\n", array_map(static fn (string $path): string => (string) hash_file('sha256', $path), $paths))), 0, 16);

@@ -81,6 +81,18 @@ final class Trainer
         return $this->learned();
     }
 
+    /**
+     * Two lessons of different sorts.
+     *
+     * @param  Learned  $one
+     * @param  Learned  $other
+     * @return Learned
+     */
+    public static function together(array $one, array $other): array
+    {
+        return ['labels' => $one['labels'] + $other['labels'], 'allowed' => $one['allowed'] + $other['allowed'], 'weights' => $one['weights'] + $other['weights']];
+    }
+
     /** @param  Learned  $learned */
     public static function weigher(array $learned): Weigher
     {

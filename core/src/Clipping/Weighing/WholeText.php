@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PocketPlot\Clipping\Weighing;
+
+use PocketPlot\Clipping\Plain;
+
+/** What may say what a text is about, as traits: its words, those of its name, what its numbers are counted in. */
+final class WholeText
+{
+    /** Signs of a text that are looked at, and words of its name. */
+    private const MOST_SIGNS = 1200;
+
+    private const NAME = 7;
+
+    /** Letters of a word by which others of its family are known. */
+    private const STEM = 6;
+
+    /**
+     * @param  string  $byWords  the role that plain words gave; "" for none
+     * @return list<string>
+     */
+    public static function traits(string $text, string $byWords): array
+    {
+        $tokens = Tokens::of(Plain::of(mb_substr(ltrim($text), 0, self::MOST_SIGNS, 'UTF-8'))->text);
+        $traits = ['', "words={$byWords}"];
+        $inName = self::NAME;
+        $before = '^';
+        foreach ($tokens as $at => $token) {
+            $isNumber = $token->kind === Token::NUMBER;
+            if ($token->kind === Token::LINE_END || in_array($token->text, [',', ';', ':', '('], true)) {
+                $inName = 0;
+                $before = '^';
+
+                continue;
+            }
+            if ($token->kind === Token::SIGN) {
+                continue;
+            }
+            $word = $isNumber || $token->kind === Token::NAME ? '#' : $token->text;
+            if ($isNumber) {
+                $traits[] = 'unit='.($tokens[$at + 1]->text ?? '$');
+            } else {
+                array_push($traits, "w={$word}", 's='.substr($word, 0, self::STEM));
+            }
+            $traits[] = "b={$before} {$word}";
+            if ($inName > 0) {
+                array_push($traits, "n={$word}", "nb={$before} {$word}", "words={$byWords}|{$word}");
+                $inName--;
+            }
+            $before = $word;
+        }
+
+        return array_values(array_unique($traits));
+    }
+}
