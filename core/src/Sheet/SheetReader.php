@@ -74,7 +74,8 @@ final class SheetReader
         $byVendor = Cells::origin($vendor);
         $origin = Origin::tryFrom(mb_strtolower($this->first($cells, Column::Origin))) ?? $byVendor;
         // The heading that a row stands under tells more than a name without a word that does.
-        $role = Cells::role($this->first($cells, Column::Role)) ?? (RoleGuess::byWords($name) === null ? $this->group : null) ?? RoleGuess::of($name) ?? $this->group;
+        $role = Cells::role($this->first($cells, Column::Role)) ?? (RoleGuess::byWords($name) === null ? $this->group : null)
+            ?? RoleGuess::of($name) ?? $this->group;
         $maker = $this->first($cells, Column::Maker);
 
         return new SheetRow(
