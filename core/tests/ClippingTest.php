@@ -338,6 +338,19 @@ it('tells names of several parts from the text of one', function (string $text, 
     'packs and fans' => ["5 inch display 5 V 400 mA\n18650 pack 2S 7.4 V 5200 mAh\n30 mm fan 5 V 120 mA\n64 GB card", true],
 ]);
 
+it('takes the text of one part for no list', function (string $file): void {
+    $lists = array_filter(Texts::of($file), static fn (array $text): bool => Names::areIn($text['text']));
+    expect(array_column($lists, 'name'))->toBe([]);
+})->with(['aside1', 'aside2', 'told', 'hard12', 'new5']);
+
+it('takes a list for one, whatever stands beside the names', function (string $text): void {
+    expect(Names::areIn($text))->toBeTrue();
+})->with([
+    "Robin main board\n4 inch screen\ntwo cells\ncharging thing\nknobs", "- compute module\n- carrier\n- 10\" panel\n- 3S pack 5 Ah\n- buck 5 V\n- wooden box",
+    "Board A, 22 EUR\nPanel B, 31 EUR\nCell C, 7 EUR\nPad D, 9 EUR", "1x mini PC\n2x speaker 3 W\n1x amp\n4x M3 standoff",
+    "Hauptplatine\nBildschirm 7 Zoll\nAkku\nLadegerät\nGehäuse",
+]);
+
 it('guesses what a part is for by its name, or leaves it open', function (string $name, string $role): void {
     expect(RoleGuess::of($name)->value ?? 'open')->toBe($role);
 })->with([

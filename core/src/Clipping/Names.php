@@ -4,15 +4,25 @@ declare(strict_types=1);
 
 namespace PocketPlot\Clipping;
 
+use PocketPlot\Clipping\Weighing\Weigher;
+use PocketPlot\Clipping\Weighing\WholeText;
+
 /** Names of parts, one a line, as they are typed or pasted from a note. */
 final class Names
 {
+    /** In what was learned, a line has this sort, and names a part or says something of one. */
+    public const SORT = 'line';
+
+    public const NAME = 'name';
+
+    public const SAYS = 'says';
+
     private const MOST_SIGNS = 120;
 
-    /** A size, a weight, a price, volts, amps or watts go on about the part before. */
-    private const BEGINS_WITH_FIGURE = '/^\s*(?:[€$£]|\d[\d.,]*\s?(?:[x×*]\s?\d|mm\b|g\b|kg\b|eur\b|usd\b|gbp\b|€|v\b|ma\b|w\b))/iu';
+    /** Lines that are looked at, and the mean share of names among them from which on they are a list. */
+    private const MOST_LINES = 60;
 
-    private const BEGINS_WITH_PRICE = '/^\s*(?:[€$£]|\d[\d.,]*\s?(?:eur\b|usd\b|gbp\b|€))/iu';
+    private const ARE_NAMES = 0.35;
 
     /** Words that a name has at most. */
     private const MOST_WORDS = 7;
@@ -38,28 +48,18 @@ final class Names
         .'boosts?|converters?|'
         .'ribbons?|cables?|leads?|switch(?:es)?|cards?|buttons?';
 
-    /** Whether a text is a list of names rather than the text of one part: short lines without figures of their own. */
-    public static function areIn(string $text): bool
+    /** Whether a text is a list of parts, a name a line, rather than the text of one: what its first line is, both begin with. */
+    public static function areIn(string $text, ?Weigher $weigher = null): bool
     {
-        $lines = self::of($text);
-        if (count($lines) < 2) {
+        $lines = array_slice(self::of($text), 1, self::MOST_LINES);
+        if ($lines === []) {
             return false;
         }
-        $telling = array_filter($lines, static fn (string $line): bool => mb_strlen($line) > 70
-            || preg_match('/\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w|€|\$|eur|usd)\b.*\d\s?(?:mm|mah|ma|wh|hz|g|v|a|w)\b|[:|\t]\s*\d/i', $line) === 1);
+        $weigher ??= Weigher::learned();
+        $shares = array_map(static fn (string $line): float => $weigher->shares(WholeText::ofLine($line, RoleGuess::byWords($line)->value ?? ''), self::SORT,
+            '')[self::NAME] ?? 0.0, $lines);
 
-        if (count($telling) <= count($lines) / 4) {
-            return true;
-        }
-        foreach ($lines as $line) {
-            if (preg_match(self::BEGINS_WITH_FIGURE, $line) === 1 && ! self::namesAThing($line)) {
-                return false;
-            }
-        }
-        // Names may have figures in them; then they are for several things.
-        $roles = array_filter(array_map(static fn (string $line): ?string => mb_strlen($line) > 70 ? null : RoleGuess::of($line)?->value, $lines));
-
-        return count($roles) >= 0.6 * count($lines) && count(array_unique($roles)) >= max(2, count($lines) / 2);
+        return array_sum($shares) / count($shares) >= self::ARE_NAMES;
     }
 
     /** @return list<string> bullets and numbers of a list left out */
@@ -108,11 +108,5 @@ final class Names
         $name = (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', preg_split('/\s[|–—]\s|\t|,\s|;|\.\s/u', $line)[0] ?? '');
 
         return trim((string) preg_replace('/\s+/u', ' ', mb_substr($name, 0, 60)));
-    }
-
-    /** Whether a line that begins with a figure tells before its first comma what it is of: "5 V boost board, 2 A", not "190 g, of filament". */
-    private static function namesAThing(string $line): bool
-    {
-        return preg_match(self::BEGINS_WITH_PRICE, $line) !== 1 && RoleGuess::of(explode(', ', $line)[0]) !== null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace CoreTests\Learning;
 
 use CoreTests\Texts;
+use PocketPlot\Clipping\Names;
 use PocketPlot\Clipping\Plain;
 use PocketPlot\Clipping\Reader;
 use PocketPlot\Clipping\RoleGuess;
@@ -105,16 +106,66 @@ final class Examples
                 $add($text['text'], $text['role']);
             }
         }
+        foreach (self::shelves() as ['name' => $name, 'role' => $role]) {
+            $add($name, $role);
+        }
+
+        return $examples;
+    }
+
+    /**
+     * Lines that name parts, from lists and shelves, and lines that say something of one, from texts with a line for each.
+     *
+     * @param  list<string>  $without
+     * @return list<Example>
+     */
+    public static function lines(array $without = []): array
+    {
+        $examples = [];
+        $add = static function (string $line, string $label) use (&$examples): void {
+            $examples[] = ['traits' => WholeText::ofLine($line, RoleGuess::byWords($line)->value ?? ''), 'sort' => Names::SORT, 'role' => '', 'labels' => [$label]];
+        };
+        foreach (array_diff(Texts::learnedFrom(), $without) as $set) {
+            foreach (Texts::of($set) as $text) {
+                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
+                    foreach (array_slice(Names::of($text['text']), 1) as $line) {
+                        $add($line, Names::SAYS);
+                    }
+                }
+            }
+        }
+        foreach (self::lists() as $lines) {
+            foreach ($lines as $line) {
+                $add($line, Names::NAME);
+            }
+        }
+        foreach (self::shelves() as ['name' => $name]) {
+            $add($name, Names::NAME);
+        }
+
+        return $examples;
+    }
+
+    /** @return list<list<string>> lists of parts as people write them, a name a line */
+    public static function lists(): array
+    {
+        return array_map(Names::of(...), preg_split('/\n\n+/', trim((string) file_get_contents(__DIR__.'/lists.txt'))) ?: []);
+    }
+
+    /** @return list<array{name: string, role: string}> parts that ship with the application */
+    private static function shelves(): array
+    {
+        $parts = [];
         foreach (['library', 'typical'] as $shelf) {
             $file = json_decode((string) file_get_contents(dirname(__DIR__, 3)."/demo/{$shelf}.pocketplot.json"), true);
             foreach (is_array($file) && is_array($file['parts'] ?? null) ? $file['parts'] : [] as $part) {
                 if (is_array($part) && is_string($part['name'] ?? null) && is_string($part['role'] ?? null)) {
-                    $add($part['name'], $part['role']);
+                    $parts[] = ['name' => $part['name'], 'role' => $part['role']];
                 }
             }
         }
 
-        return $examples;
+        return $parts;
     }
 
     /**

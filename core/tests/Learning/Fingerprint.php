@@ -17,7 +17,7 @@ final class Fingerprint
             "{$core}/tests/Learning/phrases.txt", "{$core}/tests/Learning/sentences.txt", "{$core}/tests/Learning/Examples.php",
             "{$core}/tests/Learning/Trainer.php",
             ...array_map(static fn (string $name): string => "{$core}/src/Clipping/Weighing/{$name}.php", ['Token', 'Tokens', 'Mentions', 'Mention', 'Surroundings', 'Taken', 'WordKinds', 'WholeText']),
-            "{$core}/src/Clipping/RoleGuess.php",
+            "{$core}/src/Clipping/RoleGuess.php", "{$core}/tests/Learning/lists.txt",
         ];
 
         return substr(hash('sha256', implode("\n", array_map(static fn (string $path): string => (string) hash_file('sha256', $path), $paths))), 0, 16);

@@ -82,15 +82,17 @@ final class Trainer
     }
 
     /**
-     * Two lessons of different sorts.
+     * Lessons of different sorts.
      *
-     * @param  Learned  $one
-     * @param  Learned  $other
+     * @param  Learned  ...$lessons
      * @return Learned
      */
-    public static function together(array $one, array $other): array
+    public static function together(array ...$lessons): array
     {
-        return ['labels' => $one['labels'] + $other['labels'], 'allowed' => $one['allowed'] + $other['allowed'], 'weights' => $one['weights'] + $other['weights']];
+        return [
+            'labels' => array_merge(...array_column($lessons, 'labels')), 'allowed' => array_merge(...array_column($lessons, 'allowed')),
+            'weights' => array_merge(...array_column($lessons, 'weights')),
+        ];
     }
 
     /** @param  Learned  $learned */

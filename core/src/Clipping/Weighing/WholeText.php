@@ -17,6 +17,9 @@ final class WholeText
     /** Letters of a word by which others of its family are known. */
     private const STEM = 6;
 
+    /** Signs of a line by which lines are told apart. */
+    private const STEP_OF_LENGTH = 12;
+
     /**
      * @param  string  $byWords  the role that plain words gave; "" for none
      * @return list<string>
@@ -53,5 +56,22 @@ final class WholeText
         }
 
         return array_values(array_unique($traits));
+    }
+
+    /**
+     * What may say whether a line names a part, or says something of one: its words, and how it is built.
+     *
+     * @return list<string>
+     */
+    public static function ofLine(string $line, string $byWords): array
+    {
+        $figures = preg_match_all('/\d+(?:[.,]\d+)?/', $line);
+
+        return [
+            ...self::traits($line, $byWords), 'long='.min(6, intdiv(mb_strlen($line), self::STEP_OF_LENGTH)), 'figures='.min(5, (int) $figures),
+            'label='.(preg_match('/^[^\d]{2,40}(?::|\||\.{3}|\s{3})/u', $line) === 1 ? 'yes' : 'no'), 'figure first='.(preg_match('/^\d/', $line) === 1 ? 'yes' : 'no'),
+            'small first='.(preg_match('/^\p{Ll}/u', $line) === 1 ? 'yes' : 'no'), 'stop='.(preg_match('/[.!?]$/', $line) === 1 ? 'yes' : 'no'),
+            'commas='.min(3, substr_count($line, ',')), 'cross='.(preg_match('/\d\s?[x×*]\s?\d/u', $line) === 1 ? 'yes' : 'no'),
+        ];
     }
 }
