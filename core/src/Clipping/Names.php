@@ -32,6 +32,10 @@ final class Names
         .'for (?:sale|parts)|anyone|can|has|'
         .'so|thinking|up for|swapped|went|gutted|pulled|there|when|if|re|new here|finally|just|lot of|verkaufe)\b|\b(?:is|are|was|were|has|have)\b/iu';
 
+    /** Numbers of a shop, and what a sheet is. */
+    private const NO_PART_OF_A_NAME = '/^(?:(?:item|art(?:icle)?|sku|listing|order|product|part|model)\b(?: ?(?:no|nr|number|id))?\b[.:#]*\s*[\w-]*\d[\w-]*|'
+        .'(?:technical data|data ?sheet(?: extract)?|specifications?|specs?)(?: of| for)?\b:?)\s*/iu';
+
     /** Words with a capital that are no names of parts. */
     private const NO_NAMES = ['HDMI', 'USB', 'LCD', 'TFT', 'IPS', 'DSI', 'LED', 'OLED', 'Bluetooth', 'Wifi', 'January', 'February', 'March', 'April', 'May',
         'June', 'July',
@@ -80,33 +84,68 @@ final class Names
     public static function first(string $text): string
     {
         $name = self::firstLine($text);
+        if (preg_match(self::TELLS, $name) === 1) {
+            return self::told($text) ?? $name;
+        }
 
-        return preg_match(self::TELLS, $name) === 1 || count(explode(' ', $name)) > self::MOST_WORDS ? self::told($text) ?? $name : $name;
+        return count(explode(' ', $name)) > self::MOST_WORDS ? self::named($text) ?? self::cut($name) : $name;
     }
 
-    /** What a story calls the part: its name in quotation marks or with a capital, or else the thing that it is, "Stereo amp". */
+    /** The beginning of a long one: up to its colon, or so many words and none that leads on. */
+    private static function cut(string $name): string
+    {
+        $words = array_slice(explode(' ', explode(': ', $name)[0]), 0, self::MOST_WORDS);
+        while (count($words) > 1 && preg_match('/^(?:'.self::SMALL.'|x|as|w\/|[^\p{L}]+)$/iu', end($words)) === 1) {
+            array_pop($words);
+        }
+
+        return implode(' ', $words);
+    }
+
+    /** What a story calls the part: by its name, or else the thing that it is, "Stereo amp". */
     private static function told(string $text): ?string
     {
-        if (preg_match('/["“«]([\p{L}\p{N}][^"“”«»\n]{1,30})["”»]/u', $text, $found) === 1) {
-            return trim($found[1]);
-        }
-        $not = implode('|', self::NO_NAMES);
-        $capitals = "/\\b(?:the|an?|my|this|called|named|from)\\s((?!(?:{$not})\\b)\\p{Lu}\\p{Ll}[\\p{L}\\p{N}-]+(?:\\s(?!(?:{$not})\\b)[\\p{Lu}\\p{N}][\\p{L}\\p{N}.-]*)*)/u";
-        if (preg_match($capitals, $text, $found) === 1) {
-            return trim($found[1], ' .-');
-        }
-        if (preg_match('/\b((?:(?!(?:'.self::SMALL.')\b)[\p{L}-]+ ){0,2}(?:'.self::THINGS.'))\b/iu', $text, $found) === 1) {
+        $named = self::named($text);
+        if ($named === null && preg_match('/\b((?:(?!(?:'.self::SMALL.')\b)[\p{L}-]+ ){0,2}(?:'.self::THINGS.'))\b/iu', $text, $found) === 1) {
             return mb_strtoupper(mb_substr($found[1], 0, 1)).mb_substr($found[1], 1);
         }
 
-        return null;
+        return $named;
+    }
+
+    /** Its name in quotation marks or with a capital. */
+    private static function named(string $text): ?string
+    {
+        // "max 1A" is what somebody says, no name.
+        if (preg_match_all('/["“„«]([\p{L}\p{N}][^"“”„«»\n]{1,30})["“”»]/u', $text, $all) > 0) {
+            foreach ($all[1] as $quoted) {
+                if (preg_match('/\p{Lu}/u', $quoted) === 1 && preg_match('/\d\s?(?:mA|V|A|W|mAh|Wh|mm|g)\b|\?/u', $quoted) !== 1) {
+                    return trim($quoted);
+                }
+            }
+        }
+        $not = implode('|', self::NO_NAMES);
+        $more = '[\p{L}\p{N}]*(?:[.-][\p{L}\p{N}]+)*';
+        $capitals = "/\\b(?:the|an?|my|this|called|named|from)\\s((?!(?:{$not})\\b)\\p{Lu}\\p{Ll}{$more}(?:\\s(?!(?:{$not})\\b)[\\p{Lu}\\p{N}]{$more})*)/u";
+
+        return preg_match($capitals, $text, $found) === 1 ? trim($found[1], ' .-') : null;
     }
 
     private static function firstLine(string $text): string
     {
-        $line = self::of((string) preg_replace('/[^\p{L}\p{N}\p{P}\p{Zs}\s\$€£+=×°Ωµ<>|]/u', ' ', $text))[0] ?? '';
-        $name = (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', preg_split('/\s[|–—]\s|\t|,\s|;|\.\s/u', $line)[0] ?? '');
+        // What a shop shouts parts one thing from the next.
+        $plain = (string) preg_replace('/[^\p{L}\p{N}\p{P}\p{Zs}\s\$€£+=×°Ωµ<>|~^]+/u', ' | ', $text);
+        $line = self::of((string) preg_replace('/^\s*\[[^\]\n]{1,30}\]/u', '', $plain))[0] ?? '';
+        $pieces = preg_split('/\s[|–—·]\s|\t|,\s|;|(?<=[\p{L}\p{N})]{3})\.\s/u', $line) ?: [];
+        foreach ($pieces as $piece) {
+            $piece = (string) preg_replace(self::NO_PART_OF_A_NAME, '', (string) preg_replace('/^[^\p{L}\p{N}]+|[\s\p{P}]+$/u', '', $piece));
+            if (preg_match('/\p{L}{2}/u', $piece) === 1) {
+                $piece = trim((string) preg_replace('/\s+/u', ' ', mb_substr($piece, 0, 60)));
 
-        return trim((string) preg_replace('/\s+/u', ' ', mb_substr($name, 0, 60)));
+                return $piece.(substr_count($piece, '"') % 2 === 1 ? '"' : '').(substr_count($piece, '(') > substr_count($piece, ')') ? ')' : '');
+            }
+        }
+
+        return '';
     }
 }
