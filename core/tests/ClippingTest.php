@@ -89,7 +89,7 @@ it('names the part of a text', function (string $text, string $name): void {
 })->with([
     ['★ SANDLARK 5 inch HDMI panel ★ 800x480', 'SANDLARK 5 inch HDMI panel'],
     ['🔥 VOMBRI Nano-3 Single Board Computer 🔥 NEW 2024 MODEL!!', 'VOMBRI Nano-3 Single Board Computer'], ['LiFePO4 block "Stodar 12-6" | 4S1P', 'LiFePO4 block "Stodar 12-6"'],
-    ['Item No. 20-3310   Single board PC "Stint 2"', 'Single board PC "Stint 2"'], ['[review, 3 of 5] Bought the Fettle Zero for a wrist console', 'Fettle Zero'],
+    ['Item No. 20-3310   Single board PC "Stint 2"', 'Single board PC "Stint 2"'], ['★ QUOLL 5" IPS panel 800x480, capacitive touch ★', 'QUOLL 5" IPS panel 800x480'], ['[review, 3 of 5] Bought the Fettle Zero for a wrist console', 'Fettle Zero'],
     ['what\'s the real draw of the Cobble R1? vendor page: "max 1A"', 'Cobble R1'], ['HDMI ribbon set: A plug straight + mini C plug and 20 cm', 'HDMI ribbon set'],
     ['Replacement battery f. "Rook Pocket" consoles', 'Replacement battery f. "Rook Pocket" consoles'], ['LCD screen 8 inch module with driver card for consoles', 'LCD screen 8 inch module with driver'], ['Perlin C2 board, second hand', 'Perlin C2 board'],
     ['Quick write-up on the Dunlin Core since somebody asked. Bought it in March.', 'Dunlin Core'],

@@ -127,7 +127,7 @@ final readonly class Gathering
             $what === 'output current' && in_array($this->role, ['cells', 'charger'], true) => $same,
             $what === 'capacity' => [$this->capacity($same)],
             $what === 'output voltage' && count($same) > 1 => $this->outputs($same),
-            in_array($what, self::BANDS, true) => [self::band($same)],
+            in_array($what, self::BANDS, true) => self::bands($same),
             $what === 'radio', $what === 'charge chemistry', $what === 'lead carries', $what === 'temperature rise' => self::unlike($same),
             $what === 'speaks' => self::speaks($same),
             $what === 'conversion' => [array_values(array_filter($same, static fn (Find $one): bool => ($one->says['is'] ?? '') === 'buck-boost'))[0]
@@ -136,9 +136,27 @@ final readonly class Gathering
             $what === 'buttons' => [self::most($same)],
             $what === 'switch kind' => [array_values(array_filter($same, static fn (Find $one): bool => ($one->says['is'] ?? '') === 'soft'))[0] ?? $same[0]],
             $what === 'video mode' => [self::largest($same)],
-            default => [self::band([$same[0], ...array_values(array_filter(array_slice($same, 1), static fn (Find $one): bool => $one->isFigure()
-                && ! isset($one->says['usual'])))])],
+            default => self::bands([$same[0], ...array_values(array_filter(array_slice($same, 1), static fn (Find $one): bool => $one->isFigure()
+                && ! isset($one->says['usual'])))]),
         };
+    }
+
+    /**
+     * What is sure by itself, and with what is not: "450 mA" may be taken where only "at most 600" has to be looked at.
+     *
+     * @param  non-empty-list<Find>  $same
+     * @return non-empty-list<Find>
+     */
+    private static function bands(array $same): array
+    {
+        $all = self::band($same);
+        $sure = array_values(array_filter($same, static fn (Find $one): bool => ! $one->isUnsure));
+        if ($sure === [] || count($sure) === count($same)) {
+            return [$all];
+        }
+        $alone = self::band($sure);
+
+        return $alone->isUnsure || $alone->says == $all->says ? [$all] : [$alone, $all];
     }
 
     /**

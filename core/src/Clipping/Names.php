@@ -142,7 +142,7 @@ final class Names
             if (preg_match('/\p{L}{2}/u', $piece) === 1) {
                 $piece = trim((string) preg_replace('/\s+/u', ' ', mb_substr($piece, 0, 60)));
 
-                return $piece.(substr_count($piece, '"') % 2 === 1 ? '"' : '').(substr_count($piece, '(') > substr_count($piece, ')') ? ')' : '');
+                return $piece.(preg_match('/(?:^|\s)"[^"]*$/', $piece) === 1 ? '"' : '').(substr_count($piece, '(') > substr_count($piece, ')') ? ')' : '');
             }
         }
 

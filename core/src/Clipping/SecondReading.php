@@ -46,6 +46,9 @@ final readonly class SecondReading
     /** Too much hangs on more than the number alone. */
     private const NOT_ADDED = ['price', 'packet', 'socket', 'amp watts', 'amp load', 'speaker watts', 'speaker impedance', 'least load'];
 
+    /** "2S3P" says itself what it is. */
+    private const NOT_DOUBTED = ['series', 'parallel'];
+
     private const MILLIAMPS = [
         'draw', 'peak draw', 'start-up draw', 'standby draw', 'output current', 'output peak current', 'quiescent current', 'switch-off current',
         'discharge limit', 'charge limit', 'protector current', 'charge input current', 'charge current', 'fuse rating', 'switch rating', 'light draw',
@@ -158,7 +161,7 @@ final readonly class SecondReading
                 $sort = $this->mentions[$index]->sort();
                 $isKnown = array_filter(self::comesTo($find->what), fn (string $what): bool => $weigher->knows($what, $sort, $this->role->value)) !== [];
                 // "want 45": what is asked for it says so only by what is not said.
-                $isTaken = ! $isKnown || ($find->what === 'price' && $this->mentions[$index]->unit === '');
+                $isTaken = ! $isKnown || in_array($find->what, self::NOT_DOUBTED, true) || ($find->what === 'price' && $this->mentions[$index]->unit === '');
                 if ($isTaken || ! $isDoubted) {
                     // Of a range, as likely as its likelier end.
                     $kept[spl_object_id($find)] = max($kept[spl_object_id($find)] ?? 0.0, $isTaken ? 1.0 : $share);

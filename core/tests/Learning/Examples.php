@@ -261,11 +261,12 @@ final class Examples
     {
         $plain = Reader::plain($text['text']);
         $reading = new SecondReading($plain, Role::from($text['role']));
-        $wanted = [];
+        // What is read in the first place, and what may stand for it.
+        $wanted = [[], []];
         [$capacity, $series] = [0.0, 1.0];
         foreach ($text['expect'] as $one) {
-            foreach ($one['readings'] as $said) {
-                array_push($wanted, ...self::wanted($said));
+            foreach ($one['readings'] as $nth => $said) {
+                array_push($wanted[min(1, $nth)], ...self::wanted($said));
                 $capacity = $said['what'] === 'capacity' ? max($capacity, (float) ($said['usual'] ?? 0)) : $capacity;
                 $series = $said['what'] === 'series' ? max($series, (float) ($said['usual'] ?? 1)) : $series;
             }
@@ -274,8 +275,9 @@ final class Examples
         $never = array_map(static fn (array $one): string => self::unitOf($one['what']), $text['never']);
         $meant = [];
         foreach ($reading->mentions() as $mention) {
-            $labels = array_values(array_map(static fn (array $one): string => $one['label'],
-                array_filter($wanted, static fn (array $one): bool => self::isMeant($one, $mention, $capacity, $series))));
+            $labels = array_map(static fn (array $some): array => array_values(array_map(static fn (array $one): string => $one['label'],
+                array_filter($some, static fn (array $one): bool => self::isMeant($one, $mention, $capacity, $series)))), $wanted);
+            $labels = $labels[0] !== [] ? $labels[0] : $labels[1];
             // Nothing is learned from what a text leaves open, nor from what a phrase is silent about.
             $unit = $mention->isBox() ? 'box' : $mention->unit;
             $isSilent = $isWhole ? $unit !== '' && in_array($unit, $open, true) : ! in_array($unit, $never, true);
