@@ -61,13 +61,8 @@ final class Examples
     public static function all(array $without = []): array
     {
         $examples = [];
-        foreach (Texts::learnedFrom() as $set) {
-            foreach (in_array($set, $without, true) ? [] : Texts::of($set) as $text) {
-                // Of those told from outside, the even ones are set aside.
-                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
-                    array_push($examples, ...self::told($text, true, str_starts_with($set, self::NEW)));
-                }
-            }
+        foreach (self::texts($without) as [$set, $text]) {
+            array_push($examples, ...self::told($text, true, str_starts_with($set, self::NEW)));
         }
         foreach ([dirname(__DIR__).'/phrases.txt', __DIR__.'/sentences.txt'] as $path) {
             foreach (self::phrases($path) as $text) {
@@ -93,12 +88,8 @@ final class Examples
         $add = static function (string $text, string $role) use (&$examples): void {
             $examples[] = ['traits' => WholeText::traits($text, RoleGuess::byWords($text)->value ?? ''), 'sort' => RoleGuess::SORT, 'role' => '', 'labels' => [$role]];
         };
-        foreach (array_diff(Texts::learnedFrom(), $without) as $set) {
-            foreach (Texts::of($set) as $text) {
-                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
-                    $add($text['text'], $text['role']);
-                }
-            }
+        foreach (self::texts($without) as [, $text]) {
+            $add($text['text'], $text['role']);
         }
         foreach (Marked::all() as $text) {
             $set = explode('-', $text['name'])[0];
@@ -125,13 +116,9 @@ final class Examples
         $add = static function (string $line, string $label) use (&$examples): void {
             $examples[] = ['traits' => WholeText::ofLine($line, RoleGuess::byWords($line)->value ?? ''), 'sort' => Names::SORT, 'role' => '', 'labels' => [$label]];
         };
-        foreach (array_diff(Texts::learnedFrom(), $without) as $set) {
-            foreach (Texts::of($set) as $text) {
-                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
-                    foreach (array_slice(Names::of($text['text']), 1) as $line) {
-                        $add($line, Names::SAYS);
-                    }
-                }
+        foreach (self::texts($without) as [, $text]) {
+            foreach (array_slice(Names::of($text['text']), 1) as $line) {
+                $add($line, Names::SAYS);
             }
         }
         foreach (self::lists() as $lines) {
@@ -144,6 +131,21 @@ final class Examples
         }
 
         return $examples;
+    }
+
+    /**
+     * @param  list<string>  $without  sets
+     * @return \Generator<array{string, Told}> the set and a text of it; of those told from outside, the even ones are set aside
+     */
+    private static function texts(array $without): \Generator
+    {
+        foreach (array_diff(Texts::learnedFrom(), $without) as $set) {
+            foreach (Texts::of($set) as $text) {
+                if ($set !== 'told' || (int) preg_replace('/\D/', '', $text['name']) % 2 === 1) {
+                    yield [$set, $text];
+                }
+            }
+        }
     }
 
     /** @return list<list<string>> lists of parts as people write them, a name a line */
