@@ -46,8 +46,20 @@ it('finds the headings wherever they stand, and what the columns hold', function
     'a type is what it is for where a name stands beside it' => ["Type|Component\nDisplay|Five-inch panel", 0, 'role name'],
     'a type is the name where there is none' => ["Type|Amount|Supplier\nFive-inch panel|1|Shop", 0, 'name quantity vendor'],
     'words of a long cell are no headings' => ["This is the list of all the parts and the price of each of them|\nName|Price\nBoard|3", 1, 'name price'],
+    'numbers of rows are no pieces' => ["#|Part|Pcs|Each\n1|Board|1|15\n2|Panel|1|21\n3|Cell|2|5\nStill open:|||", 0, 'ignored name quantity price'],
+    'without a heading, too' => ["|Part|Each\n1|Board|15\n2|Panel|21\n3|Cell|5", 0, 'ignored name price'],
+    'but pieces are' => ["#|Part|Each\n1|Board|15\n2|Panel|21\n2|Cell|5", 0, 'quantity name price'],
+    'what is there, and numbers of shops' => ["Ref|Component name|Needed|Price/unit|Got it?|VAT\nU1|Board|1|28|yes|20%", 0, 'ignored name quantity price state ignored'],
     'our own export' => ["line|role|part|maker|chosen|quantity|state|origin|unit price|currency|in EUR|vendor|expected|verdict|note\nboard|board|B|M|yes|1|chosen|buy|4.00|EUR|4.00|V||fits|", 0,
         'ignored role name maker ignored quantity state origin price currency ignored vendor ignored ignored note'],
+]);
+
+it('leaves out what is no part', function (string $name, bool $isLeftOut): void {
+    $rows = readSheet("Item|Qty|Price\nBoard|1|12\n{$name}||7.50");
+    expect($rows[1]->leftOut !== '')->toBe($isLeftOut, $name);
+})->with([
+    ['Delivery', true], ['Post & packing', true], ['Post', true], ['Porto', true], ['Postage abroad', true], ['VAT 20 %', true], ['Rabatt', true], ['Versandkosten', true],
+    ['Post M3, brass', false], ['Customised shell', false], ['Taxi horn', false], ['Budget speaker', false],
 ]);
 
 it('reads money as people write it', function (string $cell, ?string $amount, string $currency): void {

@@ -10,6 +10,11 @@ final class Headings
     /** Rows above the table, with a title, a date, a sum, that are looked through for the headings. */
     private const MOST_ABOVE = 30;
 
+    /** Headings over pieces as well as over the numbers of rows; so many in a row are no pieces. */
+    private const MAY_NUMBER_ROWS = '/^(?:#|number|num|count|x|)\.?$/i';
+
+    private const FEWEST_ROW_NUMBERS = 3;
+
     /** Cells of a column that are looked at. */
     private const SAMPLE = 60;
 
@@ -23,14 +28,14 @@ final class Headings
             .'(?:price|cost|preis) ?(?:per|pro|/) ?\w+',
         'quantity' => 'qty|quantity|count|pcs|pieces|number|num|no\. needed|needed|how many|amount|menge|anzahl|stück|stk|stck|quantité|units?|#|x',
         'origin' => 'origin|herkunft',
-        'state' => 'status|state|ordered\??|order status|have\??|got\??|arrived\??|bought\??|done|progress|stand|bestellt\??|erhalten|vorhanden|da\??',
+        'state' => 'status|state|ordered\??|order status|(?:have|got|bought|in hand)(?: (?:it|them|already))?\??|arrived\??|bought\??|done|progress|stand|bestellt\??|erhalten|vorhanden|da\??',
         'vendor' => 'vendor|seller|shop|store|supplier|source|from|where|bought (?:from|at)|händler|lieferant|laden|quelle|market(?:place)?|retailer',
         'maker' => 'maker|brand|manufacturer|mfr|make|hersteller|marke',
         'role' => 'role|category|type|group|kind|section|function|subsystem|used for|what for|purpose|kategorie|art|gruppe|wofür|zweck',
         'note' => 'notes?|comments?|remarks?|notiz(?:en)?|bemerkung(?:en)?|kommentar|anmerkung(?:en)?|thoughts|misc',
         'name' => '(?:part|item|component|product|article|thing|what)?[ _-]?(?:name|title)|parts?|items?|components?|product|article|thing|what|designation|'
             .'bezeichnung|name|bauteil|teil|artikel|produkt|komponente|gegenstand|pièce|bill of materials|bom',
-        'ignored' => '(?:row|line|pos|position|item)? ?(?:no|nr|id|number|#)\.?|pos\.?|idx|index|id|nr\.?|no\.?|running total|date(?: ordered)?|ordered on|'
+        'ignored' => 'ref(?:erence)?s?|designators?|vat(?: ?%)?|eta|(?:order|article|stock) (?:no|nr|number|code)\.?|(?:row|line|pos|position|item)? ?(?:no|nr|id|number|#)\.?|pos\.?|idx|index|id|nr\.?|no\.?|running total|date(?: ordered)?|ordered on|'
             .'datum|picture|photo|image|tracking(?: (?:no|number))?|sku|part ?(?:no|number|nr)\.?|article (?:no|number)|art\.? ?nr\.?|mpn|priority|line|'
                 .'chosen|verdict|expected|in [a-z]{3}|key figures',
     ];
@@ -68,6 +73,10 @@ final class Headings
         $kinds = $taken = [];
         for ($at = 0; $at < $columns; $at++) {
             $kind = self::byWord($headings[$at] ?? '');
+            if ($kind === Column::Quantity && preg_match(self::MAY_NUMBER_ROWS, trim($headings[$at])) === 1
+                && self::areRowNumbers(self::cellsOf($below, $at))) {
+                $kind = Column::Ignored;
+            }
             if ($kind !== null && $kind !== Column::Ignored && $kind !== Column::Note && isset($taken[$kind->value])) {
                 $kind = $kind === Column::Price && ! isset($taken['total']) ? Column::Total : Column::Figure;
             }
@@ -77,7 +86,7 @@ final class Headings
             $kinds[$at] = $kind;
         }
         foreach ($kinds as $at => $kind) {
-            $cells = array_values(array_filter(array_map(static fn (array $row): string => trim($row[$at] ?? ''), array_slice($below, 0, self::SAMPLE))));
+            $cells = self::cellsOf($below, $at);
             $kinds[$at] ??= self::byCells($headings[$at] ?? '', $cells, $taken);
             $taken[$kinds[$at]->value] = true;
         }
@@ -117,11 +126,39 @@ final class Headings
             ! isset($taken['link']) && $share('~^(?:https?://|www\.)\S+$~i') > 0.6 => Column::Link,
             ! isset($taken['currency']) && $share('/^[A-Z]{3}$/') > 0.8 => Column::Currency,
             ! isset($taken['price']) && $share('/^(?:[€$£]|eur|usd|gbp)\s?\d[\d.,]*$|^\d[\d.,]*\s?(?:[€$£]|eur|usd|gbp)$/iu') > 0.6 => Column::Price,
+            $heading === '' && self::areRowNumbers($cells) => Column::Ignored,
             // A number without a heading counts pieces, if it is whole and small; with one it says something of the part.
             $heading === '' && ! isset($taken['quantity']) && $share('/^\d{1,3}\s?(?:x|×|pcs|pc)?$/iu') > 0.8 => Column::Quantity,
             $heading === '' && ! isset($taken['price']) && $share('/^\d+[.,]\d{2}$/') > 0.7 => Column::Price,
             default => Column::Figure,
         };
+    }
+
+    /**
+     * @param  list<list<string>>  $below
+     * @return list<string> what stands in a column, empty cells left out
+     */
+    private static function cellsOf(array $below, int $at): array
+    {
+        return array_values(array_filter(array_map(static fn (array $row): string => trim($row[$at] ?? ''), array_slice($below, 0, self::SAMPLE))));
+    }
+
+    /**
+     * One, two, three and so on: which row it is, and not how many pieces.
+     *
+     * @param  list<string>  $cells
+     */
+    private static function areRowNumbers(array $cells): bool
+    {
+        // Below them may stand a word: "still open:".
+        $numbers = array_values(array_filter($cells, static fn (string $cell): bool => preg_match('/^\d{1,4}\.?$/', $cell) === 1));
+        foreach ($numbers as $nth => $number) {
+            if ((int) $number !== (int) $numbers[0] + $nth) {
+                return false;
+            }
+        }
+
+        return count($numbers) >= self::FEWEST_ROW_NUMBERS && count($numbers) > count($cells) / 2;
     }
 
     /**

@@ -75,7 +75,7 @@ final class SheetReader
         $origin = Origin::tryFrom(mb_strtolower($this->first($cells, Column::Origin))) ?? $byVendor;
         // The heading that a row stands under tells more than a name without a word that does.
         $role = Cells::role($this->first($cells, Column::Role)) ?? (RoleGuess::byWords($name) === null ? $this->group : null)
-            ?? RoleGuess::of($name) ?? $this->group;
+            ?? RoleGuess::of(trim("{$name}\n{$note}")) ?? $this->group;
         $maker = $this->first($cells, Column::Maker);
 
         return new SheetRow(
@@ -93,7 +93,8 @@ final class SheetReader
     private function whyNot(array $cells, string $name): string
     {
         $filled = array_values(array_filter($cells, static fn (string $cell): bool => $cell !== ''));
-        if (preg_match('/^(?:grand |sub)?total\b|^sum(?:me)?\b|^gesamt|^zwischensumme|^shipping\b|^postage\b|^versand|^tax\b|^vat\b|^discount\b/iu',
+        if (preg_match('/^(?:grand |sub)?total\b|^sum(?:me)?\b|^gesamt|^zwischensumme|^(?:shipping|postage|delivery|post(?= ?(?:&|and\b|\+|$))|p ?& ?p|porto|freight|carriage)\b|^versand|'
+            .'^(?:tax|vat|mwst|ust|customs|discount|rabatt|voucher)\b/iu',
             $name !== '' ? $name : $filled[0]) === 1) {
             return 'a sum, not a part';
         }
