@@ -46,8 +46,8 @@ final readonly class SecondReading
     /** Too much hangs on more than the number alone. */
     private const NOT_ADDED = ['price', 'packet', 'socket', 'amp watts', 'amp load', 'speaker watts', 'speaker impedance', 'least load'];
 
-    /** "2S3P" says itself what it is. */
-    private const NOT_DOUBTED = ['series', 'parallel'];
+    /** "2S3P" and "1 d-pad" say themselves what they are. */
+    private const NOT_DOUBTED = ['series', 'parallel', 'd-pads'];
 
     private const MILLIAMPS = [
         'draw', 'peak draw', 'start-up draw', 'standby draw', 'output current', 'output peak current', 'quiescent current', 'switch-off current',
